@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Formats\DocumentFile;
+use App\Formats\UnreadableFile;
+use Illuminate\Console\Command;
+use InvalidArgumentException;
+use Ordotype\Core\Amendment\Amendment;
+use Ordotype\Core\Colour\Scheme;
+use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Format\AmendmentFormat;
+use Ordotype\Core\Format\FormatException;
+use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Format\ShelfFormat;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Method\Method;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Technique;
+use OutOfBoundsException;
+
+/** A command on the core alone: open files in, text or an open format out; no database, no settings, no key. */
+abstract class CoreCommand extends Command
+{
+    private string $reading = '';
+
+    final public function handle(): int
+    {
+        try {
+            return $this->work();
+        } catch (FormatException $e) {
+            foreach ($e->problems as $problem) {
+                $this->complain("$this->reading$problem");
+            }
+        } catch (UnreadableFile|OutOfBoundsException|InvalidArgumentException $e) {
+            $this->complain($e->getMessage());
+        }
+
+        return self::FAILURE;
+    }
+
+    abstract protected function work(): int;
+
+    protected function standard(string $path): Standard
+    {
+        return $this->reading($path, fn () => StandardFormat::read(DocumentFile::read($path, 'standard@1')));
+    }
+
+    protected function sculpt(string $path): Sculpt
+    {
+        return $this->reading($path, fn () => SculptFormat::read(DocumentFile::read($path, 'sculpt@1')));
+    }
+
+    protected function scheme(): ?Scheme
+    {
+        $path = $this->file('scheme');
+
+        return $path === null ? null : $this->reading($path, fn () => SchemeFormat::read(DocumentFile::read($path, 'scheme@1')));
+    }
+
+    protected function method(): Method
+    {
+        $path = $this->file('method');
+
+        return $path === null ? new Method : $this->reading($path, fn () => MethodFormat::read(DocumentFile::read($path, 'method@1')));
+    }
+
+    protected function shelf(): Shelf
+    {
+        $path = $this->file('shelf');
+
+        return $path === null ? new Shelf([]) : $this->reading($path, fn () => ShelfFormat::readCsv(DocumentFile::text($path)));
+    }
+
+    /** @return list<Amendment> */
+    protected function amendments(Standard $standard): array
+    {
+        $path = $this->file('amend');
+        $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
+
+        return $path === null ? [] : $this->reading($path, fn () => AmendmentFormat::read(DocumentFile::read($path, 'amendment@1'), $known));
+    }
+
+    /** @throws InvalidArgumentException when the option is missing */
+    protected function needed(string $option): string
+    {
+        return $this->file($option) ?? throw new InvalidArgumentException("--$option is missing; see php artisan help {$this->getName()}.");
+    }
+
+    protected function file(string $option): ?string
+    {
+        $value = $this->option($option);
+
+        return is_string($value) && $value !== '' ? $value : null;
+    }
+
+    protected function wholeNumber(string $option, int $min, int $max): int
+    {
+        $value = $this->option($option);
+        $number = is_string($value) ? filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => $min, 'max_range' => $max]]) : false;
+
+        return $number === false ? throw new InvalidArgumentException("--$option must be a whole number within $min to $max.") : $number;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $read
+     * @return T
+     */
+    private function reading(string $path, callable $read): mixed
+    {
+        $this->reading = basename($path).' ';
+        $result = $read();
+        $this->reading = '';
+
+        return $result;
+    }
+
+    private function complain(string $line): void
+    {
+        $this->output->getErrorStyle()->writeln(\Symfony\Component\Console\Formatter\OutputFormatter::escape($line));
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Amendment;
+
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Scope;
+
+/**
+ * What the studio, an order, a unit or a piece adds to a tier, leaves out or changes.
+ *
+ * `number` is its place in the file or list it came in, from 1: plans name it as `amend.N`.
+ */
+final readonly class Amendment
+{
+    /**
+     * @param  array<string, mixed>  $values  fields of the clause as in `ordotype/standard@1`, for set
+     * @param  Clause|null  $added  the whole clause, for add
+     * @param  string|null  $price  decimal string with two places
+     */
+    public function __construct(
+        public int $number,
+        public Level $level,
+        public Action $action,
+        public ?string $clause,
+        public ?string $technique,
+        public Scope $scope,
+        public array $values,
+        public string $reason,
+        public ?string $price,
+        public ?Spread $on,
+        public ?Clause $added = null,
+        public ?int $passes = null,
+        public ?Extent $extent = null,
+    ) {}
+
+    public function id(): string
+    {
+        return "amend.$this->number";
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Amendment;
+
+/** On how many pieces of a unit an amendment holds: a number of pieces, or a share of them. Exactly one is set. */
+final readonly class Spread
+{
+    public function __construct(public ?int $pieces, public ?float $share) {}
+}

@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Format;
+
+use Ordotype\Core\Standard\AcceptanceClause;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\Consent;
+use Ordotype\Core\Standard\Criterion;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\FinishClause;
+use Ordotype\Core\Standard\Gate;
+use Ordotype\Core\Standard\MinutesClause;
+use Ordotype\Core\Standard\Role;
+use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Standard\Size;
+use Ordotype\Core\Standard\SkillClause;
+use Ordotype\Core\Standard\SprayedColoursClause;
+use Ordotype\Core\Standard\StepsClause;
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\TechniqueStatus;
+use Ordotype\Core\Standard\View;
+use stdClass;
+use UnexpectedValueException;
+
+/** Clauses as they stand in `ordotype/standard@1`. */
+final class ClauseFormat
+{
+    /** Each kind of clause with the keys it must have and those it may have, beside the ones all clauses share. */
+    private const KINDS = [
+        'steps' => [['min', 'max'], []],
+        'sprayed_colours' => [['min', 'max'], []],
+        'effect' => [['effect'], ['extent', 'passes', 'by']],
+        'technique' => [['status'], ['technique', 'family', 'price', 'passes', 'extent']],
+        'finish' => [['criterion', 'limit'], []],
+        'acceptance' => [['role', 'inspect', 'limits', 'views', 'gates', 'consent'], ['level', 'aql']],
+        'minutes' => [['size', 'max'], []],
+        'skill' => [['min'], []],
+    ];
+
+    /**
+     * @param  array<string, true>  $techniques  keys of the catalogue, to hold references against
+     * @param  string|null  $id  the id to take where the clause need not state one
+     */
+    public static function read(Node $node, array $techniques, ?string $id = null): ?Clause
+    {
+        if (! $node->value instanceof stdClass) {
+            $node->keys([]);
+
+            return null;
+        }
+        $kind = $node->string('kind');
+        if (! isset(self::KINDS[$kind])) {
+            $node->get('kind')->problem("\"$kind\" is not a kind of clause; the kinds are ".implode(', ', array_keys(self::KINDS)));
+
+            return null;
+        }
+        [$required, $optional] = self::KINDS[$kind];
+        $stated = $id === null ? ['id', 'kind'] : ['kind'];
+        $node->keys([...$stated, ...$required], [...$optional, ...($id === null ? [] : ['id']), 'scope', 'label', 'client_text', 'severity']);
+        $id = $node->has('id') || $id === null ? $node->string('id') : $id;
+        $common = [
+            'scope' => $node->has('scope') ? ScopeFormat::read($node->get('scope')) : null,
+            'label' => $node->has('label') ? $node->string('label') : null,
+            'clientText' => $node->has('client_text') ? $node->string('client_text') : null,
+            'severity' => $node->has('severity') ? $node->enum('severity', Severity::class) : null,
+        ];
+
+        return match ($kind) {
+            'steps' => new StepsClause($id, $node->int('min', 0, 99), $node->intOrNull('max', 0, 99), ...$common),
+            'sprayed_colours' => new SprayedColoursClause($id, $node->int('min', 0, 99), $node->int('max', 0, 99), ...$common),
+            'effect' => self::effect($node, $techniques, $id, $common),
+            'technique' => self::technique($node, $techniques, $id, $common),
+            'finish' => new FinishClause($id, $node->enum('criterion', Criterion::class), $node->number('limit', 0, 1000), ...$common),
+            'acceptance' => self::acceptance($node, $id, $common),
+            'minutes' => new MinutesClause($id, $node->enums('size', Size::class), $node->number('max', 0, 100_000), ...$common),
+            default => new SkillClause($id, $node->int('min', 1, 5), ...$common),
+        };
+    }
+
+    public static function write(Clause $clause): stdClass
+    {
+        $fields = match (true) {
+            $clause instanceof StepsClause => ['kind' => 'steps', 'min' => $clause->min, 'max' => $clause->max],
+            $clause instanceof SprayedColoursClause => ['kind' => 'sprayed_colours', 'min' => $clause->min, 'max' => $clause->max],
+            $clause instanceof EffectClause => ['kind' => 'effect', 'effect' => count($clause->effects) === 1
+                ? $clause->effects[0]->value
+                : array_map(fn (Effect $e) => $e->value, $clause->effects)]
+                + self::stated(['extent' => $clause->extent?->word(), 'passes' => $clause->passes, 'by' => $clause->by]),
+            $clause instanceof TechniqueClause => ['kind' => 'technique']
+                + self::stated(['technique' => $clause->technique, 'family' => $clause->family?->value])
+                + ['status' => $clause->status->value]
+                + self::stated(['extent' => $clause->extent?->word(), 'passes' => $clause->passes, 'price' => $clause->price]),
+            $clause instanceof FinishClause => ['kind' => 'finish', 'criterion' => $clause->criterion->value, 'limit' => $clause->limit],
+            $clause instanceof AcceptanceClause => ['kind' => 'acceptance',
+                'role' => array_map(fn (Role $r) => $r->value, $clause->role),
+                'inspect' => $clause->sampled ? 'sample' : 'all']
+                + self::stated(['level' => $clause->level, 'aql' => $clause->aql === null ? null : (object) $clause->aql])
+                + ['limits' => (object) $clause->limits,
+                    'views' => array_map(fn (View $v) => $v->value, $clause->views),
+                    'gates' => array_map(fn (Gate $g) => $g->value, $clause->gates),
+                    'consent' => $clause->consent->value],
+            $clause instanceof MinutesClause => ['kind' => 'minutes', 'size' => array_map(fn (Size $s) => $s->value, $clause->size), 'max' => $clause->max],
+            $clause instanceof SkillClause => ['kind' => 'skill', 'min' => $clause->min],
+            default => throw new UnexpectedValueException('A clause of the unknown kind '.$clause::class.' cannot be written.'),
+        };
+
+        return (object) (['id' => $clause->id] + $fields + self::stated([
+            'scope' => $clause->scope === null ? null : ScopeFormat::write($clause->scope),
+            'label' => $clause->label,
+            'client_text' => $clause->clientText,
+            'severity' => $clause->severity?->value,
+        ]));
+    }
+
+    /**
+     * The clause with some of its fields replaced, as an amendment sets them.
+     *
+     * @param  array<string, mixed>  $values
+     * @param  array<string, true>  $techniques
+     *
+     * @throws FormatException with paths below $path when a value does not fit the clause
+     */
+    public static function with(Clause $clause, array $values, array $techniques, string $path): Clause
+    {
+        $problems = new Problems;
+        $fields = get_object_vars(self::write($clause));
+        foreach (['id', 'kind', 'scope'] as $fixed) {
+            if (array_key_exists($fixed, $values)) {
+                $problems->add("$path/$fixed", 'cannot be set by an amendment');
+            }
+        }
+        $read = self::read(Node::at((object) ($values + $fields), $path, $problems), $techniques);
+        $problems->refuse();
+
+        return $read ?? $clause;
+    }
+
+    /**
+     * @param  array<string, true>  $techniques
+     * @param  array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null}  $common
+     */
+    private static function effect(Node $node, array $techniques, string $id, array $common): EffectClause
+    {
+        $effect = $node->get('effect');
+        if (is_array($effect->value)) {
+            $effects = $node->enums('effect', Effect::class);
+            if (count($effects) < 2) {
+                $effect->problem('a list of effects holds two or more; a single one stands without the list');
+            }
+        } else {
+            $effects = [$node->enum('effect', Effect::class)];
+        }
+        $by = null;
+        if ($node->has('by')) {
+            $by = $node->strings('by');
+            foreach ($node->list('by') as $item) {
+                self::known($item, $techniques);
+            }
+            if ($by === []) {
+                $node->get('by')->problem('must name at least one technique, or be left out');
+            }
+        }
+
+        return new EffectClause(
+            $id,
+            $effects === [] ? [Effect::Underlay] : $effects,
+            $node->has('extent') ? $node->get('extent')->asExtent() : null,
+            $node->has('passes') ? $node->int('passes', 1, 20) : null,
+            $by,
+            ...$common,
+        );
+    }
+
+    /**
+     * @param  array<string, true>  $techniques
+     * @param  array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null}  $common
+     */
+    private static function technique(Node $node, array $techniques, string $id, array $common): TechniqueClause
+    {
+        if ($node->has('technique') === $node->has('family')) {
+            $node->problem('must name either a "technique" or a "family"');
+        }
+        if ($node->has('technique')) {
+            self::known($node->get('technique'), $techniques);
+        }
+
+        return new TechniqueClause(
+            $id,
+            $node->has('technique') ? $node->string('technique') : null,
+            $node->has('family') ? $node->enum('family', Family::class) : null,
+            $node->enum('status', TechniqueStatus::class),
+            $node->has('extent') ? $node->get('extent')->asExtent() : null,
+            $node->has('passes') ? $node->int('passes', 1, 20) : null,
+            $node->has('price') ? $node->money('price') : null,
+            ...$common,
+        );
+    }
+
+    /** @param array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null} $common */
+    private static function acceptance(Node $node, string $id, array $common): AcceptanceClause
+    {
+        $inspect = $node->string('inspect');
+        if (! in_array($inspect, ['all', 'sample'], true)) {
+            $node->get('inspect')->problem("must be all or sample, not \"$inspect\"");
+        }
+        if ($inspect === 'sample' && ! ($node->has('level') && $node->has('aql'))) {
+            $node->problem('must state "level" and "aql" where a sample is inspected');
+        }
+        $level = $node->has('level') ? $node->string('level') : null;
+        if ($level !== null && ! in_array($level, ['I', 'II', 'III'], true)) {
+            $node->get('level')->problem("must be I, II or III, not \"$level\"");
+        }
+        $aql = null;
+        if ($node->has('aql')) {
+            $quality = $node->get('aql')->keys(['major', 'minor']);
+            $aql = ['major' => $quality->number('major', 0.01, 1000), 'minor' => $quality->number('minor', 0.01, 1000)];
+        }
+        $most = $node->get('limits')->keys(['critical', 'major', 'minor']);
+
+        return new AcceptanceClause(
+            $id,
+            $node->enums('role', Role::class),
+            $inspect === 'sample',
+            $level,
+            $aql,
+            ['critical' => $most->int('critical', 0, 0), 'major' => $most->int('major', 0, 999), 'minor' => $most->int('minor', 0, 999)],
+            $node->enums('views', View::class),
+            $node->enums('gates', Gate::class),
+            $node->enum('consent', Consent::class),
+            ...$common,
+        );
+    }
+
+    /** @param array<string, true> $techniques */
+    private static function known(Node $node, array $techniques): void
+    {
+        if (is_string($node->value) && ! isset($techniques[$node->value])) {
+            $node->problem("\"$node->value\" is not a technique of this standard's catalogue");
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private static function stated(array $fields): array
+    {
+        return array_filter($fields, fn (mixed $v) => $v !== null);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Format;
+
+use Ordotype\Core\Method\Choice;
+use Ordotype\Core\Method\Method;
+use Ordotype\Core\Method\School;
+use stdClass;
+
+/** Reads and writes `ordotype/method@1`. */
+final class MethodFormat
+{
+    public const WORD = 'ordotype/method@1';
+
+    /** @throws FormatException naming every path that is wrong and why */
+    public static function read(mixed $document): Method
+    {
+        $problems = new Problems;
+        $schools = array_map(fn (School $s) => $s->value, School::cases());
+        $root = Node::root($document, $problems)->format(self::WORD)->keys(['format'], ['undercoat_colour', ...$schools]);
+        $choices = [];
+        foreach (School::cases() as $school) {
+            if (! $root->has($school->value)) {
+                continue;
+            }
+            $node = $root->get($school->value);
+            if (! is_array($node->value)) {
+                $choices[$school->value] = [new Choice(self::answer($node, $school), null)];
+
+                continue;
+            }
+            foreach ($node->items() as $item) {
+                $item->keys(['scope', 'value']);
+                $choices[$school->value][] = new Choice(self::answer($item->get('value'), $school), ScopeFormat::read($item->get('scope')));
+            }
+            if ($node->items() === []) {
+                $node->problem('must hold at least one {scope, value}, or be left out');
+            }
+        }
+        $method = new Method($choices, $root->has('undercoat_colour') ? $root->string('undercoat_colour') : null);
+        $problems->refuse();
+
+        return $method;
+    }
+
+    public static function write(Method $method): stdClass
+    {
+        $document = ['format' => self::WORD];
+        foreach ($method->choices as $school => $choices) {
+            $document[$school] = $choices[0]->scope === null
+                ? $choices[0]->value
+                : array_map(fn (Choice $c) => (object) ['scope' => ScopeFormat::write($c->scope ?? new \Ordotype\Core\Standard\Scope), 'value' => $c->value], $choices);
+        }
+
+        return (object) ($document + ($method->undercoatColour === null ? [] : ['undercoat_colour' => $method->undercoatColour]));
+    }
+
+    private static function answer(Node $node, School $school): string
+    {
+        $answer = $node->asString();
+        if (is_string($node->value) && ! in_array($answer, $school->answers(), true)) {
+            $node->problem("must be one of ".implode(', ', $school->answers()).", not \"$answer\"");
+        }
+
+        return $answer;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Pace;
+
+/** The choice of techniques for one area, or for the whole model, as a problem to be solved at a grade bar. */
+final readonly class AreaProblem
+{
+    /**
+     * @param  list<Candidate>  $candidates  in catalogue order
+     * @param  list<Requirement>  $requirements  joined
+     * @param  bool  $needsBase  exactly one technique gives the base colour
+     * @param  list<Effect>  $given  what the undercoat and the whole techniques give already
+     */
+    public function __construct(
+        public array $candidates,
+        public array $requirements,
+        public bool $needsBase,
+        public Pace $pace,
+        public array $given,
+    ) {}
+
+    /** @param list<Requirement> $requirements */
+    public function requiring(array $requirements): self
+    {
+        return new self($this->candidates, $requirements, $this->needsBase, $this->pace, $this->given);
+    }
+
+    /** The same problem with one technique fixed as the base, or with some technique left out. */
+    public function withBase(string $technique): self
+    {
+        return $this->filtered(fn (Candidate $c) => ! $c->isBase() || $c->technique->key === $technique);
+    }
+
+    public function without(string $technique): self
+    {
+        return $this->filtered(fn (Candidate $c) => $c->technique->key !== $technique);
+    }
+
+    /** @param callable(Candidate): bool $keep */
+    private function filtered(callable $keep): self
+    {
+        return new self(array_values(array_filter($this->candidates, $keep)), $this->requirements, $this->needsBase, $this->pace, $this->given);
+    }
+}

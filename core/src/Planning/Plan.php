@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+use Ordotype\Core\Sequencing\OrderedWork;
+
+/** The plan of one piece: what is done on each area, in which order, why, and how it stands to the tier. */
+final readonly class Plan
+{
+    /**
+     * @param  list<PlannedArea>  $areas  in the sculpt's order
+     * @param  list<SprayedColour>  $sprayed
+     * @param  list<RequirementState>  $requirements
+     * @param  list<SurplusStep>  $surplus
+     * @param  list<Warning>  $warnings
+     */
+    public function __construct(
+        public PlanRequest $request,
+        public array $areas,
+        public PlannedArea $whole,
+        public array $sprayed,
+        public OrderedWork $work,
+        public array $requirements,
+        public array $surplus,
+        public array $warnings,
+    ) {}
+
+    /** @return list<Conflict> */
+    public function conflicts(): array
+    {
+        $conflicts = [];
+        foreach ([...$this->areas, $this->whole] as $planned) {
+            if ($planned->conflict !== null) {
+                $conflicts[] = $planned->conflict;
+            }
+        }
+
+        return $conflicts;
+    }
+
+    /** @return list<NotApplicable> */
+    public function notApplicable(): array
+    {
+        return array_merge(...array_map(fn (PlannedArea $a) => $a->demand->notApplicable, [...$this->areas, $this->whole]));
+    }
+
+    /** Hand minutes of one piece, area by area, whole steps and masking included. */
+    public function minutesByArea(): float
+    {
+        $minutes = 0.0;
+        foreach ($this->work->steps as $step) {
+            $minutes += $step->minutes;
+        }
+
+        return $minutes;
+    }
+
+    /** Hand minutes of one piece, worked in passes that need their handling once. */
+    public function minutesByPasses(): float
+    {
+        $minutes = 0.0;
+        foreach ($this->work->passes as $pass) {
+            $minutes += $pass->minutes;
+        }
+
+        return $minutes;
+    }
+
+    /** Minutes of setting up, once for the batch: each technique once per paint. */
+    public function setupMinutes(): float
+    {
+        $setup = [];
+        foreach ($this->work->steps as $step) {
+            $setup[$step->technique->key.'|'.($step->colour?->words() ?? '')] = $step->technique->setup;
+        }
+
+        return array_sum($setup);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+/** What a plan does on one area (or on the whole model), or why nothing can be planned there. */
+final readonly class PlannedArea
+{
+    /**
+     * @param  Choice|null  $choice  null where there is a conflict
+     * @param  int  $gradeBar  the bar that was used, after lowering
+     * @param  int  $relaxed  by how much the bar of the pace was lowered
+     */
+    public function __construct(
+        public AreaDemand $demand,
+        public ?Choice $choice,
+        public int $gradeBar,
+        public int $relaxed,
+        public ?Conflict $conflict,
+    ) {}
+
+    public function minutes(): ?float
+    {
+        return $this->choice?->minutes;
+    }
+}

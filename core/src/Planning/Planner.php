@@ -1,0 +1,421 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+use Ordotype\Core\Method\School;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sequencing\Cycle;
+use Ordotype\Core\Sequencing\Layout;
+use Ordotype\Core\Sequencing\OrderRules;
+use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepColour;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\Rank;
+use Ordotype\Core\Standard\Technique;
+
+/**
+ * Plans one piece: which techniques on which areas meet the tier in the least hand time, in an order that works, with
+ * the reason for each.
+ */
+final class Planner
+{
+    private AreaSolver $solver;
+
+    private MethodOnModel $method;
+
+    /** @var list<Effect> what undercoat and whole techniques give every area */
+    private array $given = [];
+
+    private function __construct(private readonly PlanRequest $request)
+    {
+        $this->solver = new AreaSolver;
+        $this->method = new MethodOnModel($request->method, $request->sculpt, $request->scheme, $request->shelf);
+    }
+
+    /**
+     * @throws \Ordotype\Core\Format\FormatException when an amendment does not fit the tier
+     */
+    public static function plan(PlanRequest $request): Plan
+    {
+        $planner = new self($request);
+        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
+        $whole = $planner->planWhole($resolver->ofModel());
+        $planner->takeGiven($whole);
+        [$areas, $sprayed] = $planner->planAreas(array_map($resolver->ofArea(...), $request->sculpt->areas), $whole->demand);
+
+        return $planner->lay($areas, $whole, $sprayed);
+    }
+
+    /**
+     * The plan that a choice made by hand gives: nothing is refused, but the report changes.
+     *
+     * @param  array<string, Choice>  $edited  by area key; areas that are not named stay as they were
+     */
+    public static function withEdits(Plan $plan, array $edited): Plan
+    {
+        $planner = new self($plan->request);
+        $planner->takeGiven($plan->whole);
+        $areas = array_map(fn (PlannedArea $a) => isset($edited[(string) $a->demand->area?->key])
+            ? new PlannedArea($a->demand, $edited[(string) $a->demand->area?->key], $a->gradeBar, $a->relaxed, null)
+            : $a, $plan->areas);
+
+        return $planner->lay($areas, $plan->whole, $plan->sprayed);
+    }
+
+    private function takeGiven(PlannedArea $whole): void
+    {
+        $given = $this->method->given();
+        foreach ($whole->choice->techniques ?? [] as $used) {
+            foreach (array_keys($used->technique->effects) as $effect) {
+                $given[] = Effect::from($effect);
+            }
+        }
+        $this->given = $given;
+    }
+
+    private function planWhole(AreaDemand $demand): PlannedArea
+    {
+        $demand = $this->withMethodsUndercoat($demand);
+        $prime = $this->method->prime();
+        $required = array_map(fn (Requirement $r) => $r->technique, $demand->of(RequirementKind::Technique));
+        $candidates = [];
+        foreach ($this->request->standard->techniques as $index => $technique) {
+            if (! $technique->whole || $technique->key === WellKnown::MASKING) {
+                continue;
+            }
+            $isPrime = $technique->givesAny(Effect::Undercoat);
+            $usable = match (true) {
+                $technique->family === Family::Prepare => in_array($technique->key, $required, true),
+                $isPrime && $prime !== null => $technique->key === $prime,
+                $technique->givesAny(Effect::Value) && $this->method->given() === [Effect::Value] => $this->method->sprays() || $technique->setup <= 1,
+                default => isset($demand->allowed[$technique->key]),
+            };
+            if ($usable) {
+                $candidates[] = Candidate::onModel($technique, $index, $this->request->sculpt, $this->request->tier->pace);
+            }
+        }
+
+        return $this->solve($demand, new AreaProblem($candidates, $demand->requirements, false, $this->request->tier->pace, []), 1);
+    }
+
+    /** A value sketch is asked for by the method, not by a clause. */
+    private function withMethodsUndercoat(AreaDemand $demand): AreaDemand
+    {
+        if ($this->method->given() !== [Effect::Value]) {
+            return $demand;
+        }
+
+        return $demand->asking(...[...$demand->asked, Requirement::effect(null, ['method.undercoat'], null, [Effect::Value], Extent::Full, 1, null)]);
+    }
+
+    /**
+     * @param  list<AreaDemand>  $demands
+     * @return array{list<PlannedArea>, list<SprayedColour>}
+     */
+    private function planAreas(array $demands, AreaDemand $model): array
+    {
+        $colours = $model->first(RequirementKind::SprayedColours);
+        $spray = $colours !== null && $this->request->standard->hasTechnique(WellKnown::SPRAY) ? $this->request->standard->technique(WellKnown::SPRAY) : null;
+        $problems = [];
+        $byBrush = [];
+        foreach ($demands as $i => $demand) {
+            $problem = $this->problem($demand, $spray !== null && $this->method->sprays());
+            $problems[$i] = $problem;
+            $byBrush[$i] = $this->solve($demand, $spray === null ? $problem : $problem->without(WellKnown::SPRAY));
+        }
+        if ($spray === null || ! $this->method->sprays()) {
+            return [array_values($byBrush), []];
+        }
+
+        $options = [];
+        foreach ($demands as $i => $demand) {
+            $area = $demand->area;
+            if ($area !== null && $area->rank !== Rank::Ground && DemandResolver::fits($spray, $area)) {
+                $with = $this->solve($demand, $problems[$i]->withBase(WellKnown::SPRAY));
+                if ($with->choice !== null) {
+                    $options[$area->key] = [$byBrush[$i], $with];
+                }
+            }
+        }
+        $masking = $this->request->standard->hasTechnique(WellKnown::MASKING) ? $this->request->standard->technique(WellKnown::MASKING) : null;
+        $sprayed = (new SprayPlanner($this->request))->choose($options, (int) $colours->min, $colours->max === null ? null : (int) $colours->max, $spray, $masking);
+        foreach ($sprayed as $colour) {
+            foreach ($colour->areas as $area) {
+                $byBrush[$this->request->sculpt->place($area->key)] = $options[$area->key][1];
+            }
+        }
+
+        return [array_values($byBrush), $sprayed];
+    }
+
+    private function problem(AreaDemand $demand, bool $mayBeSprayed): AreaProblem
+    {
+        $area = $demand->area;
+        assert($area !== null);
+        $adds = $this->method->adds($area);
+        $candidates = [];
+        $requirements = $demand->requirements;
+        foreach ($this->request->standard->techniques as $index => $technique) {
+            if (! DemandResolver::fits($technique, $area)) {
+                continue;
+            }
+            $added = isset($adds[$technique->key]);
+            $usable = isset($demand->allowed[$technique->key]) || $added || $this->method->permits($technique) !== null
+                || ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
+            if (! $usable || $this->method->keepsOff($technique, $area, $demand->allowed) !== null) {
+                continue;
+            }
+            $candidates[] = Candidate::onArea($technique, $index, $area, $this->request->sculpt, $this->request->tier->pace, $this->method);
+            if ($added) {
+                $requirements[] = Requirement::technique($area->key, ['method.'.$adds[$technique->key]->value], null, $technique->key, Extent::Full, 1);
+            }
+        }
+
+        return new AreaProblem($candidates, $requirements, $area->rank !== Rank::Ground, $this->request->tier->pace, $this->given);
+    }
+
+    /** Solves at the pace's grade bar, lowering it by one until something fits; a conflict where nothing does. */
+    private function solve(AreaDemand $demand, AreaProblem $problem, ?int $from = null): PlannedArea
+    {
+        $wanted = $from ?? $this->request->tier->pace->gradeBar();
+        for ($bar = $wanted; $bar >= 1; $bar--) {
+            $choice = $this->solver->solve($problem, $bar);
+            if ($choice !== null) {
+                return new PlannedArea($demand, $choice, $bar, $wanted - $bar, null);
+            }
+        }
+        $methods = array_slice($problem->requirements, count($demand->requirements));
+        $conflict = (new ConflictFinder($this->solver))->find($demand, fn (array $asked) => $problem->requiring([...$asked, ...$methods]));
+
+        return new PlannedArea($demand, null, 1, $wanted - 1, $conflict);
+    }
+
+    /**
+     * @param  list<PlannedArea>  $areas
+     * @param  list<SprayedColour>  $sprayed
+     */
+    private function lay(array $areas, PlannedArea $whole, array $sprayed): Plan
+    {
+        $colours = new StepColours($this->request->scheme, $this->request->shelf);
+        $steps = $this->wholeSteps($whole, $sprayed);
+        foreach ($areas as $planned) {
+            array_push($steps, ...$this->areaSteps($planned, $colours));
+        }
+        $edges = (new OrderRules($steps, $this->request->sculpt, $this->request->method))->edges();
+        $work = (new Layout($steps, $this->request->sculpt, $this->request->pieces))->order($edges);
+
+        $given = ['' => []];
+        foreach ($areas as $planned) {
+            $given[(string) $planned->demand->area?->key] = $this->given;
+        }
+        $plan = new Plan($this->request, $areas, $whole, $sprayed, $work, [],
+            Conformance::surplus($work->steps, $areas, $whole, $this->request->tier->pace, $given), []);
+
+        return new Plan($this->request, $areas, $whole, $sprayed, $work, $this->states($plan), $plan->surplus,
+            [...$this->warnings($areas, $whole), ...$colours->warnings(), ...array_map($this->cycleWarning(...), $work->cycles)]);
+    }
+
+    /**
+     * @param  list<SprayedColour>  $sprayed
+     * @return list<Step>
+     */
+    private function wholeSteps(PlannedArea $whole, array $sprayed): array
+    {
+        $steps = [];
+        foreach ($whole->choice->techniques ?? [] as $used) {
+            $colour = $used->technique->givesAny(Effect::Undercoat) && $this->request->method->undercoatColour !== null
+                ? new StepColour($this->request->method->undercoatColour, null, $this->request->shelf->colourOf($this->request->method->undercoatColour))
+                : null;
+            $because = $this->reasons($whole, $used, []);
+            if ($used->technique->key === $this->method->prime()) {
+                $because[] = 'method.'.School::Spraying->value;
+            }
+            $steps[] = new Step(null, $used->technique, $used->index, 1, Extent::Full, $used->minutesAPass, 0.0, $because, $colour);
+        }
+        foreach ($sprayed as $colour) {
+            if ($colour->masked === []) {
+                continue;
+            }
+            $masking = $this->request->standard->technique(WellKnown::MASKING);
+            $steps[] = new Step(null, $masking, $this->indexOf($masking), 1, Extent::Full, $colour->maskingMinutes, 0.0, $this->sprayClauses($whole->demand),
+                null, array_map(fn (Area $a) => $a->key, $colour->areas), array_map(fn (Area $a) => $a->key, $colour->masked));
+        }
+
+        return $steps;
+    }
+
+    /** @return list<Step> */
+    private function areaSteps(PlannedArea $planned, StepColours $colours): array
+    {
+        $area = $planned->demand->area;
+        if ($area === null || $planned->choice === null) {
+            return [];
+        }
+        $pace = $this->request->tier->pace->timeFactor();
+        $steps = [];
+        foreach ($planned->choice->techniques as $used) {
+            $because = $this->reasons($planned, $used, $planned->choice->techniques);
+            $handling = min($used->minutesAPass, $used->technique->handling * $area->access * $pace);
+            for ($pass = 1; $pass <= $used->passes; $pass++) {
+                $steps[] = new Step($area, $used->technique, $used->index, $pass, $used->extent, $used->minutesAPass, $handling, $because);
+            }
+        }
+        usort($steps, fn (Step $a, Step $b) => [$a->phase->rank($a->technique), $a->catalogue, $a->pass] <=> [$b->phase->rank($b->technique), $b->catalogue, $b->pass]);
+
+        return $colours->colour($area, $steps);
+    }
+
+    /**
+     * Why a technique is in the plan: the clauses it helps to meet, the base rule, tidying, the method, or what another
+     * chosen technique needs.
+     *
+     * @param  list<ChosenTechnique>  $all
+     * @return list<string>
+     */
+    private function reasons(PlannedArea $planned, ChosenTechnique $used, array $all): array
+    {
+        $because = $this->ownReasons($planned, $used, $all);
+        foreach ($all as $other) {
+            foreach ($other->technique->key === $used->technique->key ? [] : $this->method->needs($other->technique) as $effect) {
+                if ($used->technique->givesAny($effect) && ! in_array($effect, $this->given, true)) {
+                    array_push($because, ...$this->ownReasons($planned, $other, $all));
+                    $school = $this->method->permits($used->technique);
+                    if ($school !== null) {
+                        $because[] = 'method.'.$school->value;
+                    }
+                }
+            }
+        }
+
+        return array_values(array_unique($because));
+    }
+
+    /**
+     * @param  list<ChosenTechnique>  $all
+     * @return list<string>
+     */
+    private function ownReasons(PlannedArea $planned, ChosenTechnique $used, array $all): array
+    {
+        $because = [];
+        $technique = $used->technique;
+        foreach ($planned->demand->requirements as $requirement) {
+            $counts = match ($requirement->kind) {
+                RequirementKind::Effect => Conformance::serves($requirement, $used),
+                RequirementKind::Technique => $technique->key === $requirement->technique,
+                RequirementKind::Steps => $used->credit() > 0
+                    && array_sum(array_map(fn (ChosenTechnique $u) => $u->credit(), $all)) - $technique->credit < ($requirement->min ?? 0),
+                default => false,
+            };
+            if ($counts) {
+                array_push($because, ...$requirement->clauses);
+            }
+        }
+        if ($planned->demand->area !== null && $technique->givesAny(Effect::BaseColour)) {
+            $because[] = 'base';
+        }
+        $tidies = $technique->key === WellKnown::TIDY || ($technique->key === WellKnown::LAYER && $used->extent === Extent::Full);
+        if ($tidies && (Conformance::washesUnderLight($all, $this->request->tier->pace) || $this->anyTidied($all))) {
+            $because[] = 'tidy';
+        }
+        $area = $planned->demand->area;
+        if ($area !== null && isset($this->method->adds($area)[$technique->key])) {
+            $because[] = 'method.'.$this->method->adds($area)[$technique->key]->value;
+        }
+
+        return $because;
+    }
+
+    /** @param list<ChosenTechnique> $all */
+    private function anyTidied(array $all): bool
+    {
+        return array_filter($all, fn (ChosenTechnique $u) => $u->technique->tidied) !== [];
+    }
+
+    /** @return list<RequirementState> */
+    private function states(Plan $plan): array
+    {
+        $states = [];
+        foreach ($plan->areas as $planned) {
+            array_push($states, ...$this->statesOf($planned));
+        }
+        foreach ($this->statesOf($plan->whole) as $state) {
+            $requirement = $state->requirement;
+            $states[] = match ($requirement->kind) {
+                RequirementKind::Minutes => self::within($requirement, $plan->minutesByPasses(), null),
+                RequirementKind::SprayedColours => self::within($requirement, count($plan->sprayed), $this->method->sprays() ? null : 'method.'.School::Spraying->value),
+                default => $state,
+            };
+        }
+
+        return $states;
+    }
+
+    /** @return list<RequirementState> */
+    private function statesOf(PlannedArea $planned): array
+    {
+        $blamed = $planned->conflict === null ? [] : $planned->conflict->clauses;
+
+        return array_map(fn (RequirementState $s) => $planned->choice === null && array_intersect($s->requirement->clauses, $blamed) !== []
+            ? new RequirementState($s->requirement, 'conflict', $s->by, $planned->conflict?->reason)
+            : $s, Conformance::ofArea($planned->demand, $planned->choice->techniques ?? []));
+    }
+
+    private static function within(Requirement $requirement, float $have, ?string $reason): RequirementState
+    {
+        return match (true) {
+            $requirement->min !== null && $have < $requirement->min => new RequirementState($requirement, 'short', $requirement->min - $have, $reason),
+            $requirement->max !== null && $have > $requirement->max + AreaSolver::TIE => new RequirementState($requirement, 'over', $have - $requirement->max),
+            default => new RequirementState($requirement, 'met'),
+        };
+    }
+
+    /**
+     * @param  list<PlannedArea>  $areas
+     * @return list<Warning>
+     */
+    private function warnings(array $areas, PlannedArea $whole): array
+    {
+        $warnings = [];
+        foreach ($areas as $planned) {
+            $area = $planned->demand->area;
+            if ($area !== null && $planned->relaxed > 0 && $planned->choice !== null) {
+                $warnings[] = new Warning('grade_lowered', $area->key,
+                    "Nothing that is allowed on $area->name meets the tier at the grade this pace wants: grade $planned->gradeBar is taken there.");
+            }
+        }
+        foreach ($this->request->amendments as $amendment) {
+            if ($amendment->on !== null) {
+                $warnings[] = new Warning('amendment_on_some', null, "Amendment $amendment->number holds on some pieces only and is not in this plan.");
+            }
+        }
+        foreach ($this->request->scheme === null ? [] : $areas as $planned) {
+            $area = $planned->demand->area;
+            if ($area !== null && $area->rank !== Rank::Ground && $this->request->scheme?->for($area) === null) {
+                $warnings[] = new Warning('no_colours', $area->key, "The scheme has no colours for $area->name.");
+            }
+        }
+
+        return $warnings;
+    }
+
+    private function cycleWarning(Cycle $cycle): Warning
+    {
+        return new Warning('order_circle', null, ucfirst($cycle->words), array_map(fn ($rule) => $rule->value, $cycle->rules));
+    }
+
+    /** @return list<string> */
+    private function sprayClauses(AreaDemand $model): array
+    {
+        return $model->first(RequirementKind::SprayedColours)->clauses ?? [];
+    }
+
+    private function indexOf(Technique $technique): int
+    {
+        return (int) array_search($technique, $this->request->standard->techniques, true);
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Standard\Rank;
+use Ordotype\Core\Standard\Technique;
+
+/** Decides which colours are sprayed where a tier says how many: the main ones first, then those that save time. */
+final readonly class SprayPlanner
+{
+    public function __construct(private PlanRequest $request) {}
+
+    /**
+     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its plan by brush, and sprayed
+     * @return list<SprayedColour> in the order they are sprayed
+     */
+    public function choose(array $options, int $min, ?int $max, Technique $spray, ?Technique $masking): array
+    {
+        $sprayed = [];
+        $painted = [];
+        foreach ($this->groups(array_keys($options)) as $areas) {
+            if ($max !== null && count($sprayed) >= $max) {
+                break;
+            }
+            $masked = $this->toMask($areas, $painted);
+            $minutes = $masking === null ? 0.0 : $this->maskingMinutes($masking, $masked);
+            if (count($sprayed) >= $min) {
+                $change = $minutes + $spray->setup / $this->request->pieces;
+                foreach ($areas as $area) {
+                    [$brushed, $with] = $options[$area->key];
+                    $change += ($with->minutes() ?? 0.0) - ($brushed->minutes() ?? INF);
+                }
+                if ($change >= 0) {
+                    break;
+                }
+            }
+            $sprayed[] = new SprayedColour($areas, $masked, $minutes);
+            array_push($painted, ...$areas);
+        }
+
+        return $sprayed;
+    }
+
+    /**
+     * Areas of one base colour, those groups that hold a main area, by the main areas' share, then area order.
+     *
+     * @param  list<string>  $keys
+     * @return list<non-empty-list<Area>>
+     */
+    private function groups(array $keys): array
+    {
+        $groups = [];
+        foreach ($this->request->sculpt->areas as $area) {
+            if (in_array($area->key, $keys, true)) {
+                $base = $this->request->scheme?->for($area)?->base;
+                $groups[$base === null ? "area $area->key" : "paint $base"][] = $area;
+            }
+        }
+        $withMain = array_values(array_filter($groups, fn (array $areas) => in_array(Rank::Main, array_map(fn (Area $a) => $a->rank, $areas), true)));
+        usort($withMain, fn (array $a, array $b) => self::mainShare($b) <=> self::mainShare($a));
+
+        return $withMain;
+    }
+
+    /** @param list<Area> $areas */
+    private static function mainShare(array $areas): float
+    {
+        return array_sum(array_map(fn (Area $a) => $a->rank === Rank::Main ? $a->sharePct : 0.0, $areas));
+    }
+
+    /**
+     * @param  list<Area>  $areas
+     * @param  list<Area>  $painted
+     * @return list<Area>
+     */
+    private function toMask(array $areas, array $painted): array
+    {
+        $masked = [];
+        foreach ($painted as $done) {
+            foreach ($areas as $area) {
+                if ($this->request->sculpt->touch($done->key, $area->key)) {
+                    $masked[$done->key] = $done;
+                }
+            }
+        }
+
+        return array_values($masked);
+    }
+
+    /** @param list<Area> $masked */
+    private function maskingMinutes(Technique $masking, array $masked): float
+    {
+        $cm2 = array_sum(array_map(fn (Area $a) => $this->request->sculpt->areaCm2($a), $masked));
+
+        return $masking->hand * $cm2 / 10 * $this->request->tier->pace->timeFactor();
+    }
+}

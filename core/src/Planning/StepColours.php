@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+use Ordotype\Core\Colour\AreaColours;
+use Ordotype\Core\Colour\Mix;
+use Ordotype\Core\Colour\Scheme;
+use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepColour;
+use Ordotype\Core\Standard\Effect;
+
+/** Gives the steps of an area their colours from the scheme, splitting and spreading the lights over the light passes. */
+final class StepColours
+{
+    /** Lights closer in L* than this are not told apart on the table (common practice, no source). */
+    private const SEEN = 4.0;
+
+    /** @var list<Warning> */
+    private array $warnings = [];
+
+    public function __construct(private readonly ?Scheme $scheme, private readonly Shelf $shelf) {}
+
+    /** @return list<Warning> what was noticed so far */
+    public function warnings(): array
+    {
+        return $this->warnings;
+    }
+
+    /**
+     * @param  list<Step>  $steps  of one area, in their order on it
+     * @return list<Step>
+     */
+    public function colour(Area $area, array $steps): array
+    {
+        $colours = $this->scheme?->for($area);
+        if ($colours === null) {
+            return $steps;
+        }
+        $lights = array_keys(array_filter($steps, fn (Step $s) => self::isLight($s)));
+        $shades = array_keys(array_filter($steps, fn (Step $s) => in_array($s->phase, [Phase::Shade, Phase::GroundShade], true)));
+        foreach ($steps as $i => $step) {
+            $steps[$i] = $step->coloured($this->single(match (true) {
+                in_array($step->phase, [Phase::Base, Phase::Tidy, Phase::Detail, Phase::GroundColour, Phase::Rim], true) => $colours->base,
+                $step->technique->givesAny(Effect::Separate) => $colours->line ?? $colours->shades[0] ?? null,
+                $step->technique->givesAny(Effect::Reflect) => $colours->lights === [] ? null : $colours->lights[count($colours->lights) - 1],
+                $step->technique->givesAny(Effect::Tint) && $step->phase === Phase::BlendAndTint => $colours->tint,
+                default => null,
+            }));
+        }
+        foreach ($shades as $k => $i) {
+            $steps[$i] = $steps[$i]->coloured($this->single($colours->shades[min($k, count($colours->shades) - 1)] ?? null));
+        }
+        foreach ($this->lights($area, $colours, count($lights)) as $k => $colour) {
+            $steps[$lights[$k]] = $steps[$lights[$k]]->coloured($colour);
+        }
+
+        return array_values($steps);
+    }
+
+    private static function isLight(Step $step): bool
+    {
+        return in_array($step->phase, [Phase::RaisedLight, Phase::EdgeLight, Phase::PointLight, Phase::SprayFade, Phase::GroundLight], true)
+            || ($step->phase === Phase::BlendAndTint && $step->technique->givesAny(Effect::HighlightRaised));
+    }
+
+    private function single(?string $paint): ?StepColour
+    {
+        return $paint === null ? null : new StepColour($paint, null, $this->shelf->colourOf($paint));
+    }
+
+    /**
+     * m passes from k lights. With fewer passes than lights the ⌈i·k/m⌉-th, so that the last is used; with more, the
+     * largest gap in L* (from the base on) is split by a 1:1 mix, each gap once, and then the last is repeated.
+     *
+     * @return list<StepColour>
+     */
+    private function lights(Area $area, AreaColours $colours, int $m): array
+    {
+        $k = count($colours->lights);
+        if ($m === 0) {
+            return [];
+        }
+        if ($k === 0) {
+            $this->warnings[] = new Warning('no_lights', $area->key, "The scheme has no light colours for $area->name, which gets $m light ".($m === 1 ? 'pass' : 'passes').'.');
+
+            return [];
+        }
+        $this->checkLights($area, $colours);
+        if ($m <= $k) {
+            return array_map(fn (int $i) => new StepColour($colours->lights[(int) ceil($i * $k / $m) - 1], null,
+                $this->shelf->colourOf($colours->lights[(int) ceil($i * $k / $m) - 1])), range(1, $m));
+        }
+        $ladder = [$colours->base, ...$colours->lights];
+        $gaps = [];
+        for ($i = 0; $i < $k; $i++) {
+            [$from, $to] = [$this->shelf->colourOf($ladder[$i]), $this->shelf->colourOf($ladder[$i + 1])];
+            $gaps[$i] = $from === null || $to === null ? 0.0 : $to->lab()->l - $from->lab()->l;
+        }
+        arsort($gaps);
+        $split = array_slice(array_keys($gaps), 0, $m - $k);
+        $result = [];
+        for ($i = 0; $i < $k; $i++) {
+            if (in_array($i, $split, true)) {
+                $result[] = $this->mix($ladder[$i], $ladder[$i + 1]);
+            }
+            $result[] = new StepColour($ladder[$i + 1], null, $this->shelf->colourOf($ladder[$i + 1]));
+        }
+        $last = $result[count($result) - 1];
+        if (count($result) < $m) {
+            $this->warnings[] = new Warning('light_repeated', $area->key,
+                "$area->name gets $m light passes from $k ".($k === 1 ? 'colour' : 'colours')." and the mixes between: {$last->words()} is repeated.");
+        }
+
+        return array_pad($result, $m, $last);
+    }
+
+    private function mix(string $one, string $other): StepColour
+    {
+        [$a, $b] = [$this->shelf->colourOf($one), $this->shelf->colourOf($other)];
+
+        return new StepColour($one, $other, $a === null || $b === null ? null : Mix::oneToOne($a, $b));
+    }
+
+    private function checkLights(Area $area, AreaColours $colours): void
+    {
+        $before = $colours->base;
+        foreach ($colours->lights as $light) {
+            [$from, $to] = [$this->shelf->colourOf($before), $this->shelf->colourOf($light)];
+            if ($from instanceof Srgb && $to instanceof Srgb) {
+                $rise = $to->lab()->l - $from->lab()->l;
+                if ($rise <= 0) {
+                    $this->warnings[] = new Warning('light_not_lighter', $area->key, "On $area->name the light $light is not lighter than $before before it.");
+                } elseif ($rise < self::SEEN) {
+                    $this->warnings[] = new Warning('light_not_seen', $area->key, "On $area->name the light $light is hardly lighter than $before: the difference is not seen on the table.");
+                }
+            }
+            $before = $light;
+        }
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Sculpt;
+
+use Ordotype\Core\Standard\Facing;
+use Ordotype\Core\Standard\Material;
+use Ordotype\Core\Standard\Rank;
+use Ordotype\Core\Standard\Relief;
+
+/**
+ * One area of a sculpt's map: what is painted as one thing.
+ *
+ * `focus` is 0 to 3; `layer` rises outwards; `sharePct` is its part of the model's surface in percent; `count` is how
+ * many counted things it holds (eyes, rivets, decals); `access` 1.0 to 2.0 stretches hand time where a brush hardly reaches.
+ */
+final readonly class Area
+{
+    /**
+     * @param  list<Relief>  $relief
+     * @param  list<string>  $touches  keys of neighbouring areas
+     * @param  string|null  $part  kept-apart group it belongs to
+     * @param  string|null  $surround  key of the area that frames it, for a gem in metal
+     * @param  string|null  $slot  the scheme's name for it
+     * @param  bool|null  $optional  true where some pieces lack it
+     * @param  array<string, list<list<array{float, float}>>>  $outline  view to rings of [x, y] in fractions of the frame
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public Material $material,
+        public array $relief,
+        public Rank $rank,
+        public int $focus,
+        public Facing $facing,
+        public int $layer,
+        public float $sharePct,
+        public int $count,
+        public float $access,
+        public ?string $part,
+        public array $touches,
+        public ?string $surround,
+        public ?string $slot,
+        public ?bool $optional,
+        public array $outline,
+    ) {}
+
+    public function isMetal(): bool
+    {
+        return in_array($this->material, [Material::Steel, Material::Gold, Material::Copper], true);
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Sequencing;
+
+/**
+ * One pot taken over all the areas that want it: the bench's unit of work. Steps are named by their place in the
+ * ordered list, from 0. Minutes count the handling once, for the area where it is dearest.
+ */
+final readonly class Pass
+{
+    /** @param non-empty-list<int> $steps */
+    public function __construct(public array $steps, public float $minutes, public float $drying) {}
+}

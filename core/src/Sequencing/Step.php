@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Sequencing;
+
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Technique;
+
+/**
+ * One pass of one technique on one area, or on the whole model where `area` is null. Minutes are hand minutes on one
+ * piece; `handling` is the part of them that a pass over several areas needs only once.
+ */
+final readonly class Step
+{
+    public Phase $phase;
+
+    /**
+     * @param  int  $pass  of this technique on this area, from 1
+     * @param  list<string>  $because  ids of clauses and amendments, or `base`, `tidy`, `method.KEY`
+     * @param  list<string>  $sprays  for masking: the areas it is done for
+     * @param  list<string>  $covers  for masking: the areas it covers
+     */
+    public function __construct(
+        public ?Area $area,
+        public Technique $technique,
+        public int $catalogue,
+        public int $pass,
+        public Extent $extent,
+        public float $minutes,
+        public float $handling,
+        public array $because,
+        public ?StepColour $colour = null,
+        public array $sprays = [],
+        public array $covers = [],
+    ) {
+        $this->phase = Phase::of($technique);
+    }
+
+    /** Steps with the same pot can be done in one pass of the brush over many areas. */
+    public function pot(): string
+    {
+        return $this->technique->key.'|'.($this->colour?->words() ?? '').'|'.$this->phase->value.($this->sprays === [] ? '' : '|'.implode(',', $this->sprays));
+    }
+
+    /** Minutes from the first stroke until something may go over it, beside the hand minutes. */
+    public function drying(): float
+    {
+        return $this->technique->dry + ($this->technique->coats - 1) * $this->technique->coatDry;
+    }
+
+    public function isMessy(): bool
+    {
+        return $this->technique->mess >= 2;
+    }
+
+    public function coloured(?StepColour $colour): self
+    {
+        return new self($this->area, $this->technique, $this->catalogue, $this->pass, $this->extent, $this->minutes, $this->handling, $this->because, $colour, $this->sprays, $this->covers);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Standard;
+
+/**
+ * How pieces of these roles are checked: which are inspected, how many faults of each severity pass, which views are
+ * photographed, which gates are kept, and which faults need the client's consent.
+ */
+final readonly class AcceptanceClause extends Clause
+{
+    /**
+     * @param  list<Role>  $role
+     * @param  bool  $sampled  false: every piece is inspected
+     * @param  string|null  $level  general inspection level I, II or III
+     * @param  array<string, float>|null  $aql  severity word to acceptable quality limit in percent
+     * @param  array<string, int>  $limits  severity word to the most faults that pass
+     * @param  list<View>  $views
+     * @param  list<Gate>  $gates
+     */
+    public function __construct(
+        string $id,
+        public array $role,
+        public bool $sampled,
+        public ?string $level,
+        public ?array $aql,
+        public array $limits,
+        public array $views,
+        public array $gates,
+        public Consent $consent,
+        ?Scope $scope = null,
+        ?string $label = null,
+        ?string $clientText = null,
+        ?Severity $severity = null,
+    ) {
+        parent::__construct($id, $scope, $label, $clientText, $severity);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Standard;
+
+/** What a finish clause measures. */
+enum Criterion: string
+{
+    case TonalSpan = 'tonal_span';
+    case Tones = 'tones';
+    case LightFromAbove = 'light_from_above';
+    case LineShare = 'line_share';
+    case BaseColour = 'base_colour';
+    case ColourDrift = 'colour_drift';
+    case HardStep = 'hard_step';
+    case BarePrimer = 'bare_primer';
+    case LineWidth = 'line_width';
+    case LastLight = 'last_light';
+}

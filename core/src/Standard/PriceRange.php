@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Standard;
+
+/** What one piece costs the client. Money is a decimal string with two places; no `high` means "from". */
+final readonly class PriceRange
+{
+    public function __construct(
+        public Size $size,
+        public Role $role,
+        public string $tier,
+        public string $low,
+        public ?string $high,
+    ) {}
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Standard;
+
+/** One rung of the ladder, as written: clauses taken from another tier are added by {@see Standard::clausesOf}. */
+final readonly class Tier
+{
+    /**
+     * @param  list<Clause>  $clauses  its own
+     * @param  string|null  $extends  key of the tier whose clauses it takes
+     * @param  list<string>|null  $drop  suffixes of clauses it does not take
+     * @param  array<string, Severity>|null  $faults  fault key to its severity here
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public int $order,
+        public TierStatus $status,
+        public string $intent,
+        public Pace $pace,
+        public Aim $aim,
+        public Viewing $viewing,
+        public array $clauses,
+        public ?TechniqueStatus $defaultStatus = null,
+        public ?string $extends = null,
+        public ?array $drop = null,
+        public ?array $faults = null,
+    ) {}
+
+    /** What holds for techniques that no clause names. */
+    public function defaultStatus(): TechniqueStatus
+    {
+        return $this->defaultStatus ?? TechniqueStatus::NotOffered;
+    }
+}

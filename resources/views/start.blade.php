@@ -1,0 +1,1 @@
+<!doctype html><title>Ordotype</title>
