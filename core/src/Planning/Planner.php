@@ -42,13 +42,19 @@ final class Planner
      */
     public static function plan(PlanRequest $request): Plan
     {
-        $planner = new self($request);
-        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
-        $whole = $planner->planWhole($resolver->ofModel());
-        $planner->takeGiven($whole);
-        [$areas, $sprayed] = $planner->planAreas(array_map($resolver->ofArea(...), $request->sculpt->areas), $whole->demand);
+        [$planner, $areas, $whole, $sprayed] = self::chosen($request);
 
         return $planner->lay($areas, $whole, $sprayed);
+    }
+
+    /**
+     * Only the techniques of each area, without order, colours and report.
+     *
+     * @return list<PlannedArea> in the sculpt's order
+     */
+    public static function choose(PlanRequest $request): array
+    {
+        return self::chosen($request)[1];
     }
 
     /**
@@ -65,6 +71,18 @@ final class Planner
             : $a, $plan->areas);
 
         return $planner->lay($areas, $plan->whole, $plan->sprayed);
+    }
+
+    /** @return array{self, list<PlannedArea>, PlannedArea, list<SprayedColour>} */
+    private static function chosen(PlanRequest $request): array
+    {
+        $planner = new self($request);
+        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
+        $whole = $planner->planWhole($resolver->ofModel());
+        $planner->takeGiven($whole);
+        [$areas, $sprayed] = $planner->planAreas(array_map($resolver->ofArea(...), $request->sculpt->areas), $whole->demand);
+
+        return [$planner, $areas, $whole, $sprayed];
     }
 
     private function takeGiven(PlannedArea $whole): void

@@ -18,7 +18,8 @@ use Ordotype\Core\Standard\Material;
  *
  * Where two rules meet, the narrower one holds: ring_then_gem and skin_then_teeth beat inner_first and mess_first
  * between the two areas; a method's say on metals beats inner_first and mess_first between metal and other areas; a
- * messy base goes before a neat one on a touching area whatever their layers (mess_first beats inner_first).
+ * messy base goes before a neat one on a touching area whatever their layers (mess_first beats inner_first). Where
+ * metals come last, a gem in a metal ring is painted with them.
  */
 final readonly class OrderRules
 {
@@ -73,7 +74,7 @@ final readonly class OrderRules
         if ($this->ground === 'first' && $step->phase->isGround()) {
             return Phase::Value->value + ($phase - Phase::Wear->value) / 10;
         }
-        if ($step->area->isMetal() && $phase >= self::FIRST_PAINT && $phase <= self::LAST_PAINT) {
+        if ($this->isMetalWork($step->area) && $phase >= self::FIRST_PAINT && $phase <= self::LAST_PAINT) {
             if ($this->metals === 'last') {
                 return Phase::MattVarnish->value + $phase / 40;
             }
@@ -119,6 +120,12 @@ final readonly class OrderRules
     private function isMasking(Step $step): bool
     {
         return $step->sprays !== [];
+    }
+
+    /** Metal areas; where metals come last, also the gem in a metal ring, which comes after its ring. */
+    private function isMetalWork(Area $area): bool
+    {
+        return $area->isMetal() || ($this->metals === 'last' && $area->surround !== null && $this->sculpt->area($area->surround)->isMetal());
     }
 
     /** @param list<int> $own */
@@ -250,7 +257,7 @@ final readonly class OrderRules
             if ($step->area === null) {
                 continue;
             }
-            if ($this->metals === 'last' && $step->area->isMetal() && $this->isFigurePaint($step)) {
+            if ($this->metals === 'last' && $this->isMetalWork($step->area) && $this->isFigurePaint($step)) {
                 foreach ($varnish as $matt) {
                     $edges->put($matt, $i, Rule::MetalsPolicy);
                 }
@@ -264,7 +271,7 @@ final readonly class OrderRules
                 }
                 if ($this->ground === 'first' && $other->phase === Phase::Base) {
                     $edges->put($i, $j, Rule::GroundPolicy);
-                } elseif ($this->ground === 'last' && ! ($this->metals === 'last' && $other->area->isMetal())) {
+                } elseif ($this->ground === 'last' && ! ($this->metals === 'last' && $this->isMetalWork($other->area))) {
                     $edges->put($j, $i, Rule::GroundPolicy);
                 }
             }
@@ -289,6 +296,9 @@ final readonly class OrderRules
             $mine = $this->phase($step);
             foreach ($this->steps as $i => $other) {
                 $theirs = $this->phase($other);
+                if ($edges->has($w, $i) || $edges->has($i, $w)) {
+                    continue; // a method's policy has said so already
+                }
                 if ($mine < $theirs || ($mine === $theirs && $w < $i)) {
                     $edges->put($w, $i, Rule::Phase);
                 } elseif ($mine > $theirs) {

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Ladder\RequirementChange;
+use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Requirement;
+use Ordotype\Core\Planning\RequirementKind;
+use Ordotype\Core\Standard\PriceRange;
+
+final class DiffCommand extends CoreCommand
+{
+    protected $signature = 'ordotype:diff
+        {--standard= : file in ordotype/standard@1}
+        {--from= : key of the tier to start from}
+        {--to= : key of the tier to compare with}
+        {--sculpt= : file in ordotype/sculpt@1}
+        {--scheme= : file in ordotype/scheme@1}
+        {--method= : file in ordotype/method@1}
+        {--shelf= : CSV of paints}
+        {--json : print JSON}';
+
+    protected $description = 'Show what one tier asks of a sculpt that another does not, and the minutes and price it takes';
+
+    protected function work(): int
+    {
+        $standard = $this->standard($this->needed('standard'));
+        $sculpt = $this->sculpt($this->needed('sculpt'));
+        [$scheme, $method, $shelf] = [$this->scheme(), $this->method(), $this->shelf()];
+        $plan = fn (string $tier) => Planner::plan(new PlanRequest($standard, $standard->tier($tier), $sculpt, $scheme, $method, [], $shelf));
+        $difference = new TierDifference($plan($this->needed('from')), $plan($this->needed('to')));
+        [$low, $high] = $difference->prices();
+        if ($this->option('json') === true) {
+            $this->line(Json::encode([
+                'from' => $difference->from->request->tier->key, 'to' => $difference->to->request->tier->key, 'sculpt' => $sculpt->name,
+                'changes' => array_map(fn (RequirementChange $c) => [
+                    'change' => $c->change, 'area' => ($c->after ?? $c->before)?->area, 'subject' => ($c->after ?? $c->before)?->subject(),
+                    'before' => self::words($c->before), 'after' => self::words($c->after),
+                    'clauses' => array_values(array_unique([...$c->before->clauses ?? [], ...$c->after->clauses ?? []])),
+                ], $difference->changes),
+                'minutes' => ['from' => $difference->from->minutesByPasses(), 'to' => $difference->to->minutesByPasses(), 'change' => $difference->minutes()],
+                'prices' => ['from' => self::price($low), 'to' => self::price($high)],
+            ]));
+
+            return self::SUCCESS;
+        }
+        $this->line("{$sculpt->name}: {$difference->from->request->tier->name} ".round($difference->from->minutesByPasses()).' min → '
+            ."{$difference->to->request->tier->name} ".round($difference->to->minutesByPasses()).' min ('.sprintf('%+d', (int) round($difference->minutes())).' a piece)');
+        $this->line('Price: '.(self::price($low) ?? 'none set').' → '.(self::price($high) ?? 'none set'));
+        $this->table(['Change', 'Area', 'What', 'Before', 'After'], array_map(fn (RequirementChange $c) => [
+            $c->change, ($c->after ?? $c->before)->area ?? 'whole model', ($c->after ?? $c->before)?->subject(), self::words($c->before) ?? '·', self::words($c->after) ?? '·',
+        ], $difference->changes));
+
+        return self::SUCCESS;
+    }
+
+    private static function words(?Requirement $r): ?string
+    {
+        if ($r === null) {
+            return null;
+        }
+        $passes = $r->passes > 1 ? " in $r->passes passes" : '';
+        $by = $r->by === null ? '' : ' by '.implode(' or ', $r->by);
+
+        return match ($r->kind) {
+            RequirementKind::Effect, RequirementKind::Technique => $r->extent->word().$passes.$by,
+            default => match (true) {
+                $r->min !== null && $r->max !== null => "$r->min to $r->max",
+                $r->min !== null => "$r->min or more",
+                default => "at most $r->max",
+            },
+        };
+    }
+
+    private static function price(?PriceRange $price): ?string
+    {
+        return $price === null ? null : ($price->high === null ? "from $price->low" : "$price->low to $price->high");
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Ladder;
+
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Facing;
+use Ordotype\Core\Standard\Material;
+use Ordotype\Core\Standard\Rank;
+use Ordotype\Core\Standard\Relief;
+use Ordotype\Core\Standard\Role;
+use Ordotype\Core\Standard\Scope;
+use Ordotype\Core\Standard\Size;
+
+/** Every kind of area that some scopes could tell apart, as an area on a model of its own. */
+final class AreaKinds
+{
+    /**
+     * Materials, ranks and single reliefs in full; role, size, facing, focus and area keys as far as the scopes name
+     * them, and one other.
+     *
+     * @param  list<Scope>  $scopes
+     * @return iterable<array{Area, Sculpt}>
+     */
+    public static function toldApartBy(array $scopes): iterable
+    {
+        $all = self::withExceptions($scopes);
+        $roles = self::named(Role::cases(), array_merge(...array_map(fn (Scope $s) => $s->role ?? [], $all)));
+        $sizes = self::named(Size::cases(), array_merge(...array_map(fn (Scope $s) => $s->size ?? [], $all)));
+        $facings = self::named(Facing::cases(), array_merge(...array_map(fn (Scope $s) => $s->facing ?? [], $all)));
+        $keys = array_values(array_unique([...array_merge(...array_map(fn (Scope $s) => $s->area ?? [], $all)), 'any']));
+        $focus = array_values(array_unique([0, ...array_filter(array_map(fn (Scope $s) => $s->focusMin, $all), fn (?int $f) => $f !== null)]));
+        foreach ($roles as $role) {
+            foreach ($sizes as $size) {
+                foreach ($facings as $facing) {
+                    foreach ($keys as $key) {
+                        foreach ($focus as $f) {
+                            yield from self::surfaces($role, $size, $facing, $key, $f);
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    /** @return iterable<array{Area, Sculpt}> */
+    private static function surfaces(Role $role, Size $size, Facing $facing, string $key, int $focus): iterable
+    {
+        foreach (Rank::cases() as $rank) {
+            foreach (Material::cases() as $material) {
+                foreach (Relief::cases() as $relief) {
+                    $area = new Area($key, $key, $material, [$relief], $rank, $focus, $facing, 0, 100.0, 1, 1.0, null, [], null, null, null, []);
+                    yield [$area, new Sculpt('kind', $role, $size, null, 10.0, null, [], false, null, [$area])];
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<Scope>  $scopes
+     * @return list<Scope>
+     */
+    private static function withExceptions(array $scopes): array
+    {
+        $all = [new Scope];
+        foreach ($scopes as $scope) {
+            for ($s = $scope; $s !== null; $s = $s->except) {
+                $all[] = $s;
+            }
+        }
+
+        return $all;
+    }
+
+    /**
+     * @template T of \UnitEnum
+     *
+     * @param  list<T>  $cases
+     * @param  list<T>  $named
+     * @return list<T> the named ones and the first other
+     */
+    private static function named(array $cases, array $named): array
+    {
+        $result = [];
+        $other = null;
+        foreach ($cases as $case) {
+            if (in_array($case, $named, true)) {
+                $result[] = $case;
+            } else {
+                $other ??= $case;
+            }
+        }
+
+        return $other === null ? $result : [...$result, $other];
+    }
+}

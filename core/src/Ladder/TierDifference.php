@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Ladder;
+
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Requirement;
+use Ordotype\Core\Planning\RequirementKind;
+use Ordotype\Core\Planning\RequirementState;
+use Ordotype\Core\Standard\PriceRange;
+
+/** What one tier asks of a sculpt that another does not, and what that takes. */
+final readonly class TierDifference
+{
+    /** @var list<RequirementChange> added, dropped, strengthened, weakened, changed, allowing more or less, in the order of areas */
+    public array $changes;
+
+    public function __construct(public Plan $from, public Plan $to)
+    {
+        [$before, $after] = [self::byPlace($from), self::byPlace($to)];
+        $changes = [];
+        foreach ($before + $after as $place => $any) {
+            [$was, $is] = [$before[$place] ?? null, $after[$place] ?? null];
+            $change = match (true) {
+                $was === null => 'added',
+                $is === null => 'dropped',
+                default => self::compare($was, $is),
+            };
+            if ($change !== null) {
+                $changes[] = new RequirementChange($change, $was, $is);
+            }
+        }
+        $this->changes = $changes;
+    }
+
+    /** Hand minutes of one piece by which the plan grows, worked in passes. */
+    public function minutes(): float
+    {
+        return $this->to->minutesByPasses() - $this->from->minutesByPasses();
+    }
+
+    /** @return array{PriceRange|null, PriceRange|null} the price ranges of the sculpt's size and role at both tiers */
+    public function prices(): array
+    {
+        $of = function (Plan $plan): ?PriceRange {
+            foreach ($plan->request->standard->prices as $price) {
+                if ($price->tier === $plan->request->tier->key && $price->size === $plan->request->sculpt->size && $price->role === $plan->request->sculpt->role) {
+                    return $price;
+                }
+            }
+
+            return null;
+        };
+
+        return [$of($this->from), $of($this->to)];
+    }
+
+    /**
+     * @return array<string, array{float, float}> minutes on each area under both tiers, for areas where they differ
+     */
+    public function areaMinutes(): array
+    {
+        $minutes = [];
+        foreach ($this->from->areas as $i => $planned) {
+            $pair = [$planned->minutes() ?? NAN, $this->to->areas[$i]->minutes() ?? NAN];
+            if (abs($pair[0] - $pair[1]) > 1e-9 || is_nan($pair[0]) !== is_nan($pair[1])) {
+                $minutes[(string) $planned->demand->area?->key] = $pair;
+            }
+        }
+
+        return $minutes;
+    }
+
+    /** @return array<string, Requirement> */
+    private static function byPlace(Plan $plan): array
+    {
+        $result = [];
+        foreach (array_map(fn (RequirementState $s) => $s->requirement, $plan->requirements) as $r) {
+            $place = ($r->area ?? '')."\n{$r->kind->value}\n{$r->subject()}";
+            // Two effect clauses that do not imply one another may stand side by side on one area.
+            for ($n = 1; isset($result["$place\n$n"]); $n++);
+            $result["$place\n$n"] = $r;
+        }
+
+        return $result;
+    }
+
+    /** For floors and extents, more is stronger; a ceiling that moves alone only allows more or less. */
+    private static function compare(Requirement $was, Requirement $is): ?string
+    {
+        if ($was->kind === RequirementKind::Effect || $was->kind === RequirementKind::Technique) {
+            return match (true) {
+                $is->implies($was) && $was->implies($is) => null,
+                $is->implies($was) => 'strengthened',
+                $was->implies($is) => 'weakened',
+                default => 'changed',
+            };
+        }
+        if ($was->min !== $is->min) {
+            return ($is->min ?? 0) > ($was->min ?? 0) ? 'strengthened' : 'weakened';
+        }
+        [$most, $now] = [$was->max ?? INF, $is->max ?? INF];
+        $isLimit = $was->min === null;
+
+        return match (true) {
+            $most === $now => null,
+            $now < $most => $isLimit ? 'strengthened' : 'allows_less',
+            default => $isLimit ? 'weakened' : 'allows_more',
+        };
+    }
+}
