@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Demo\DemoPeople;
+use App\Models\User;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/** Brings the database up to date, and fills an empty one with the demo or with the first lead. */
+final class InstallCommand extends Command
+{
+    protected $signature = 'ordotype:install {--demo : load the demo studio into an empty database}';
+
+    protected $description = 'Migrate the database; load the demo, or ask for the first lead\'s account';
+
+    public function handle(): int
+    {
+        $this->callSilently('migrate', ['--force' => true, '--database' => 'migrate']);
+        if (User::query()->exists()) {
+            return self::SUCCESS;
+        }
+        if ($this->option('demo') === true) {
+            $this->line('Loading the demo studio');
+            DB::transaction(function (): void {
+                foreach (DemoPeople::all() as $person) {
+                    User::query()->create($person + ['password' => DemoPeople::PASSWORD]);
+                }
+            });
+
+            return self::SUCCESS;
+        }
+
+        return $this->firstLead();
+    }
+
+    private function firstLead(): int
+    {
+        if (! $this->input->isInteractive()) {
+            $this->error('There is no account yet, and nobody to ask for one: run ./ordotype start --no-demo in a terminal.');
+
+            return self::FAILURE;
+        }
+        $name = $this->answer('Name of the first lead', fn (string $a) => $a !== '');
+        $email = $this->answer('E-mail address', fn (string $a) => filter_var($a, FILTER_VALIDATE_EMAIL) !== false);
+        do {
+            $password = $this->secret('Password, at least 12 characters');
+        } while (! is_string($password) || mb_strlen($password) < 12);
+        User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => 'lead', 'may_sign' => true, 'skill' => 5]);
+
+        return self::SUCCESS;
+    }
+
+    /** @param callable(string): bool $good */
+    private function answer(string $question, callable $good): string
+    {
+        do {
+            $answer = $this->ask($question);
+            $answer = is_string($answer) ? trim($answer) : '';
+        } while (! $good($answer));
+
+        return $answer;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+$connection = [
+    'driver' => 'mariadb',
+    'host' => env('DB_HOST', '127.0.0.1'),
+    'port' => env('DB_PORT', '3306'),
+    'database' => env('DB_DATABASE', 'ordotype'),
+    'charset' => 'utf8mb4',
+    'collation' => 'utf8mb4_unicode_ci',
+    'prefix' => '',
+    'strict' => true,
+    'engine' => 'InnoDB',
+    'timezone' => '+00:00',
+];
+
+return [
+    'default' => env('DB_CONNECTION', 'mariadb'),
+
+    'connections' => [
+        // What the application works with: it may read and write rows, and change no table.
+        'mariadb' => $connection + [
+            'username' => env('DB_USERNAME', 'ordotype_app'),
+            'password' => env('DB_PASSWORD', ''),
+        ],
+
+        // What migrations run with.
+        'migrate' => $connection + [
+            'username' => env('DB_MIGRATE_USERNAME', env('DB_USERNAME', 'ordotype_migrate')),
+            'password' => env('DB_MIGRATE_PASSWORD', env('DB_PASSWORD', '')),
+        ],
+    ],
+
+    'migrations' => ['table' => 'migrations', 'update_date_on_publish' => true],
+];
