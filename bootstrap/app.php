@@ -23,5 +23,6 @@ return Application::configure(basePath: dirname(__DIR__))
         // Same origin only; and the package it needs is not installed (see support/compat).
         $middleware->remove(HandleCors::class);
     })
-    ->withExceptions(function (Exceptions $exceptions): void {})
+    ->withExceptions(function (Exceptions $exceptions): void {
+    })
     ->create();

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use InvalidArgumentException;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\AreaSolver;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\Tier;
 
 final class BenchCommand extends CoreCommand
 {

@@ -53,7 +53,7 @@ final class InstallCommand extends Command
         return self::SUCCESS;
     }
 
-    /** @param callable(string): bool $good */
+    /** @param  callable(string): bool  $good */
     private function answer(string $question, callable $good): string
     {
         do {

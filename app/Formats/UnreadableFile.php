@@ -7,4 +7,6 @@ namespace App\Formats;
 use RuntimeException;
 
 /** A file that is named but cannot be read. */
-final class UnreadableFile extends RuntimeException {}
+final class UnreadableFile extends RuntimeException
+{
+}

@@ -22,5 +22,6 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
+    /** @var array<string, string> */
     protected $casts = ['password' => 'hashed', 'role' => Role::class, 'may_sign' => 'boolean', 'skill' => 'integer'];
 }

@@ -70,7 +70,9 @@ final class FormatsTest extends TestCase
     {
         yield 'format word' => ['standard', fn ($d) => $d->format = 'ordotype/standard@2', '/format', 'ordotype/standard@1'];
         yield 'unknown key' => ['standard', fn ($d) => $d->tiers[2]->colour = 'red', '/tiers/2/colour', 'unknown key'];
-        yield 'missing key' => ['standard', function ($d) { unset($d->tiers[2]->pace); }, '/tiers/2', 'lacks "pace"'];
+        yield 'missing key' => ['standard', function ($d) {
+            unset($d->tiers[2]->pace);
+        }, '/tiers/2', 'lacks "pace"'];
         yield 'number as text' => ['standard', fn ($d) => $d->techniques[3]->hand = '4.0', '/techniques/3/hand', 'must be a number, not text'];
         yield 'money as number' => ['standard', fn ($d) => $d->prices[0]->low = 14.0, '/prices/0/low', 'must be text'];
         yield 'money with one decimal' => ['standard', fn ($d) => $d->prices[0]->low = '14.0', '/prices/0/low', 'two decimals'];
@@ -80,7 +82,9 @@ final class FormatsTest extends TestCase
         yield 'unknown technique in by' => ['standard', fn ($d) => self::clause($d, 'company.edges')->by = ['sorcery'], '/by/0', '"sorcery"'];
         yield 'unknown technique in excludes' => ['standard', fn ($d) => $d->techniques[5]->excludes = ['sorcery'], '/techniques/5/excludes/0', '"sorcery"'];
         yield 'technique twice' => ['standard', fn ($d) => $d->techniques[5]->key = 'assemble', '/techniques/5/key', 'earlier technique'];
-        yield 'neither technique nor family' => ['standard', function ($d) { unset(self::clause($d, 'muster.mount')->technique); }, '/tiers/1/clauses/0', 'either'];
+        yield 'neither technique nor family' => ['standard', function ($d) {
+            unset(self::clause($d, 'muster.mount')->technique);
+        }, '/tiers/1/clauses/0', 'either'];
         yield 'unknown kind of clause' => ['standard', fn ($d) => self::clause($d, 'muster.mount')->kind = 'wish', '/tiers/1/clauses/0/kind', '"wish"'];
         yield 'unknown effect' => ['standard', fn ($d) => self::clause($d, 'muster.shade')->effect = 'sparkle', '/effect', '"sparkle"'];
         yield 'clause that ends like another' => ['standard', fn ($d) => self::clause($d, 'muster.mould')->id = 'muster.mount', '/tiers/1/clauses/1/id', 'earlier clause'];

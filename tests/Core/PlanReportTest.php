@@ -104,7 +104,7 @@ final class PlanReportTest extends TestCase
 
         $more = fn (string $technique, int $passes): Plan => Planner::withEdits($plan, ['coat' => new Choice([...$coat->techniques, self::use($standard, $technique, $passes)])]);
         self::assertSame([['glaze', true]], array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('glaze', 1)->surplus), 'credits pass the ceiling of three');
-self::assertSame([['tinted_lining', true]], array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tinted_lining', 1)->surplus), 'Company does not offer it');
+        self::assertSame([['tinted_lining', true]], array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tinted_lining', 1)->surplus), 'Company does not offer it');
         self::assertSame([['tint_filter', false]], array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tint_filter', 1)->surplus));
         $over = array_filter($more('layer', 2)->requirements, fn (RequirementState $s) => $s->state === 'over');
         self::assertSame([2.0], array_values(array_map(fn ($s) => $s->by, $over)));

@@ -179,7 +179,7 @@ final class ResolutionTest extends TestCase
         self::assertEqualsWithDelta(12.0, $plan->whole->minutes(), 1e-9);
     }
 
-    /** @param list<array<string, mixed>> $amendments */
+    /** @param  list<array<string, mixed>>  $amendments */
     private static function company(array $amendments): Plan
     {
         $standard = Demo::standard();

@@ -85,7 +85,9 @@ final class BruteForce
      */
     public function solve(): ?array
     {
-        for ($bar = match ($this->request->tier->pace) { Pace::Fast => 1, Pace::Even => 3, Pace::Finest => 4 }; $bar >= 1; $bar--) {
+        for ($bar = match ($this->request->tier->pace) {
+            Pace::Fast => 1, Pace::Even => 3, Pace::Finest => 4
+        }; $bar >= 1; $bar--) {
             $this->search($this->asking, $bar);
             if ($this->best !== null) {
                 return [$this->least, $this->best, $bar];
@@ -95,7 +97,7 @@ final class BruteForce
         return null;
     }
 
-    /** @param list<Clause> $clauses */
+    /** @param  list<Clause>  $clauses */
     public function canMeet(array $clauses): bool
     {
         $this->search($clauses, 1);
@@ -103,7 +105,7 @@ final class BruteForce
         return $this->best !== null;
     }
 
-    /** @param list<Clause> $clauses */
+    /** @param  list<Clause>  $clauses */
     private function search(array $clauses, int $bar): void
     {
         $this->best = null;
@@ -143,7 +145,9 @@ final class BruteForce
         $cm2 = $this->request->sculpt->surfaceCm2 * $this->area->sharePct / 100;
         $suit = [3 => 1.0, 2 => 1.25, 1 => 1.6][$this->suit($t)];
         $u = [1 => 0.15, 2 => 0.45, 3 => 1.0][$extent];
-        $size = ! $t->big ? 1.0 : match ($this->request->sculpt->size) { Size::Large, Size::Mounted => 0.8, Size::Vehicle, Size::Monster => 0.6, default => 1.0 };
+        $size = ! $t->big ? 1.0 : match ($this->request->sculpt->size) {
+            Size::Large, Size::Mounted => 0.8, Size::Vehicle, Size::Monster => 0.6, default => 1.0
+        };
         $cast = $t->mess > 0 ? 1.0 : ['soft' => 1.25, 'normal' => 1.0, 'crisp' => 0.9][$this->request->sculpt->definition->value ?? 'normal'];
         $pace = ['fast' => 1.0, 'even' => 1.5, 'finest' => 2.5][$this->request->tier->pace->value];
 
@@ -210,7 +214,7 @@ final class BruteForce
         return true;
     }
 
-    /** @param list<array{int, int, int}> $use */
+    /** @param  list<array{int, int, int}>  $use */
     private function meets(array $use, Clause $clause, int $credits): bool
     {
         if ($clause instanceof StepsClause) {
@@ -263,7 +267,7 @@ final class BruteForce
         return false;
     }
 
-    /** @param list<array{int, int, int}> $use */
+    /** @param  list<array{int, int, int}>  $use */
     private function sooner(array $use): bool
     {
         if ($this->best === null || count($use) !== count($this->best)) {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Format\SculptFormat;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

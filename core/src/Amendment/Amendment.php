@@ -34,7 +34,8 @@ final readonly class Amendment
         public ?Clause $added = null,
         public ?int $passes = null,
         public ?Extent $extent = null,
-    ) {}
+    ) {
+    }
 
     public function id(): string
     {

@@ -7,5 +7,7 @@ namespace Ordotype\Core\Amendment;
 /** On how many pieces of a unit an amendment holds: a number of pieces, or a share of them. Exactly one is set. */
 final readonly class Spread
 {
-    public function __construct(public ?int $pieces, public ?float $share) {}
+    public function __construct(public ?int $pieces, public ?float $share)
+    {
+    }
 }

@@ -19,5 +19,6 @@ final readonly class AreaColours
         public ?string $tint = null,
         public ?string $line = null,
         public ?string $patch = null,
-    ) {}
+    ) {
+    }
 }

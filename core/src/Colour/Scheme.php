@@ -13,7 +13,9 @@ final readonly class Scheme
      * @param  array<string, AreaColours>  $slots
      * @param  array<string, AreaColours>  $areas
      */
-    public function __construct(public string $name, public array $slots, public array $areas) {}
+    public function __construct(public string $name, public array $slots, public array $areas)
+    {
+    }
 
     public function for(Area $area): ?AreaColours
     {

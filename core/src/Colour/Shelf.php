@@ -10,7 +10,7 @@ final readonly class Shelf
     /** @var array<string, Paint> */
     private array $byName;
 
-    /** @param list<Paint> $paints */
+    /** @param  list<Paint>  $paints */
     public function __construct(public array $paints)
     {
         $this->byName = array_combine(array_map(fn (Paint $p) => $p->name, $paints), $paints);

@@ -51,7 +51,7 @@ final class AmendmentFormat
         ];
     }
 
-    /** @param array<string, true> $techniques */
+    /** @param  array<string, true>  $techniques */
     private static function amendment(Node $node, int $number, array $techniques): Amendment
     {
         $node->keys(['level', 'do', 'clause', 'technique', 'scope', 'values', 'reason', 'price', 'on'], ['format']);

@@ -200,7 +200,7 @@ final class ClauseFormat
         );
     }
 
-    /** @param array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null} $common */
+    /** @param  array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null}  $common */
     private static function acceptance(Node $node, string $id, array $common): AcceptanceClause
     {
         $inspect = $node->string('inspect');
@@ -235,7 +235,7 @@ final class ClauseFormat
         );
     }
 
-    /** @param array<string, true> $techniques */
+    /** @param  array<string, true>  $techniques */
     private static function known(Node $node, array $techniques): void
     {
         if (is_string($node->value) && ! isset($techniques[$node->value])) {

@@ -61,7 +61,7 @@ final class MethodFormat
     {
         $answer = $node->asString();
         if (is_string($node->value) && ! in_array($answer, $school->answers(), true)) {
-            $node->problem("must be one of ".implode(', ', $school->answers()).", not \"$answer\"");
+            $node->problem('must be one of '.implode(', ', $school->answers()).", not \"$answer\"");
         }
 
         return $answer;

@@ -14,7 +14,9 @@ use stdClass;
  */
 final readonly class Node
 {
-    private function __construct(public mixed $value, public string $path, private Problems $problems) {}
+    private function __construct(public mixed $value, public string $path, private Problems $problems)
+    {
+    }
 
     public static function root(mixed $value, Problems $problems): self
     {

@@ -74,7 +74,7 @@ final class PlanFormat
         ];
     }
 
-    /** @param list<Step> $steps */
+    /** @param  list<Step>  $steps */
     private static function pass(Pass $pass, int $no, array $steps): stdClass
     {
         $first = $steps[$pass->steps[0]];
@@ -90,7 +90,7 @@ final class PlanFormat
         ];
     }
 
-    /** @param list<Rule> $held */
+    /** @param  list<Rule>  $held */
     private static function step(Step $step, int $no, array $held): stdClass
     {
         return (object) [

@@ -7,7 +7,9 @@ namespace Ordotype\Core\Format;
 /** One thing that is wrong in a file: a JSON pointer (RFC 6901) to the place, and the reason. */
 final readonly class Problem
 {
-    public function __construct(public string $path, public string $reason) {}
+    public function __construct(public string $path, public string $reason)
+    {
+    }
 
     public function __toString(): string
     {

@@ -88,7 +88,7 @@ final class SculptFormat
           + ['areas' => array_map(self::writeArea(...), $sculpt->areas)]);
     }
 
-    /** @param list<string> $parts */
+    /** @param  list<string>  $parts */
     private static function area(Node $node, array $parts): Area
     {
         $node->keys(['key', 'name', 'material', 'relief', 'rank', 'focus', 'facing', 'layer', 'share_pct', 'count', 'access', 'part', 'touches', 'surround', 'outline'], ['slot', 'optional']);
@@ -154,7 +154,7 @@ final class SculptFormat
         return $outline;
     }
 
-    /** @param array<string, Area> $areas */
+    /** @param  array<string, Area>  $areas */
     private static function checkNeighbours(Node $node, array $areas): void
     {
         foreach ($node->list('touches') as $other) {

@@ -13,7 +13,6 @@ use Ordotype\Core\Standard\Role;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Size;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
@@ -95,7 +94,7 @@ final class StandardFormat
         ];
     }
 
-    /** @param array<string, true> $techniques */
+    /** @param  array<string, true>  $techniques */
     private static function tier(Node $node, array $techniques): Tier
     {
         $node->keys(['key', 'name', 'order', 'status', 'intent', 'pace', 'aim', 'viewing', 'clauses'], ['default_status', 'extends', 'drop', 'faults']);

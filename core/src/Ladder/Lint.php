@@ -21,7 +21,9 @@ use Ordotype\Core\Standard\Tier;
 /** Reads a ladder for clauses that contradict one another or say nothing. */
 final readonly class Lint
 {
-    public function __construct(private Standard $standard) {}
+    public function __construct(private Standard $standard)
+    {
+    }
 
     /** @return list<Finding> tier by tier, in clause order */
     public function findings(): array

@@ -9,5 +9,7 @@ use Ordotype\Core\Standard\Scope;
 /** One answer to a school's question, for the areas of its scope; a null scope is the answer for all areas. */
 final readonly class Choice
 {
-    public function __construct(public string $value, public ?Scope $scope) {}
+    public function __construct(public string $value, public ?Scope $scope)
+    {
+    }
 }

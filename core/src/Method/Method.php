@@ -13,7 +13,9 @@ final readonly class Method
     /**
      * @param  array<string, non-empty-list<Choice>>  $choices  by school word
      */
-    public function __construct(public array $choices = [], public ?string $undercoatColour = null) {}
+    public function __construct(public array $choices = [], public ?string $undercoatColour = null)
+    {
+    }
 
     /** The answer for the whole model: the first that has no scope. */
     public function answer(School $school): ?string

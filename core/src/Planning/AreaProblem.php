@@ -22,9 +22,10 @@ final readonly class AreaProblem
         public bool $needsBase,
         public Pace $pace,
         public array $given,
-    ) {}
+    ) {
+    }
 
-    /** @param list<Requirement> $requirements */
+    /** @param  list<Requirement>  $requirements */
     public function requiring(array $requirements): self
     {
         return new self($this->candidates, $requirements, $this->needsBase, $this->pace, $this->given);
@@ -41,7 +42,7 @@ final readonly class AreaProblem
         return $this->filtered(fn (Candidate $c) => $c->technique->key !== $technique);
     }
 
-    /** @param callable(Candidate): bool $keep */
+    /** @param  callable(Candidate): bool  $keep */
     private function filtered(callable $keep): self
     {
         return new self(array_values(array_filter($this->candidates, $keep)), $this->requirements, $this->needsBase, $this->pace, $this->given);

@@ -265,7 +265,7 @@ final class AreaSolver
         return $givers;
     }
 
-    /** @param array<int, array{int, int}> $members */
+    /** @param  array<int, array{int, int}>  $members */
     private function demand(int $asked, array $members, bool $active): int
     {
         $this->asked[] = $asked;

@@ -33,7 +33,8 @@ final readonly class Candidate
         public array $minutes,
         public ?int $grade,
         public array $needs,
-    ) {}
+    ) {
+    }
 
     /**
      * Minutes of one pass: ((handling + hand × coats × cm²/10 × suit × extent × size × cast) × access

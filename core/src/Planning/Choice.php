@@ -9,7 +9,7 @@ final readonly class Choice
 {
     public float $minutes;
 
-    /** @param list<ChosenTechnique> $techniques */
+    /** @param  list<ChosenTechnique>  $techniques */
     public function __construct(public array $techniques)
     {
         $minutes = 0.0;

@@ -17,8 +17,10 @@ use Ordotype\Core\Standard\Tier;
 /** The clauses of a tier after `extends` and amendments, in order. */
 final readonly class ClausesInForce
 {
-    /** @param list<ClauseInForce> $all */
-    private function __construct(public Tier $tier, public array $all) {}
+    /** @param  list<ClauseInForce>  $all */
+    private function __construct(public Tier $tier, public array $all)
+    {
+    }
 
     /**
      * Amendments are applied in the order studio, order, unit, piece. Those that hold on some pieces only are left to

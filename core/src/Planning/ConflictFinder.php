@@ -12,9 +12,11 @@ final readonly class ConflictFinder
     /** At this bar no technique is too rough. */
     private const NO_BAR = 1;
 
-    public function __construct(private AreaSolver $solver) {}
+    public function __construct(private AreaSolver $solver)
+    {
+    }
 
-    /** @param callable(list<Requirement>): AreaProblem $problemOf the problem with only these requirements */
+    /** @param  callable(list<Requirement>): AreaProblem  $problemOf the problem with only these requirements */
     public function find(AreaDemand $demand, callable $problemOf): Conflict
     {
         $asked = array_values(array_filter($demand->asked, fn (Requirement $r) => in_array($r->kind, [
@@ -47,7 +49,7 @@ final readonly class ConflictFinder
         return 'no technique that gives a base colour is allowed here';
     }
 
-    /** @param list<Requirement> $set */
+    /** @param  list<Requirement>  $set */
     private static function words(array $set): string
     {
         $parts = array_map(fn (Requirement $r) => implode(', ', $r->clauses).' asks for '.self::demand($r), $set);

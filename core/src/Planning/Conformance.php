@@ -25,7 +25,7 @@ final class Conformance
         return array_map(fn (Requirement $r) => self::state($r, $used), $demand->requirements);
     }
 
-    /** @param list<ChosenTechnique> $used */
+    /** @param  list<ChosenTechnique>  $used */
     public static function state(Requirement $requirement, array $used): RequirementState
     {
         $have = 0;
@@ -86,7 +86,7 @@ final class Conformance
         return $broken;
     }
 
-    /** @param list<ChosenTechnique> $used */
+    /** @param  list<ChosenTechnique>  $used */
     public static function isTidied(array $used): bool
     {
         foreach ($used as $one) {
@@ -131,7 +131,7 @@ final class Conformance
         return false;
     }
 
-    /** @param list<ChosenTechnique> $used */
+    /** @param  list<ChosenTechnique>  $used */
     private static function anotherGives(array $used, ChosenTechnique $one, Effect $effect): bool
     {
         foreach ($used as $other) {

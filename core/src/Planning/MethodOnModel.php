@@ -34,7 +34,8 @@ final readonly class MethodOnModel
         private Sculpt $sculpt,
         private ?Scheme $scheme,
         private Shelf $shelf,
-    ) {}
+    ) {
+    }
 
     /** The technique the whole model is undercoated with, where the method says so. */
     public function prime(): ?string

@@ -25,7 +25,8 @@ final readonly class Plan
         public array $requirements,
         public array $surplus,
         public array $warnings,
-    ) {}
+    ) {
+    }
 
     /** @return list<Conflict> */
     public function conflicts(): array

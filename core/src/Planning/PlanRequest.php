@@ -28,5 +28,6 @@ final readonly class PlanRequest
         public array $amendments = [],
         public Shelf $shelf = new Shelf([]),
         public int $pieces = 1,
-    ) {}
+    ) {
+    }
 }

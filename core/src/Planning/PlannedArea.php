@@ -18,7 +18,8 @@ final readonly class PlannedArea
         public int $gradeBar,
         public int $relaxed,
         public ?Conflict $conflict,
-    ) {}
+    ) {
+    }
 
     public function minutes(): ?float
     {

@@ -9,7 +9,6 @@ use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Cycle;
 use Ordotype\Core\Sequencing\Layout;
 use Ordotype\Core\Sequencing\OrderRules;
-use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
 use Ordotype\Core\Standard\Effect;
@@ -348,7 +347,7 @@ final class Planner
         return $because;
     }
 
-    /** @param list<ChosenTechnique> $all */
+    /** @param  list<ChosenTechnique>  $all */
     private function anyTidied(array $all): bool
     {
         return array_filter($all, fn (ChosenTechnique $u) => $u->technique->tidied) !== [];

@@ -37,9 +37,10 @@ final readonly class Requirement
         public ?float $min = null,
         public ?float $max = null,
         public ?Criterion $criterion = null,
-    ) {}
+    ) {
+    }
 
-    /** @param list<string> $clauses */
+    /** @param  list<string>  $clauses */
     public static function steps(?string $area, array $clauses, ?Severity $severity, int $min, ?int $max): self
     {
         return new self($area, RequirementKind::Steps, $clauses, $severity, min: $min, max: $max);
@@ -55,13 +56,13 @@ final readonly class Requirement
         return new self($area, RequirementKind::Effect, $clauses, $severity, $effects, extent: $extent, passes: $passes, by: $by);
     }
 
-    /** @param list<string> $clauses */
+    /** @param  list<string>  $clauses */
     public static function technique(?string $area, array $clauses, ?Severity $severity, string $technique, Extent $extent, int $passes): self
     {
         return new self($area, RequirementKind::Technique, $clauses, $severity, technique: $technique, extent: $extent, passes: $passes);
     }
 
-    /** @param list<string> $clauses */
+    /** @param  list<string>  $clauses */
     public static function finish(string $area, array $clauses, ?Severity $severity, Criterion $criterion, float $limit): self
     {
         $least = self::isLeast($criterion);
@@ -69,7 +70,7 @@ final readonly class Requirement
         return new self($area, RequirementKind::Finish, $clauses, $severity, min: $least ? $limit : null, max: $least ? null : $limit, criterion: $criterion);
     }
 
-    /** @param list<string> $clauses */
+    /** @param  list<string>  $clauses */
     public static function ofModel(RequirementKind $kind, array $clauses, ?Severity $severity, ?float $min, ?float $max): self
     {
         return new self(null, $kind, $clauses, $severity, min: $min, max: $max);
@@ -145,7 +146,7 @@ final readonly class Requirement
             && ($other->by === null || ($this->by !== null && array_diff($this->by, $other->by) === []));
     }
 
-    /** @param array<int|string, self> $joined */
+    /** @param  array<int|string, self>  $joined */
     private static function absorb(array &$joined, int $place, self $one): void
     {
         foreach ($joined as $slot => $kept) {

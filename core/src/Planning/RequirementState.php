@@ -11,5 +11,7 @@ namespace Ordotype\Core\Planning;
  */
 final readonly class RequirementState
 {
-    public function __construct(public Requirement $requirement, public ?string $state, public float $by = 0.0, public ?string $reason = null) {}
+    public function __construct(public Requirement $requirement, public ?string $state, public float $by = 0.0, public ?string $reason = null)
+    {
+    }
 }

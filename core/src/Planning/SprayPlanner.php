@@ -11,7 +11,9 @@ use Ordotype\Core\Standard\Technique;
 /** Decides which colours are sprayed where a tier says how many: the main ones first, then those that save time. */
 final readonly class SprayPlanner
 {
-    public function __construct(private PlanRequest $request) {}
+    public function __construct(private PlanRequest $request)
+    {
+    }
 
     /**
      * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its plan by brush, and sprayed
@@ -65,7 +67,7 @@ final readonly class SprayPlanner
         return $withMain;
     }
 
-    /** @param list<Area> $areas */
+    /** @param  list<Area>  $areas */
     private static function mainShare(array $areas): float
     {
         return array_sum(array_map(fn (Area $a) => $a->rank === Rank::Main ? $a->sharePct : 0.0, $areas));
@@ -90,7 +92,7 @@ final readonly class SprayPlanner
         return array_values($masked);
     }
 
-    /** @param list<Area> $masked */
+    /** @param  list<Area>  $masked */
     private function maskingMinutes(Technique $masking, array $masked): float
     {
         $cm2 = array_sum(array_map(fn (Area $a) => $this->request->sculpt->areaCm2($a), $masked));

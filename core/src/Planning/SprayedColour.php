@@ -13,5 +13,7 @@ final readonly class SprayedColour
      * @param  non-empty-list<Area>  $areas
      * @param  list<Area>  $masked
      */
-    public function __construct(public array $areas, public array $masked, public float $maskingMinutes) {}
+    public function __construct(public array $areas, public array $masked, public float $maskingMinutes)
+    {
+    }
 }

@@ -24,7 +24,9 @@ final class StepColours
     /** @var list<Warning> */
     private array $warnings = [];
 
-    public function __construct(private readonly ?Scheme $scheme, private readonly Shelf $shelf) {}
+    public function __construct(private readonly ?Scheme $scheme, private readonly Shelf $shelf)
+    {
+    }
 
     /** @return list<Warning> what was noticed so far */
     public function warnings(): array

@@ -9,5 +9,7 @@ use Ordotype\Core\Sequencing\Step;
 /** A step the tier does not need: `beyond` when the tier does not want it there either, else merely spare. */
 final readonly class SurplusStep
 {
-    public function __construct(public Step $step, public int $no, public bool $beyond) {}
+    public function __construct(public Step $step, public int $no, public bool $beyond)
+    {
+    }
 }

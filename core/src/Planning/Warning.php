@@ -7,6 +7,8 @@ namespace Ordotype\Core\Planning;
 /** Something the plan wants a person to know. `kind` is a fixed word, `text` says it in words. */
 final readonly class Warning
 {
-    /** @param list<string> $rules rules of order it is about */
-    public function __construct(public string $kind, public ?string $area, public string $text, public array $rules = []) {}
+    /** @param  list<string>  $rules rules of order it is about */
+    public function __construct(public string $kind, public ?string $area, public string $text, public array $rules = [])
+    {
+    }
 }

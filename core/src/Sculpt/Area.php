@@ -44,7 +44,8 @@ final readonly class Area
         public ?string $slot,
         public ?bool $optional,
         public array $outline,
-    ) {}
+    ) {
+    }
 
     public function isMetal(): bool
     {

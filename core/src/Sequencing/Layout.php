@@ -207,7 +207,7 @@ final class Layout
         return $start + $drying + ($minutes >= $each ? $each : $this->pieces * $each - ($this->pieces - 1) * $minutes);
     }
 
-    /** @param list<int> $members */
+    /** @param  list<int>  $members */
     private function paint(array $members, float $start, float $minutes): void
     {
         foreach ($members as $i) {
@@ -221,7 +221,7 @@ final class Layout
         }
     }
 
-    /** @param list<int> $members */
+    /** @param  list<int>  $members */
     private function minutesOf(array $members): float
     {
         $minutes = 0.0;

@@ -32,7 +32,7 @@ final readonly class OrderRules
 
     private ?string $ground;
 
-    /** @param list<Step> $steps */
+    /** @param  list<Step>  $steps */
     public function __construct(private array $steps, private Sculpt $sculpt, private Method $method)
     {
         $this->metals = $method->answer(School::Metals);
@@ -128,7 +128,7 @@ final readonly class OrderRules
         return $area->isMetal() || ($this->metals === 'last' && $area->surround !== null && $this->sculpt->area($area->surround)->isMetal());
     }
 
-    /** @param list<int> $own */
+    /** @param  list<int>  $own */
     private function onOneArea(Precedence $edges, array $own): void
     {
         usort($own, fn (int $a, int $b) => $this->keyOnArea($a) <=> $this->keyOnArea($b));
@@ -155,7 +155,7 @@ final readonly class OrderRules
         return [$this->place($step), $step->isMessy() && ! $wear ? 0 : 1, -$step->extent->value, $step->catalogue, $step->pass];
     }
 
-    /** @param array<string, list<int>> $byArea */
+    /** @param  array<string, list<int>>  $byArea */
     private function ringsAndTeeth(Precedence $edges, array $byArea): void
     {
         foreach ($this->sculpt->areas as $area) {
@@ -229,7 +229,7 @@ final readonly class OrderRules
             || (in_array($inner->material, [Material::TeethClaw, Material::Eye], true) && $outer->material === Material::Skin);
     }
 
-    /** @param array<string, list<int>> $byArea */
+    /** @param  array<string, list<int>>  $byArea */
     private function mess(Precedence $edges, array $byArea): void
     {
         foreach ($this->steps as $i => $messy) {

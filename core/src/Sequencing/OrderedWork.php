@@ -22,5 +22,6 @@ final readonly class OrderedWork
         public array $cycles,
         public float $waiting,
         public float $longestChain,
-    ) {}
+    ) {
+    }
 }

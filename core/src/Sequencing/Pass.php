@@ -10,6 +10,8 @@ namespace Ordotype\Core\Sequencing;
  */
 final readonly class Pass
 {
-    /** @param non-empty-list<int> $steps */
-    public function __construct(public array $steps, public float $minutes, public float $drying) {}
+    /** @param  non-empty-list<int>  $steps */
+    public function __construct(public array $steps, public float $minutes, public float $drying)
+    {
+    }
 }

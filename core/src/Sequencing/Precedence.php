@@ -10,7 +10,9 @@ final class Precedence
     /** @var array<int, array<int, array<string, Rule>>> by the earlier step, then the later one: rules by their id */
     private array $after = [];
 
-    public function __construct(public readonly int $steps) {}
+    public function __construct(public readonly int $steps)
+    {
+    }
 
     public function put(int $earlier, int $later, Rule $rule): void
     {

@@ -16,7 +16,8 @@ abstract readonly class Clause
         public ?string $label = null,
         public ?string $clientText = null,
         public ?Severity $severity = null,
-    ) {}
+    ) {
+    }
 
     public function scope(): Scope
     {

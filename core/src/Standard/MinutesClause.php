@@ -7,7 +7,7 @@ namespace Ordotype\Core\Standard;
 /** The most hand minutes a piece of these sizes may take. */
 final readonly class MinutesClause extends Clause
 {
-    /** @param list<Size> $size */
+    /** @param  list<Size>  $size */
     public function __construct(
         string $id,
         public array $size,

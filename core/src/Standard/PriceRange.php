@@ -13,5 +13,6 @@ final readonly class PriceRange
         public string $tier,
         public string $low,
         public ?string $high,
-    ) {}
+    ) {
+    }
 }

@@ -32,7 +32,8 @@ final readonly class Scope
         public ?array $area = null,
         public ?int $focusMin = null,
         public ?self $except = null,
-    ) {}
+    ) {
+    }
 
     /** Every stated key matches, `except` does not. */
     public function matches(Area $area, Sculpt $sculpt): bool

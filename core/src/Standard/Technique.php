@@ -48,7 +48,8 @@ final readonly class Technique
         public TechniqueNotes $notes,
         public ?bool $retired = null,
         public ?float $markMm = null,
-    ) {}
+    ) {
+    }
 
     public function gives(Effect $effect): Extent
     {

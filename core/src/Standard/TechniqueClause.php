@@ -7,7 +7,7 @@ namespace Ordotype\Core\Standard;
 /** What the tier says of a technique, or of every technique of a family: exactly one of the two is set. */
 final readonly class TechniqueClause extends Clause
 {
-    /** @param string|null $price decimal string with two places, for what is on request */
+    /** @param  string|null  $price decimal string with two places, for what is on request */
     public function __construct(
         string $id,
         public ?string $technique,

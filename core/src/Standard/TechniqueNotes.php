@@ -7,7 +7,7 @@ namespace Ordotype\Core\Standard;
 /** What a painter reads about a technique. Texts may be empty; `faults` are keys of the fault table. */
 final readonly class TechniqueNotes
 {
-    /** @param list<string> $faults */
+    /** @param  list<string>  $faults */
     public function __construct(
         public string $purpose,
         public string $how,
@@ -16,5 +16,6 @@ final readonly class TechniqueNotes
         public string $good,
         public array $faults,
         public ?string $caution,
-    ) {}
+    ) {
+    }
 }

@@ -27,7 +27,8 @@ final readonly class Tier
         public ?string $extends = null,
         public ?array $drop = null,
         public ?array $faults = null,
-    ) {}
+    ) {
+    }
 
     /** What holds for techniques that no clause names. */
     public function defaultStatus(): TechniqueStatus

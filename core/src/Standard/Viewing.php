@@ -7,5 +7,7 @@ namespace Ordotype\Core\Standard;
 /** How a tier's work is looked at: distance in cm, and the visual angle in arcminutes from which a flaw is noticed. */
 final readonly class Viewing
 {
-    public function __construct(public float $distanceCm, public float $angleArcmin) {}
+    public function __construct(public float $distanceCm, public float $angleArcmin)
+    {
+    }
 }

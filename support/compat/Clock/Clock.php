@@ -14,7 +14,9 @@ final class Clock implements ClockInterface
 {
     private static ?PsrClockInterface $shared = null;
 
-    public function __construct(private readonly ?PsrClockInterface $clock = null, private readonly ?DateTimeZone $timezone = null) {}
+    public function __construct(private readonly ?PsrClockInterface $clock = null, private readonly ?DateTimeZone $timezone = null)
+    {
+    }
 
     public static function get(): ClockInterface
     {

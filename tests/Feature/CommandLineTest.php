@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Formats\SchemaCheck;
+use Ordotype\Core\Format\Json;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use stdClass;
+use Symfony\Component\Process\Process;
+use Tests\Support\Demo;
+
+/** The commands on the core, run as a user runs them, with no settings, no key and no database. */
+final class CommandLineTest extends TestCase
+{
+    private string $folder;
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/ordotype-'.bin2hex(random_bytes(6));
+        mkdir($this->folder);
+    }
+
+    protected function tearDown(): void
+    {
+        array_map(unlink(...), glob("$this->folder/*") ?: []);
+        rmdir($this->folder);
+    }
+
+    public function test_plan_prints_the_open_format_and_the_same_bytes_twice(): void
+    {
+        [$first, $second] = [$this->plan('company', ['--json', '--pieces=12']), $this->plan('company', ['--json', '--pieces=12'])];
+        self::assertSame(0, $first->getExitCode(), $first->getErrorOutput());
+        self::assertSame($first->getOutput(), $second->getOutput());
+        $plan = Json::decode($first->getOutput());
+        SchemaCheck::against('plan@1', $plan);
+        assert($plan instanceof stdClass);
+        self::assertSame(array_map(fn ($a) => $a->key, Demo::sculpt()->areas), array_map(fn ($a) => $a->area, $plan->areas));
+        $techniques = array_flip(array_map(fn ($t) => $t->key, Demo::standard()->techniques));
+        $total = 0.0;
+        foreach ($plan->areas as $area) {
+            $order = array_map(fn ($t) => $techniques[$t->technique], $area->techniques);
+            self::assertSame($order, array_values(array_unique($order)));
+            $sorted = $order;
+            sort($sorted);
+            self::assertSame($sorted, $order, "$area->area: techniques stand in catalogue order");
+            self::assertEqualsWithDelta(array_sum(array_map(fn ($t) => $t->minutes, $area->techniques)), $area->minutes, 1e-9);
+            $total += $area->minutes;
+        }
+        $total += array_sum(array_map(fn ($t) => $t->minutes, $plan->whole));
+        self::assertEqualsWithDelta($total, $plan->totals->by_area, 1e-9);
+        self::assertSame(range(1, count($plan->steps)), array_map(fn ($s) => $s->no, $plan->steps));
+        foreach ($plan->steps as $step) {
+            self::assertNotSame([], $step->because, "step $step->no says why it is there");
+        }
+    }
+
+    public function test_a_readable_plan_names_areas_passes_and_what_holds_them(): void
+    {
+        $output = $this->plan('banner', [])->getOutput();
+        foreach (['Sluice Warden, Banner:', 'Oilskin coat', 'Matt varnish', 'Bilge Green', 'inner_first', 'Requirements:'] as $word) {
+            self::assertStringContainsString($word, $output);
+        }
+    }
+
+    public function test_rules_of_thumb_for_whole_hand_time(): void
+    {
+        // Common practice, no source: minutes a piece with preparation, undercoat, base and final look.
+        foreach ([['muster', 'sluice-warden', 20, 45], ['company', 'sluice-warden', 25, 75], ['banner', 'sluice-warden', 60, 150], ['cabinet', 'sluice-warden', 120, 300], ['centrepiece', 'lantern-provost', 300, 1200]] as [$tier, $sculpt, $least, $most]) {
+            $plan = Json::decode($this->plan($tier, ['--json'], $sculpt)->getOutput());
+            assert($plan instanceof stdClass);
+            self::assertGreaterThanOrEqual($least, $plan->totals->by_passes, "$tier $sculpt");
+            self::assertLessThanOrEqual($most, $plan->totals->by_passes, "$tier $sculpt");
+            self::assertSame([], $plan->conflicts, "$tier $sculpt");
+        }
+    }
+
+    public function test_lint_and_diff(): void
+    {
+        $lint = $this->artisan('ordotype:lint', Demo::path('standards/five-rungs.json'));
+        self::assertSame(0, $lint->getExitCode(), $lint->getErrorOutput());
+        $document = Demo::json('standards/five-rungs.json');
+        assert($document instanceof stdClass);
+        $document->tiers[1]->clauses[10]->scope = (object) ['rank' => []];
+        $bad = $this->artisan('ordotype:lint', $this->file('lint.json', Json::encode($document)), '--json');
+        self::assertSame(1, $bad->getExitCode());
+        self::assertSame('matches_nothing', json_decode($bad->getOutput(), true)[0]['kind']);
+
+        $diff = $this->artisan('ordotype:diff', '--standard='.Demo::path('standards/five-rungs.json'), '--from=company', '--to=banner', '--sculpt='.Demo::path('sculpts/sluice-warden.json'), '--json');
+        $difference = json_decode($diff->getOutput(), true);
+        self::assertEqualsWithDelta($difference['minutes']['to'] - $difference['minutes']['from'], $difference['minutes']['change'], 1e-9);
+        self::assertContains('added', array_column($difference['changes'], 'change'));
+        self::assertSame('22.00 to 30.00', $difference['prices']['from']);
+    }
+
+    /** @return iterable<string, array{string, string, list<string>}> which file is bad, its text, and what must be said */
+    public static function badFiles(): iterable
+    {
+        $standard = (string) file_get_contents(Demo::path('standards/five-rungs.json'));
+        $sculpt = (string) file_get_contents(Demo::path('sculpts/sluice-warden.json'));
+        yield 'wrong format word' => ['standard', str_replace('ordotype/standard@1', 'ordotype/sculpt@1', $standard), ['/format', 'ordotype/standard@1']];
+        yield 'unknown key' => ['standard', str_replace('"currency"', '"colour":1,"currency"', $standard), ['colour']];
+        yield 'shares that do not sum' => ['sculpt', str_replace('"share_pct": 28', '"share_pct": 20', $sculpt), ['/areas', '92 %']];
+        yield 'touches nothing' => ['sculpt', str_replace('"hood", "gorget"', '"wings", "gorget"', $sculpt), ['/areas/0/touches/0', 'wings']];
+        yield 'unknown technique' => ['standard', str_replace('"technique": "handle_mount"', '"technique": "sorcery"', $standard), ['/tiers/1/clauses/0/technique', 'sorcery']];
+        yield 'extends in a circle' => ['standard', str_replace('"extends": "muster"', '"extends": "cabinet"', $standard), ['/extends', 'circle']];
+        yield 'numbers as text' => ['standard', str_replace('"hand": 4.0', '"hand": "4.0"', str_replace('"hand": 4,', '"hand": "4",', $standard)), ['/hand', 'must be']];
+        yield 'not JSON' => ['sculpt', substr($sculpt, 0, 500), ['is not JSON']];
+        yield 'not UTF-8' => ['sculpt', str_replace('Sluice', "Sl\xFCice", $sculpt), ['is not UTF-8']];
+        yield 'fifty megabytes' => ['sculpt', str_repeat(' ', 50_000_000), ['too large', '50.0 MB']];
+        yield 'a list' => ['sculpt', '[]', ['sculpt.json']];
+        yield 'just a number' => ['standard', '12', ['standard.json']];
+    }
+
+    /** @param list<string> $words */
+    #[DataProvider('badFiles')]
+    public function test_bad_files_end_with_1_the_path_and_the_reason(string $which, string $text, array $words): void
+    {
+        $files = ['standard' => Demo::path('standards/five-rungs.json'), 'sculpt' => Demo::path('sculpts/sluice-warden.json')];
+        $files[$which] = $this->file("$which.json", $text);
+        $process = $this->artisan('ordotype:plan', "--standard={$files['standard']}", '--tier=company', "--sculpt={$files['sculpt']}", '--json');
+        self::assertSame(1, $process->getExitCode());
+        self::assertSame('', $process->getOutput());
+        foreach ($words as $word) {
+            self::assertStringContainsString($word, $process->getErrorOutput());
+        }
+        self::assertStringNotContainsString('Stack trace', $process->getErrorOutput());
+        self::assertStringNotContainsString('/core/src/', $process->getErrorOutput());
+    }
+
+    public function test_missing_files_tiers_and_options_are_named(): void
+    {
+        $say = fn (string ...$arguments): string => $this->failing(...$arguments);
+        self::assertStringContainsString('--standard is missing', $say('ordotype:plan'));
+        self::assertStringContainsString('no readable file at nowhere.json', $say('ordotype:plan', '--standard=nowhere.json'));
+        $files = ['--standard='.Demo::path('standards/five-rungs.json'), '--sculpt='.Demo::path('sculpts/mudlark.json')];
+        self::assertStringContainsString('no tier "palace"', $say('ordotype:plan', '--tier=palace', ...$files));
+        self::assertStringContainsString('--pieces must be a whole number', $say('ordotype:plan', '--tier=muster', '--pieces=many', ...$files));
+        self::assertStringContainsString('/0/clause', $say('ordotype:plan', '--tier=muster', '--amend='.Demo::path('amendments/company-warden.json'), ...$files));
+    }
+
+    public function test_bench_prints_how_planning_grows(): void
+    {
+        $rows = json_decode($this->artisan('ordotype:bench', '--runs=1', '--json')->getOutput(), true)['rows'];
+        self::assertSame([5, 10, 16, 24, 32, 40, 50, 60], array_column($rows, 'areas'));
+    }
+
+    private function failing(string ...$arguments): string
+    {
+        $process = $this->artisan(...$arguments);
+        self::assertSame(1, $process->getExitCode());
+
+        return $process->getErrorOutput();
+    }
+
+    /** @param list<string> $more */
+    private function plan(string $tier, array $more, string $sculpt = 'sluice-warden'): Process
+    {
+        return $this->artisan('ordotype:plan', '--standard='.Demo::path('standards/five-rungs.json'), "--tier=$tier", '--sculpt='.Demo::path("sculpts/$sculpt.json"),
+            '--scheme='.Demo::path('schemes/tidemark.json'), '--shelf='.Demo::path('shelf.csv'), ...$more);
+    }
+
+    private function artisan(string ...$arguments): Process
+    {
+        // No settings file is read and the database cannot be reached.
+        $process = new Process([PHP_BINARY, 'artisan', ...$arguments], dirname(__DIR__, 2), ['APP_ENV' => 'nothing-set', 'APP_KEY' => '', 'DB_PORT' => '1', 'DB_PASSWORD' => ''], null, 60);
+        $process->run();
+
+        return $process;
+    }
+
+    private function file(string $name, string $text): string
+    {
+        file_put_contents("$this->folder/$name", $text);
+
+        return "$this->folder/$name";
+    }
+}
