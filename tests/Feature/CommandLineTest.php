@@ -114,7 +114,7 @@ final class CommandLineTest extends TestCase
         yield 'just a number' => ['standard', '12', ['standard.json']];
     }
 
-    /** @param list<string> $words */
+    /** @param  list<string>  $words */
     #[DataProvider('badFiles')]
     public function test_bad_files_end_with_1_the_path_and_the_reason(string $which, string $text, array $words): void
     {
@@ -155,7 +155,7 @@ final class CommandLineTest extends TestCase
         return $process->getErrorOutput();
     }
 
-    /** @param list<string> $more */
+    /** @param  list<string>  $more */
     private function plan(string $tier, array $more, string $sculpt = 'sluice-warden'): Process
     {
         return $this->artisan('ordotype:plan', '--standard='.Demo::path('standards/five-rungs.json'), "--tier=$tier", '--sculpt='.Demo::path("sculpts/$sculpt.json"),

@@ -42,7 +42,7 @@ final readonly class Candidate
      */
     public static function onArea(Technique $technique, int $index, Area $area, Sculpt $sculpt, Pace $pace, MethodOnModel $method): self
     {
-        $suit = $technique->suit($area->relief);
+        $suit = max(1, $technique->suit($area->relief));
         $size = ! $technique->big ? 1.0 : match ($sculpt->size) {
             Size::Large, Size::Mounted => 0.8,
             Size::Vehicle, Size::Monster => 0.6,

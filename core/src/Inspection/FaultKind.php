@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Inspection;
+
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Material;
+use Ordotype\Core\Standard\Severity;
+
+/** One kind of fault of the fault table: how grave, where and how it is repaired, what can cause it. */
+final readonly class FaultKind
+{
+    /**
+     * @param  bool  $bySize  whether visible size decides if it counts
+     * @param  string  $where  area, neighbour or whole: where it is repaired
+     * @param  list<string>  $first  techniques of the repair in order; `own_base` is the area's own base, by brush
+     * @param  bool  $redoLater  whether the plan's later steps there are done again
+     * @param  list<Material>  $materials  that can have it; empty: any
+     * @param  list<Effect>  $effects  that can cause it; empty: any
+     */
+    public function __construct(
+        public string $key,
+        public string $name,
+        public FaultGroup $group,
+        public Severity $severity,
+        public ?Severity $heroSeverity,
+        public bool $bySize,
+        public string $where,
+        public array $first,
+        public bool $redoLater,
+        public array $materials,
+        public array $effects,
+        public string $looks,
+        public string $cause,
+        public string $howToSee,
+    ) {
+    }
+}
