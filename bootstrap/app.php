@@ -1,9 +1,15 @@
 <?php
 
+declare(strict_types=1);
+
+use App\Http\Middleware\SecurityHeaders;
+use App\Http\Problem;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
 
 // The command line reads and writes open files with no set-up at all, so the folders Laravel writes to may not be there.
 foreach (['app', 'framework/cache/data', 'framework/sessions', 'framework/views', 'logs'] as $folder) {
@@ -17,12 +23,16 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         health: '/up',
+        then: fn () => Route::middleware('web')->prefix('api/v1')->group(__DIR__.'/../routes/api.php'),
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         // Same origin only; and the package it needs is not installed (see support/compat).
         $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([App\Studio\Refusal::class, App\Studio\Conflict::class, Ordotype\Core\Format\FormatException::class]);
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::from($e) : null);
     })
     ->create();

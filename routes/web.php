@@ -1,5 +1,8 @@
 <?php
 
+declare(strict_types=1);
+
 use Illuminate\Support\Facades\Route;
 
-Route::view('/', 'start')->name('start');
+// Every address belongs to the interface, which finds its own way from there.
+Route::view('/{any?}', 'app')->where('any', '^(?!api/|build/|up$).*$');

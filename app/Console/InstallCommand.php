@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Demo\DemoPeople;
+use App\Demo\DemoStudio;
 use App\Models\User;
 use Illuminate\Console\Command;
-use Illuminate\Support\Facades\DB;
 
 /** Brings the database up to date, and fills an empty one with the demo or with the first lead. */
 final class InstallCommand extends Command
@@ -24,11 +23,7 @@ final class InstallCommand extends Command
         }
         if ($this->option('demo') === true) {
             $this->line('Loading the demo studio');
-            DB::transaction(function (): void {
-                foreach (DemoPeople::all() as $person) {
-                    User::query()->create($person + ['password' => DemoPeople::PASSWORD]);
-                }
-            });
+            (new DemoStudio)->load();
 
             return self::SUCCESS;
         }

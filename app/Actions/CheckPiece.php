@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Answer;
+use App\Models\Check;
+use App\Models\FaultRow;
+use App\Models\Piece;
+use App\Models\User;
+use App\Studio\ActivityLog;
+use App\Studio\Checks;
+use App\Studio\Faults;
+use App\Studio\Refusal;
+use App\Studio\UnitPlans;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\Judgement;
+use Ordotype\Core\Inspection\Question;
+use Ordotype\Core\Inspection\Repair;
+use Ordotype\Core\Inspection\Spread;
+
+/** One check of one piece: opened with its questions, answered, and closed with a verdict. */
+final class CheckPiece
+{
+    /** The open check of an offered piece; a new one asks everything, or after a repair only what that touched. */
+    public function open(Piece $piece, User $by): Check
+    {
+        return DB::transaction(function () use ($piece, $by): Check {
+            $piece = Piece::query()->with(['unit.order.version', 'unit.order.scheme', 'unit.sculpt'])->lockForUpdate()->findOrFail($piece->id);
+            $open = $piece->checks()->whereNull('closed_at')->first();
+            if ($open !== null) {
+                return $open;
+            }
+            if ($piece->stage !== 'offered') {
+                throw new Refusal("Model $piece->number is not offered to the check: it is ".str_replace('_', ' ', $piece->stage).'.', '', 409);
+            }
+            if (Checks::painted($piece, $by)) {
+                throw new Refusal("You painted on model $piece->number: somebody else checks it.", '', 403);
+            }
+            $last = $piece->checks()->with(['faults', 'answers'])->whereNotNull('closed_at')->orderByDesc('round')->first();
+            $questions = (new CheckList(UnitPlans::plan($piece->unit), Faults::catalogue()))->questions();
+            if ($last !== null && $last->verdict === 'rework') {
+                $questions = Checks::touchedBy($questions, $last);
+            }
+            $check = Check::query()->create([
+                'piece_id' => $piece->id, 'round' => ($last->round ?? 0) + 1, 'standard_version_id' => $piece->unit->order->standard_version_id, 'opened_by' => $by->id,
+                'questions' => array_map(Checks::written(...), $questions),
+            ]);
+            ActivityLog::write('check.opened', $check, null, ['piece' => $piece->code, 'round' => $check->round]);
+
+            return $check;
+        });
+    }
+
+    /**
+     * @param  list<array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults  for the answer fault
+     */
+    public function answer(Check $check, User $by, string $question, string $answer, ?string $note, array $faults): Check
+    {
+        return DB::transaction(function () use ($check, $by, $question, $answer, $note, $faults): Check {
+            $check = $this->locked($check);
+            $asked = Checks::question($check, $question) ?? throw new Refusal("\"$question\" is not asked in this check.", '/question', 404);
+            if (Checks::painted($check->piece, $by)) {
+                throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
+            }
+            if ($answer === 'fault' && $faults === []) {
+                throw new Refusal('Say which fault it is.', '/faults');
+            }
+            if ($answer === 'not_applicable' && trim((string) $note) === '') {
+                throw new Refusal('Say why it does not apply.', '/note');
+            }
+            $before = $check->answers()->where('question', $question)->first()?->answer;
+            $check->answers()->where('question', $question)->delete();
+            $check->faults()->where('question', $question)->delete();
+            Answer::query()->create(['check_id' => $check->id, 'question' => $question, 'answer' => $answer, 'note' => $note, 'user_id' => $by->id, 'answered_at' => now()]);
+            foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
+                $this->find($check, $by, $asked, $found, $i);
+            }
+            $check->update(['revision' => $check->revision + 1]);
+            ActivityLog::write('check.answered', $check, $before, ['question' => $question, 'answer' => $answer]);
+
+            return $check;
+        });
+    }
+
+    public function close(Check $check, User $by, string $verdict, ?string $reason): Check
+    {
+        return DB::transaction(function () use ($check, $by, $verdict, $reason): Check {
+            $check = $this->locked($check);
+            $piece = $check->piece;
+            $state = Checks::verdict($check);
+            if (Checks::painted($piece, $by)) {
+                throw new Refusal('You painted on this model: somebody else closes its check.', '', 403);
+            }
+            if ($verdict === 'passed' && ! $state->passes) {
+                throw new Refusal("It does not pass: $state->words.", '/verdict', 409);
+            }
+            if ($verdict === 'rework' && $check->faults()->whereIn('severity', ['critical', 'major', 'minor'])->doesntExist()) {
+                throw new Refusal('There is no fault to send it back for.', '/verdict', 409);
+            }
+            if ($verdict === 'accepted') {
+                $this->mayAccept($check, $by, $reason);
+            }
+            $check->update(['verdict' => $verdict, 'reason' => $reason, 'closed_by' => $by->id, 'closed_at' => now(), 'revision' => $check->revision + 1]);
+            $piece->update(['stage' => $verdict === 'rework' ? 'rework' : 'passed', 'revision' => $piece->revision + 1]);
+            ActivityLog::write('check.closed', $check, null, ['piece' => $piece->code, 'verdict' => $verdict, 'reason' => $reason]);
+
+            return $check;
+        });
+    }
+
+    private function mayAccept(Check $check, User $by, ?string $reason): void
+    {
+        if (! $by->may_sign) {
+            throw new Refusal('Only people who may sign accept a piece as it is.', '/verdict', 403);
+        }
+        if (trim((string) $reason) === '') {
+            throw new Refusal('Say why it is accepted as it is.', '/reason');
+        }
+        if ($check->faults()->where('severity', 'critical')->exists()) {
+            throw new Refusal('A critical fault is never accepted.', '/verdict', 409);
+        }
+        if (Checks::verdict($check)->open !== []) {
+            throw new Refusal('Some mandatory questions have no answer yet.', '/verdict', 409);
+        }
+    }
+
+    /** @param  array{fault: string, area: string|null, spread: string, size_mm: float|null}  $found */
+    private function find(Check $check, User $by, Question $asked, array $found, int $i): void
+    {
+        if (! in_array($found['fault'], $asked->faults, true)) {
+            throw new Refusal("\"{$found['fault']}\" is not a fault this question asks for.", "/faults/$i/fault");
+        }
+        $plan = UnitPlans::plan($check->piece->unit);
+        if ($found['area'] !== null && ! in_array($found['area'], $asked->areas, true)) {
+            throw new Refusal("\"{$found['area']}\" is not an area this question is about.", "/faults/$i/area");
+        }
+        $kind = Faults::catalogue()->kind($found['fault']);
+        if ($found['area'] === null && $kind->where !== 'whole') {
+            throw new Refusal('Say on which area it is.', "/faults/$i/area");
+        }
+        $area = $found['area'] === null ? null : $plan->request->sculpt->area($found['area']);
+        $spread = Spread::from($found['spread']);
+        $judged = Judgement::of($kind, $plan->request->tier, $plan->request->sculpt, $area, $plan->request->method, $asked->severity, $spread, $found['size_mm']);
+        $varnished = $check->piece->logs()->where('technique', 'matt_varnish')->exists();
+        FaultRow::query()->create([
+            'check_id' => $check->id, 'question' => $asked->key, 'fault' => $kind->key, 'area' => $found['area'], 'spread' => $spread->value, 'size_mm' => $found['size_mm'],
+            'severity' => $judged->severity->value ?? 'note', 'why' => $judged->why, 'user_id' => $by->id,
+            'repair' => array_map(fn ($s) => ['technique' => $s->technique, 'area' => $s->area, 'minutes' => round($s->minutes, 2), 'why' => $s->why], (new Repair($plan))->of($kind, $area, $spread, $varnished)),
+        ]);
+    }
+
+    private function locked(Check $check): Check
+    {
+        $check = Check::query()->with(['piece.unit.order.version', 'piece.unit.order.scheme', 'piece.unit.sculpt'])->lockForUpdate()->findOrFail($check->id);
+        if ($check->closed_at !== null) {
+            throw new Refusal('This check is closed.', '', 409);
+        }
+
+        return $check;
+    }
+}

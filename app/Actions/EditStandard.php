@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\ClauseRow;
+use App\Models\StandardVersion;
+use App\Studio\ActivityLog;
+use App\Studio\Conflict;
+use App\Studio\Refusal;
+use App\Studio\Standards;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Format\FormatException;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use stdClass;
+
+/** Opens a draft, writes single clauses into it, and publishes it. */
+final class EditStandard
+{
+    /** The open draft, made from the last published version where there is none. */
+    public function open(): StandardVersion
+    {
+        return DB::transaction(function (): StandardVersion {
+            $draft = StandardVersion::query()->where('status', 'draft')->lockForUpdate()->first();
+            if ($draft !== null) {
+                return $draft;
+            }
+            $published = Standards::current();
+            $draft = StandardVersion::query()->create(['standard_id' => $published->standard_id, 'number' => $published->number + 1, 'status' => 'draft', 'frame' => '{}']);
+            Standards::keep($draft, Standards::document($published));
+            ActivityLog::write('standard.draft_opened', $draft, null, ['from' => $published->number]);
+
+            return $draft->refresh();
+        });
+    }
+
+    /**
+     * Writes a clause into the draft. Revision 0 says that the tier has no clause of its own there yet.
+     *
+     * @throws Conflict when somebody else has written that clause in the meantime
+     * @throws FormatException when the clause does not fit
+     */
+    public function write(string $tier, stdClass $clause, int $revision): ClauseRow
+    {
+        return DB::transaction(function () use ($tier, $clause, $revision): ClauseRow {
+            $draft = $this->locked();
+            $id = is_string($clause->id ?? null) ? $clause->id : '';
+            $row = ClauseRow::query()->where(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $id])->lockForUpdate()->first();
+            if (($row === null ? 0 : $row->revision) !== $revision) {
+                throw new Conflict($row === null ? 'Somebody else has taken this clause out in the meantime.' : 'Somebody else has changed this clause in the meantime.', [
+                    'revision' => $row->revision ?? 0, 'clause' => $row === null ? null : Json::decode($row->body), 'yours' => $clause,
+                ]);
+            }
+            $before = $row?->body;
+            $body = json_encode($clause, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+            if ($row === null) {
+                $row = ClauseRow::query()->create(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $id, 'body' => $body, 'changed_by' => Auth::id(),
+                    'position' => (int) ClauseRow::query()->where(['standard_version_id' => $draft->id, 'tier' => $tier])->max('position') + 1]);
+            } else {
+                $row->update(['body' => $body, 'revision' => $row->revision + 1, 'changed_by' => Auth::id()]);
+            }
+            $this->validate($draft);
+            $draft->increment('revision');
+            ActivityLog::write('clause.written', $row, $before, $body);
+
+            return $row->refresh();
+        });
+    }
+
+    /** Takes a tier's own clause out; what it extends holds again. */
+    public function remove(string $tier, string $clause, int $revision): void
+    {
+        DB::transaction(function () use ($tier, $clause, $revision): void {
+            $draft = $this->locked();
+            $row = ClauseRow::query()->where(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $clause])->lockForUpdate()->firstOrFail();
+            if ($row->revision !== $revision) {
+                throw new Conflict('Somebody else has changed this clause in the meantime.', ['revision' => $row->revision, 'clause' => Json::decode($row->body)]);
+            }
+            $row->delete();
+            $this->validate($draft);
+            $draft->increment('revision');
+            ActivityLog::write('clause.removed', $row, $row->body, null);
+        });
+    }
+
+    /** @throws Conflict when the draft is not the one that was looked at */
+    public function publish(int $revision, string $note): StandardVersion
+    {
+        return DB::transaction(function () use ($revision, $note): StandardVersion {
+            $draft = $this->locked();
+            if ($draft->revision !== $revision) {
+                throw new Conflict('The draft was changed after you looked at it: read what changes once more.', ['revision' => $draft->revision]);
+            }
+            $document = $this->validate($draft);
+            $text = Json::canonical($document);
+            $draft->update(['status' => 'published', 'document' => $text, 'sha256' => hash('sha256', $text), 'note' => $note, 'published_by' => Auth::id(), 'published_at' => now()]);
+            ActivityLog::write('standard.published', $draft, null, ['number' => $draft->number, 'sha256' => $draft->sha256, 'note' => $note]);
+
+            return $draft->refresh();
+        });
+    }
+
+    private function locked(): StandardVersion
+    {
+        return StandardVersion::query()->where('status', 'draft')->lockForUpdate()->first() ?? throw new Refusal('No draft is open.', '', 409);
+    }
+
+    private function validate(StandardVersion $draft): stdClass
+    {
+        $document = Standards::document($draft);
+        StandardFormat::read($document);
+
+        return $document;
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Formats\SchemaCheck;
+use App\Models\Order;
+use App\Models\Paint;
+use App\Models\Piece;
+use App\Models\Scheme;
+use App\Models\Sculpt;
+use App\Models\Standard;
+use App\Models\StandardVersion;
+use App\Models\Unit;
+use App\Studio\ActivityLog;
+use App\Studio\Standards;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Ordotype\Core\Format\FormatException;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Format\ShelfFormat;
+use Ordotype\Core\Format\StandardFormat;
+use stdClass;
+
+/** Takes a document in one of the open formats into the studio: all of it, or nothing. */
+final class ImportDocument
+{
+    private const SCHEMAS = ['ordotype/standard@1' => 'standard@1', 'ordotype/sculpt@1' => 'sculpt@1', 'ordotype/scheme@1' => 'scheme@1', 'ordotype/order@1' => 'order@1'];
+
+    /**
+     * @return string what was taken in, in words
+     *
+     * @throws FormatException naming every path that is wrong and why
+     */
+    public function text(string $text): string
+    {
+        if (str_starts_with($text, 'name,kind,hex,hiding,ml')) {
+            return DB::transaction(fn () => $this->shelf($text));
+        }
+
+        return $this->document(Json::decode($text));
+    }
+
+    /** @throws FormatException */
+    public function document(mixed $document): string
+    {
+        $format = $document instanceof stdClass ? $document->format ?? null : null;
+        if (! $document instanceof stdClass || ! is_string($format) || ! isset(self::SCHEMAS[$format])) {
+            throw FormatException::at('/format', 'must be one of '.implode(', ', array_keys(self::SCHEMAS)));
+        }
+        SchemaCheck::against(self::SCHEMAS[$format], $document);
+
+        return DB::transaction(fn () => match ($format) {
+            'ordotype/standard@1' => $this->standard($document),
+            'ordotype/sculpt@1' => $this->sculpt($document),
+            'ordotype/scheme@1' => $this->scheme($document),
+            default => $this->order($document),
+        });
+    }
+
+    private function standard(stdClass $document): string
+    {
+        $read = StandardFormat::read($document);
+        $standard = Standard::query()->first() ?? Standard::query()->create(['name' => $read->name]);
+        $draft = Standards::draft() ?? StandardVersion::query()->create([
+            'standard_id' => $standard->id, 'status' => 'draft', 'frame' => '{}',
+            'number' => (int) StandardVersion::query()->where('standard_id', $standard->id)->max('number') + 1,
+        ]);
+        $before = $draft->wasRecentlyCreated ? null : Json::canonical(Standards::document($draft));
+        Standards::keep($draft, $document);
+        $draft->increment('revision');
+        ActivityLog::write('standard.imported', $draft, $before, Json::canonical($document));
+
+        return "$read->name is the open draft, version $draft->number.";
+    }
+
+    private function sculpt(stdClass $document): string
+    {
+        $read = SculptFormat::read($document);
+        Sculpt::query()->updateOrCreate(['slug' => Str::slug($read->name)], ['name' => $read->name, 'role' => $read->role->value, 'size' => $read->size->value, 'document' => Json::encode($document)]);
+
+        return "$read->name, ".count($read->areas).' areas.';
+    }
+
+    private function scheme(stdClass $document): string
+    {
+        $read = SchemeFormat::read($document);
+        Scheme::query()->updateOrCreate(['slug' => Str::slug($read->name)], ['name' => $read->name, 'document' => Json::encode($document)]);
+
+        return "The scheme $read->name.";
+    }
+
+    private function shelf(string $text): string
+    {
+        $shelf = ShelfFormat::readCsv($text);
+        foreach ($shelf->paints as $paint) {
+            Paint::query()->updateOrCreate(['name' => $paint->name], ['kind' => $paint->kind, 'hex' => $paint->colour->hex(), 'hiding' => $paint->hiding->value, 'ml' => $paint->ml]);
+        }
+
+        return count($shelf->paints).' paints.';
+    }
+
+    private function order(stdClass $document): string
+    {
+        $version = Standards::published() ?? throw FormatException::at('', 'needs a published standard, and there is none yet');
+        $standard = Standards::core($version);
+        if (Order::query()->where('number', $document->number)->exists()) {
+            throw FormatException::at('/number', "the order $document->number is there already");
+        }
+        $scheme = $document->scheme === null ? null : Scheme::query()->where('slug', $document->scheme)->first() ?? throw FormatException::at('/scheme', "there is no scheme \"$document->scheme\"");
+        $order = Order::query()->create([
+            'number' => $document->number, 'client' => $document->client, 'title' => $document->title, 'brief' => $document->brief, 'status' => $document->status,
+            'due_on' => now()->addDays($document->due_in_days)->startOfDay(), 'standard_version_id' => $version->id, 'scheme_id' => $scheme?->id,
+            'method' => $document->method === null ? null : Json::encode((object) (['format' => 'ordotype/method@1'] + (array) $document->method)),
+        ]);
+        foreach ($document->units as $i => $unit) {
+            $sculpt = Sculpt::query()->where('slug', $unit->sculpt)->first() ?? throw FormatException::at("/units/$i/sculpt", "there is no figure \"$unit->sculpt\"");
+            if (! $standard->hasTier($unit->tier)) {
+                throw FormatException::at("/units/$i/tier", "the standard has no tier \"$unit->tier\"");
+            }
+            (new AddUnit)($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
+        }
+        ActivityLog::write('order.imported', $order, null, Json::canonical($document));
+
+        return "Order $order->number for $order->client, ".Unit::query()->where('order_id', $order->id)->count().' units, '
+            .Piece::query()->whereIn('unit_id', Unit::query()->where('order_id', $order->id)->select('id'))->count().' pieces.';
+    }
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Check;
+use App\Models\Piece;
+use App\Models\SignOff;
+use App\Models\User;
+use App\Studio\ActivityLog;
+use App\Studio\Checks;
+use App\Studio\Refusal;
+use App\Studio\UnitPlans;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Planning\Requirement;
+use Ordotype\Core\Planning\RequirementState;
+use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Record\Signing;
+
+/** Signs passed pieces off, and withdraws a sign-off: each a record in one chain that nobody can change later. */
+final class SignPieces
+{
+    /** @param  list<int>  $pieces all of one unit */
+    public function sign(array $pieces, User $by): SignOff
+    {
+        return DB::transaction(function () use ($pieces, $by): SignOff {
+            [$number, $previous] = $this->head();
+            $found = Piece::query()->with(['unit.order.version', 'unit.order.scheme', 'unit.sculpt', 'checks.answers.user', 'checks.faults', 'logs.user'])->whereIn('id', $pieces)->orderBy('number')->lockForUpdate()->get();
+            if ($found->isEmpty() || $found->count() !== count(array_unique($pieces))) {
+                throw new Refusal('One of the pieces does not exist.', '/pieces', 404);
+            }
+            if ($found->pluck('unit_id')->unique()->count() !== 1) {
+                throw new Refusal('The pieces are of more than one unit: sign each unit by itself.', '/pieces');
+            }
+            $rules = [];
+            foreach ($found as $piece) {
+                if ($piece->stage !== 'passed') {
+                    throw new Refusal("Model $piece->number ($piece->code) has not passed its check: it is ".str_replace('_', ' ', $piece->stage).'.', '/pieces', 409);
+                }
+                $rules[$piece->id] = $this->rule($piece, $by);
+            }
+
+            return $this->append($number, 'sign_off', $previous, $this->body($found, $rules, $by), $found, $by, 'signed');
+        });
+    }
+
+    public function withdraw(SignOff $signOff, User $by, string $reason): SignOff
+    {
+        return DB::transaction(function () use ($signOff, $by, $reason): SignOff {
+            [$number, $previous] = $this->head();
+            $pieces = Piece::query()->whereIn('id', $signOff->pieces()->pluck('pieces.id'))->orderBy('number')->lockForUpdate()->get();
+            if ($signOff->kind !== 'sign_off') {
+                throw new Refusal('A withdrawal cannot be withdrawn: check and sign the pieces again.', '', 409);
+            }
+            foreach ($pieces as $piece) {
+                $latest = SignOff::query()->whereHas('pieces', fn ($q) => $q->where('pieces.id', $piece->id))->orderByDesc('number')->first();
+                if ($latest?->id !== $signOff->id) {
+                    throw new Refusal("Sign-off $signOff->number does not hold any more.", '', 409);
+                }
+            }
+            $body = ['kind' => 'withdrawal', 'of' => ['number' => $signOff->number, 'hash' => $signOff->hash], 'reason' => $reason,
+                'by' => ['id' => $by->id, 'name' => $by->name], 'pieces' => $pieces->map(fn (Piece $p) => ['code' => $p->code, 'number' => $p->number])->values()->all()];
+
+            return $this->append($number, 'withdrawal', $previous, $body, $pieces, $by, 'offered');
+        });
+    }
+
+    /** @return array{int, string} the next number and the hash it follows on, with the head locked */
+    private function head(): array
+    {
+        DB::table('chain_heads')->where('id', 1)->lockForUpdate()->first();
+        $last = SignOff::query()->orderByDesc('number')->first();
+
+        return [($last->number ?? 0) + 1, $last->hash ?? Chain::START];
+    }
+
+    private function rule(Piece $piece, User $by): string
+    {
+        $mandatory = [];
+        foreach ($piece->checks as $check) {
+            $keys = array_column(array_filter($check->questions, fn (array $q) => $q['mandatory'] === true), 'key');
+            foreach ($check->answers->whereIn('question', $keys) as $answer) {
+                $mandatory[] = $answer->user_id;
+            }
+        }
+        $maySign = array_values(User::query()->where('may_sign', true)->pluck('id')->map(fn ($id) => (int) $id)->all());
+        $signing = Signing::by($by->id, $maySign, Checks::painters($piece), array_values(array_unique($mandatory)), User::query()->count());
+
+        return $signing->allowed ? $signing->words : throw new Refusal("Model $piece->number: $signing->words", '/pieces', 403);
+    }
+
+    /**
+     * @param  Collection<int, Piece>  $pieces
+     * @param  array<int, string>  $rules
+     * @return array<string, mixed>
+     */
+    private function body(Collection $pieces, array $rules, User $by): array
+    {
+        $unit = $pieces->first()->unit ?? throw new Refusal('There is nothing to sign.', '/pieces');
+        $version = $unit->order->version;
+        $plan = UnitPlans::plan($unit);
+
+        return [
+            'kind' => 'sign_off',
+            'standard' => ['name' => $plan->request->standard->name, 'version' => $version->number, 'sha256' => $version->sha256],
+            'tier' => ['key' => $unit->tier, 'name' => $plan->request->tier->name],
+            'order' => ['number' => $unit->order->number, 'client' => $unit->order->client, 'title' => $unit->order->title],
+            'sculpt' => $unit->sculpt->name,
+            'by' => ['id' => $by->id, 'name' => $by->name],
+            'requirements' => array_map(fn (RequirementState $s) => self::requirement($s->requirement), $plan->requirements),
+            'pieces' => $pieces->map(fn (Piece $p) => [
+                'code' => $p->code, 'number' => $p->number, 'rule' => $rules[$p->id],
+                'painters' => $p->logs->whereIn('family', Checks::OWN_WORK)->whereNull('skipped')->map(fn ($l) => $l->user->name)->unique()->sort()->values()->all(),
+                'checks' => $p->checks->sortBy('round')->map(self::check(...))->values()->all(),
+            ])->values()->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function requirement(Requirement $r): array
+    {
+        return ['area' => $r->area, 'kind' => $r->kind->value, 'subject' => $r->subject(), 'extent' => $r->extent->word(), 'passes' => $r->passes,
+            'min' => $r->min === null ? null : (string) $r->min, 'max' => $r->max === null ? null : (string) $r->max, 'clauses' => $r->clauses];
+    }
+
+    /** @return array<string, mixed> */
+    private static function check(Check $check): array
+    {
+        $texts = array_column($check->questions, 'text', 'key');
+
+        return [
+            'round' => $check->round, 'verdict' => $check->verdict, 'reason' => $check->reason, 'closed_at' => $check->closed_at?->utc()->format('Y-m-d\TH:i:s.v\Z'),
+            'answers' => $check->answers->map(fn ($a) => ['question' => $texts[$a->question] ?? $a->question, 'key' => $a->question, 'answer' => $a->answer, 'note' => $a->note, 'by' => $a->user->name])->values()->all(),
+            'faults' => $check->faults->map(fn ($f) => ['fault' => $f->fault, 'area' => $f->area, 'spread' => $f->spread, 'size_mm' => $f->size_mm, 'severity' => $f->severity, 'why' => $f->why])->values()->all(),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @param  Collection<int, Piece>  $pieces
+     */
+    private function append(int $number, string $kind, string $previous, array $body, Collection $pieces, User $by, string $stage): SignOff
+    {
+        $now = now();
+        $link = Chain::link($previous, ['format' => 'ordotype/certificate@1', 'number' => $number, 'signed_at' => $now->utc()->format('Y-m-d\TH:i:s.v\Z')] + $body);
+        $signOff = SignOff::query()->create(['number' => $number, 'kind' => $kind, 'previous' => $previous, 'hash' => $link['hash'], 'record' => $link['record'], 'user_id' => $by->id, 'signed_at' => $now]);
+        $signOff->pieces()->attach($pieces->pluck('id')->all());
+        foreach ($pieces as $piece) {
+            $piece->update(['stage' => $stage, 'revision' => $piece->revision + 1]);
+        }
+        ActivityLog::write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link['hash']]);
+
+        return $signOff;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Actions\ImportDocument;
+use App\Formats\DocumentFile;
+
+final class ImportCommand extends CoreCommand
+{
+    protected $signature = 'ordotype:import {file : a document in an open format, or a CSV of paints}';
+
+    protected $description = 'Take a standard, figure, scheme, order or shelf into the studio: all of it, or nothing';
+
+    protected function work(): int
+    {
+        $path = $this->argument('file');
+        $this->line((new ImportDocument)->text(DocumentFile::text(is_string($path) ? $path : '')));
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Models\SignOff;
+use InvalidArgumentException;
+use Ordotype\Core\Record\Chain;
+
+final class VerifyCommand extends CoreCommand
+{
+    protected $signature = 'ordotype:verify {--head= : hash the last record must have, as on a certificate}';
+
+    protected $description = 'Go through the chain of sign-offs and name the first broken link';
+
+    protected function work(): int
+    {
+        $head = $this->file('head');
+        if ($head !== null && preg_match('/^[0-9a-f]{64}$/D', $head) !== 1) {
+            throw new InvalidArgumentException('--head must be a SHA-256: 64 digits and letters a to f.');
+        }
+        $links = (function () {
+            foreach (SignOff::query()->orderBy('number')->cursor() as $record) {
+                yield ['number' => $record->number, 'previous' => $record->previous, 'hash' => $record->hash, 'record' => $record->record];
+            }
+        })();
+        $broken = Chain::broken($links, $head);
+        if ($broken !== null) {
+            $this->error('Broken'.($broken['number'] === null ? '' : " at record {$broken['number']}").": {$broken['reason']}.");
+
+            return self::FAILURE;
+        }
+        $count = SignOff::query()->count();
+        $this->line($count === 0 ? 'The chain is empty.' : "$count records, all whole. Head: ".SignOff::query()->orderByDesc('number')->value('hash'));
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Actions\CheckPiece;
+use App\Actions\EditStandard;
+use App\Actions\ImportDocument;
+use App\Actions\PlanUnit;
+use App\Actions\SignPieces;
+use App\Actions\WorkOnPieces;
+use App\Models\Check;
+use App\Models\Order;
+use App\Models\Piece;
+use App\Models\Unit;
+use App\Models\User;
+use App\Studio\BenchWork;
+use App\Studio\Checks;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Loads the demo studio: its documents through the import a user has, and its history through the same actions the
+ * screens call, so that nothing in it could not have happened.
+ */
+final class DemoStudio
+{
+    public function load(): void
+    {
+        DB::transaction(function (): void {
+            foreach (DemoPeople::all() as $person) {
+                User::query()->create($person + ['password' => DemoPeople::PASSWORD]);
+            }
+            $this->as('lead');
+            $import = new ImportDocument;
+            foreach (['shelf.csv', 'standards/five-rungs.json', 'sculpts/*.json', 'schemes/*.json'] as $pattern) {
+                foreach (glob(database_path("demo/$pattern")) ?: [] as $file) {
+                    $import->text((string) file_get_contents($file));
+                }
+            }
+            $edit = new EditStandard;
+            $edit->publish($edit->open()->refresh()->revision, 'The five rungs, as we paint them.');
+            foreach (glob(database_path('demo/orders/*.json')) ?: [] as $file) {
+                $import->text((string) file_get_contents($file));
+            }
+            $this->onTheBench();
+            $this->inCheck();
+            $this->signed();
+            $this->late();
+            Auth::logout();
+        });
+    }
+
+    /** Pieces at every stage of being painted. */
+    private function onTheBench(): void
+    {
+        $unit = $this->release('26-038');
+        $passes = BenchWork::plan($unit)->passes;
+        foreach ($unit->pieces as $piece) {
+            $this->as($piece->number % 2 === 0 ? 'odo' : 'pim');
+            $this->paint($piece, max(0, (int) round(count($passes) * (1 - $piece->number / 10))));
+        }
+    }
+
+    /** Six finished pieces: one half checked, one sent back, one passed, the rest waiting. */
+    private function inCheck(): void
+    {
+        $unit = $this->release('26-033');
+        foreach ($unit->pieces as $piece) {
+            $this->finish($piece, 'painter');
+        }
+        [$first, $second, $third] = $unit->pieces->take(3)->values()->all();
+        $this->pass($first);
+
+        $this->as('lead');
+        $check = (new CheckPiece)->open($second, $this->person('lead'));
+        $this->answerAll($check, [$this->asked($check, 'tide_mark') => ['fault' => 'tide_mark', 'area' => 'coat', 'spread' => 'patch', 'size_mm' => null]]);
+        (new CheckPiece)->close($check, $this->person('lead'), 'rework', null);
+
+        $check = (new CheckPiece)->open($third, $this->person('lead'));
+        foreach (array_slice($check->questions, 0, 9) as $question) {
+            (new CheckPiece)->answer($check, $this->person('lead'), $question['key'], 'yes', null, []);
+        }
+    }
+
+    private function signed(): void
+    {
+        $unit = $this->release('26-029');
+        foreach ($unit->pieces as $piece) {
+            $this->finish($piece, 'painter');
+            $this->pass($piece);
+        }
+        (new SignPieces)->sign(array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()), $this->person('lead'));
+        $unit->order->update(['status' => 'done']);
+    }
+
+    private function late(): void
+    {
+        $unit = $this->release('26-030');
+        foreach ($unit->pieces->take(5) as $piece) {
+            $this->as('odo');
+            $this->paint($piece, 6);
+        }
+    }
+
+    private function release(string $order): Unit
+    {
+        $this->as('lead');
+        $unit = Order::query()->where('number', $order)->firstOrFail()->units()->orderBy('id')->firstOrFail();
+        (new PlanUnit)->release($unit, $unit->revision);
+
+        return Unit::query()->with(['order.version', 'pieces' => fn ($q) => $q->orderBy('number')])->findOrFail($unit->id);
+    }
+
+    /** Marks the first passes of the plan done on a piece. */
+    private function paint(Piece $piece, int $passes): void
+    {
+        $plan = BenchWork::plan($piece->unit()->firstOrFail());
+        $steps = [];
+        foreach (array_slice($plan->passes, 0, $passes) as $pass) {
+            foreach ($pass->steps as $no) {
+                $steps[] = BenchWork::key($plan->steps[$no - 1]);
+            }
+        }
+        if ($steps !== []) {
+            (new WorkOnPieces)->mark([$piece->id], $steps);
+        }
+    }
+
+    private function finish(Piece $piece, string $who): void
+    {
+        $this->as($who);
+        $this->paint($piece, PHP_INT_MAX);
+        (new WorkOnPieces)->offer($piece);
+    }
+
+    private function pass(Piece $piece): void
+    {
+        $this->as('lead');
+        $check = (new CheckPiece)->open($piece, $this->person('lead'));
+        $this->answerAll($check, []);
+        (new CheckPiece)->close($check, $this->person('lead'), 'passed', null);
+    }
+
+    /** @param array<string, array{fault: string, area: string|null, spread: string, size_mm: float|null}> $faults by question; the rest is fine */
+    private function answerAll(Check $check, array $faults): void
+    {
+        foreach (Checks::questions($check) as $question) {
+            $fault = $faults[$question->key] ?? null;
+            (new CheckPiece)->answer($check, $this->person('lead'), $question->key, $fault === null ? 'yes' : 'fault', null, $fault === null ? [] : [$fault]);
+        }
+    }
+
+    private function asked(Check $check, string $fault): string
+    {
+        foreach (Checks::questions($check) as $question) {
+            if ($question->clauses === [] && in_array($fault, $question->faults, true)) {
+                return $question->key;
+            }
+        }
+
+        return 'final_look';
+    }
+
+    private function as(string $who): void
+    {
+        Auth::setUser($this->person($who));
+    }
+
+    private function person(string $who): User
+    {
+        return User::query()->where('email', 'like', "$who@%")->firstOrFail();
+    }
+}

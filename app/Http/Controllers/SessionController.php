@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Demo\DemoPeople;
+use App\Models\User;
+use App\Policies\Rights;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
+
+final class SessionController
+{
+    public function show(): JsonResponse
+    {
+        $user = Auth::user();
+        $demo = User::query()->whereIn('email', array_column(DemoPeople::all(), 'email'))->pluck('email')->all();
+
+        return new JsonResponse([
+            'person' => $user instanceof User ? self::person($user) : null,
+            'demo' => array_values(array_map(fn (array $p) => ['name' => $p['name'], 'email' => $p['email'], 'role' => $p['role'], 'may_sign' => $p['may_sign'], 'password' => DemoPeople::PASSWORD],
+                array_filter(DemoPeople::all(), fn (array $p) => in_array($p['email'], $demo, true)))),
+        ]);
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:500']]);
+        if (! Auth::attempt($given)) {
+            throw ValidationException::withMessages(['email' => 'This address and password do not belong together.']);
+        }
+        $request->session()->regenerate();
+
+        return $this->show();
+    }
+
+    public function destroy(Request $request): JsonResponse
+    {
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new JsonResponse(null, 204);
+    }
+
+    /** @return array<string, mixed> */
+    private static function person(User $user): array
+    {
+        return ['id' => $user->id, 'name' => $user->name, 'role' => $user->role->value, 'may_sign' => $user->may_sign, 'can' => Rights::of($user), 'sees_money' => Rights::seesMoney($user)];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A paint on the shelf.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $kind
+ * @property string $hex
+ * @property string $hiding
+ * @property string $ml
+ */
+final class Paint extends Model
+{
+    protected $guarded = [];
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+}

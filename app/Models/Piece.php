@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * One physical model.
+ *
+ * @property int $id
+ * @property int $unit_id
+ * @property int $number
+ * @property string $code
+ * @property string $stage
+ * @property int $revision
+ * @property-read Unit $unit
+ * @property-read Collection<int, StepLog> $logs
+ * @property-read Collection<int, Check> $checks
+ */
+final class Piece extends Model
+{
+    protected $guarded = [];
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** @return BelongsTo<Unit, $this> */
+    public function unit(): BelongsTo
+    {
+        return $this->belongsTo(Unit::class);
+    }
+
+    /** @return HasMany<StepLog, $this> */
+    public function logs(): HasMany
+    {
+        return $this->hasMany(StepLog::class);
+    }
+
+    /** @return HasMany<Check, $this> */
+    public function checks(): HasMany
+    {
+        return $this->hasMany(Check::class);
+    }
+}

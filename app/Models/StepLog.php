@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A step done on a piece, by whom and when; or left out, and why.
+ *
+ * @property int $id
+ * @property int $piece_id
+ * @property string $step
+ * @property string $technique
+ * @property string $family
+ * @property string|null $area
+ * @property string $minutes
+ * @property string|null $skipped
+ * @property int $user_id
+ * @property \Illuminate\Support\Carbon $done_at
+ * @property-read User $user
+ */
+final class StepLog extends Model
+{
+    protected $table = 'step_logs';
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** @var array<string, string> */
+    protected $casts = ['done_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

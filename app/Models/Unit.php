@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A number of pieces of one sculpt at one tier.
+ *
+ * @property int $id
+ * @property int $order_id
+ * @property int $sculpt_id
+ * @property string $tier
+ * @property string|null $label
+ * @property array<string, list<array{technique: string, passes: int, extent: string}>>|null $edits
+ * @property string|null $plan
+ * @property \Illuminate\Support\Carbon|null $released_at
+ * @property int|null $released_by
+ * @property int $revision
+ * @property-read Order $order
+ * @property-read Sculpt $sculpt
+ * @property-read Collection<int, Piece> $pieces
+ * @property-read Collection<int, AmendmentRow> $amendments
+ */
+final class Unit extends Model
+{
+    protected $guarded = [];
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** @var array<string, string> */
+    protected $casts = ['edits' => 'array', 'released_at' => 'datetime'];
+
+    /** @return BelongsTo<Order, $this> */
+    public function order(): BelongsTo
+    {
+        return $this->belongsTo(Order::class);
+    }
+
+    /** @return BelongsTo<Sculpt, $this> */
+    public function sculpt(): BelongsTo
+    {
+        return $this->belongsTo(Sculpt::class);
+    }
+
+    /** @return HasMany<Piece, $this> */
+    public function pieces(): HasMany
+    {
+        return $this->hasMany(Piece::class);
+    }
+
+    /** @return HasMany<AmendmentRow, $this> */
+    public function amendments(): HasMany
+    {
+        return $this->hasMany(AmendmentRow::class);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Role;
+use App\Models\User;
+
+/** Who may do what. A lead may do all; only people with `may_sign` concede and sign. */
+final class Rights
+{
+    /** @var array<string, list<string>> ability to the roles that have it */
+    public const ABILITIES = [
+        'standard.read' => ['lead', 'desk'],
+        'standard.edit' => ['lead'],
+        'orders.read' => ['lead', 'desk'],
+        'orders.edit' => ['lead', 'desk'],
+        'plan.read' => ['lead', 'desk', 'painter'],
+        'plan.edit' => ['lead'],
+        'bench.use' => ['lead', 'painter'],
+        'check.read' => ['lead', 'desk', 'painter'],
+        'check.answer' => ['lead', 'painter'],
+        'sign' => ['lead', 'desk', 'painter'],
+        'certificate.read' => ['lead', 'desk', 'painter'],
+    ];
+
+    /** Abilities that also need the lead to have given the right to sign. */
+    private const SIGNERS_ONLY = ['sign'];
+
+    public static function has(User $user, string $ability): bool
+    {
+        return in_array($user->role->value, self::ABILITIES[$ability] ?? [], true)
+            && (! in_array($ability, self::SIGNERS_ONLY, true) || $user->may_sign);
+    }
+
+    public static function seesMoney(User $user): bool
+    {
+        return $user->role !== Role::Painter;
+    }
+
+    /** @return list<string> */
+    public static function of(User $user): array
+    {
+        return array_values(array_filter(array_keys(self::ABILITIES), fn (string $a) => self::has($user, $a)));
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\User;
+use App\Policies\Rights;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        Model::preventLazyLoading(! $this->app->isProduction());
+        foreach (array_keys(Rights::ABILITIES) as $ability) {
+            Gate::define($ability, fn (User $user) => Rights::has($user, $ability));
+        }
+        RateLimiter::for('sign-in', fn (Request $request) => [
+            Limit::perMinute(10)->by('email:'.mb_strtolower((string) $request->string('email'))),
+            Limit::perMinute(40)->by('ip:'.$request->ip()),
+        ]);
+    }
+}

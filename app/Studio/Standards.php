@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studio;
+
+use App\Models\ClauseRow;
+use App\Models\StandardVersion;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Standard\Standard;
+use stdClass;
+
+/** Turns versions as they are kept (a frame, and a row for each clause) into documents and core standards, and back. */
+final class Standards
+{
+    /** @var array<string, Standard> by version and revision: one request reads the same version many times */
+    private static array $read = [];
+
+    public static function published(): ?StandardVersion
+    {
+        return StandardVersion::query()->where('status', 'published')->orderByDesc('number')->first();
+    }
+
+    public static function draft(): ?StandardVersion
+    {
+        return StandardVersion::query()->where('status', 'draft')->first();
+    }
+
+    /** @throws ModelNotFoundException<StandardVersion> when nothing is published yet */
+    public static function current(): StandardVersion
+    {
+        return self::published() ?? throw (new ModelNotFoundException)->setModel(StandardVersion::class);
+    }
+
+    public static function core(StandardVersion $version): Standard
+    {
+        if ($version->status === 'published') {
+            return self::$read["$version->id $version->sha256"] ??= StandardFormat::read(Json::decode((string) $version->document));
+        }
+
+        return StandardFormat::read(self::document($version));
+    }
+
+    /** The version as `ordotype/standard@1`. */
+    public static function document(StandardVersion $version): stdClass
+    {
+        $document = Json::decode($version->document ?? $version->frame);
+        assert($document instanceof stdClass);
+        if ($version->document !== null) {
+            return $document;
+        }
+        $byTier = $version->clauses()->orderBy('position')->orderBy('id')->get()->groupBy('tier');
+        foreach ($document->tiers as $tier) {
+            $rows = $byTier->get($tier->key);
+            $tier->clauses = $rows === null ? [] : $rows->map(fn (ClauseRow $row) => Json::decode($row->body))->values()->all();
+        }
+
+        return $document;
+    }
+
+    /** Keeps a document as the frame and clause rows of a draft. */
+    public static function keep(StandardVersion $draft, stdClass $document): void
+    {
+        $draft->clauses()->delete();
+        $rows = [];
+        foreach ($document->tiers as $tier) {
+            foreach ($tier->clauses as $position => $clause) {
+                $rows[] = ['standard_version_id' => $draft->id, 'tier' => $tier->key, 'clause' => $clause->id, 'position' => $position, 'body' => json_encode($clause, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), 'created_at' => now(), 'updated_at' => now()];
+            }
+        }
+        foreach (array_chunk($rows, 200) as $some) {
+            ClauseRow::query()->insert($some);
+        }
+        $frame = Json::decode(Json::encode($document));
+        assert($frame instanceof stdClass);
+        foreach ($frame->tiers as $tier) {
+            $tier->clauses = [];
+        }
+        $draft->update(['frame' => Json::encode($frame)]);
+    }
+}

@@ -1,1 +1,0 @@
-<!doctype html><title>Ordotype</title>
