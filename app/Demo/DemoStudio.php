@@ -143,7 +143,7 @@ final class DemoStudio
         (new CheckPiece)->close($check, $this->person('lead'), 'passed', null);
     }
 
-    /** @param array<string, array{fault: string, area: string|null, spread: string, size_mm: float|null}> $faults by question; the rest is fine */
+    /** @param  array<string, array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults by question; the rest is fine */
     private function answerAll(Check $check, array $faults): void
     {
         foreach (Checks::questions($check) as $question) {

@@ -93,12 +93,14 @@ final class OrderController
     /** @return array<string, mixed> */
     private static function brief(Order $order): array
     {
+        $standard = Standards::core($order->version);
+
         return [
             'id' => $order->id, 'number' => $order->number, 'client' => $order->client, 'title' => $order->title, 'status' => $order->status,
             'due_on' => $order->due_on?->format('Y-m-d'), 'late' => $order->due_on !== null && $order->due_on->isPast() && ! in_array($order->status, ['done', 'delivered', 'closed', 'cancelled'], true),
             'standard_version' => $order->version->number,
             'units' => $order->units->map(fn (Unit $u) => [
-                'id' => $u->id, 'sculpt' => $u->sculpt->name, 'tier' => $u->tier, 'label' => $u->label, 'released' => $u->released_at !== null,
+                'id' => $u->id, 'sculpt' => $u->sculpt->name, 'tier' => $u->tier, 'tier_name' => $standard->hasTier($u->tier) ? $standard->tier($u->tier)->name : $u->tier, 'label' => $u->label, 'released' => $u->released_at !== null,
                 'pieces' => $u->pieces->map(fn (Piece $p) => ['id' => $p->id, 'number' => $p->number, 'code' => $p->code, 'stage' => $p->stage])->values()->all(),
             ])->values()->all(),
         ];

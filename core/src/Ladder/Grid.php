@@ -78,8 +78,8 @@ final readonly class Grid
     public function words(Clause $clause): string
     {
         return match (true) {
-            $clause instanceof StepsClause => $clause->max === null ? "$clause->min or more" : "$clause->min–$clause->max",
-            $clause instanceof SprayedColoursClause => $clause->min === $clause->max ? (string) $clause->min : "$clause->min–$clause->max",
+            $clause instanceof StepsClause => $clause->max === null ? "$clause->min or more" : "{$clause->min}–{$clause->max}",
+            $clause instanceof SprayedColoursClause => $clause->min === $clause->max ? (string) $clause->min : "{$clause->min}–{$clause->max}",
             $clause instanceof EffectClause => self::where($clause),
             $clause instanceof TechniqueClause => match ($clause->status) {
                 TechniqueStatus::Required => self::where($clause),

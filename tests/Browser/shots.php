@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+// Takes the pictures in docs/screenshots from the running demo. Called by ./ordotype shots with the address.
+
+use Tests\Support\Chrome;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+$folder = $argv[2] ?? dirname(__DIR__, 2).'/docs/screenshots';
+@mkdir($folder, 0775, true);
+$chrome = new Chrome($argv[1] ?? 'http://127.0.0.1:8480');
+$find = function (string $api, callable $pick) use ($chrome): mixed {
+    $data = $chrome->page->executeAsyncScript('const done = arguments[1]; fetch("/api/v1/" + arguments[0], {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)', [$api]);
+
+    return $pick($data['data']);
+};
+$order = fn (string $number): mixed => $find('orders', fn (array $orders) => current(array_filter($orders, fn ($o) => $o['number'] === $number)));
+try {
+    $chrome->open('/');
+    $chrome->dark(false);
+    $chrome->open('/');
+    $chrome->text('Demo studio', '*');
+    $chrome->shot("$folder/sign-in.png");
+    $chrome->signIn('Runa Wick');
+    $chrome->waitFor('Does the ladder hold?');
+    $chrome->css('#cell-14-4')->click();
+    $chrome->waitFor('minutes allowed');
+    $chrome->shot("$folder/standard.png");
+    $chrome->open('/orders');
+    $chrome->waitFor('Mudlarks for the flats');
+    $chrome->shot("$folder/orders.png");
+    $fresh = $order('26-041');
+    $chrome->open("/orders/{$fresh['id']}");
+    $chrome->waitFor('Add a unit');
+    $chrome->shot("$folder/order.png");
+    $chrome->open("/units/{$fresh['units'][1]['id']}/plan");
+    $chrome->waitFor('a model');
+    $chrome->page->executeScript("document.querySelectorAll('.strips .step:not([style])')[1].click()");
+    $chrome->waitFor('Why is this here?');
+    $chrome->shot("$folder/plan.png");
+    $chrome->open('/bench');
+    $chrome->waitFor('Work on this batch');
+    $chrome->shot("$folder/bench.png");
+    $chrome->open('/bench/'.$order('26-038')['units'][0]['id']);
+    $chrome->waitFor('All done');
+    $chrome->shot("$folder/batch.png");
+    $chrome->open('/check');
+    $chrome->waitFor('Signed off');
+    $chrome->shot("$folder/checks.png");
+    $chrome->press('Go on with model', true);
+    $chrome->waitFor('So far');
+    $chrome->shot("$folder/check.png");
+    $chrome->dark(true);
+    $chrome->page->navigate()->refresh();
+    $chrome->waitFor('So far');
+    $chrome->shot("$folder/check-dark.png");
+    $chrome->open('/standard');
+    $chrome->waitFor('Does the ladder hold?');
+    $chrome->shot("$folder/standard-dark.png");
+    $chrome->dark(false);
+    $chrome->open('/certificates/1');
+    $chrome->waitFor('of the chain');
+    $chrome->shot("$folder/certificate.png");
+} finally {
+    $chrome->close();
+}

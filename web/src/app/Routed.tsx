@@ -1,0 +1,57 @@
+import { lazy, Suspense } from 'react';
+import { Navigate, Outlet, Route, Routes, useLocation } from 'react-router';
+import { SignIn } from '../features/session/SignIn';
+import { Empty, Failed, Loading } from '../ui/states';
+import { Frame } from './Frame';
+import { can, startOf, useSession } from './session';
+
+const StandardPage = lazy(() => import('../features/standard/StandardPage'));
+const OrdersPage = lazy(() => import('../features/orders/OrdersPage'));
+const OrderPage = lazy(() => import('../features/orders/OrderPage'));
+const PlanPage = lazy(() => import('../features/plan/PlanPage'));
+const BenchPage = lazy(() => import('../features/bench/BenchPage'));
+const BatchPage = lazy(() => import('../features/bench/BatchPage'));
+const ChecksPage = lazy(() => import('../features/check/ChecksPage'));
+const CheckPage = lazy(() => import('../features/check/CheckPage'));
+const CertificatePage = lazy(() => import('../features/certificate/CertificatePage'));
+
+function SignedIn() {
+    const session = useSession();
+    const place = useLocation();
+    if (session.isPending) return <Loading what="the studio" />;
+    if (session.isError) return <Failed error={session.error} again={() => void session.refetch()} />;
+    if (!session.data.person) return <SignIn demo={session.data.demo} />;
+    if (place.pathname === '/') return <Navigate to={startOf(session.data.person)} replace />;
+    return <Frame><Suspense fallback={<Loading what="the page" />}><Outlet /></Suspense></Frame>;
+}
+
+function Needs({ ability }: { ability: string }) {
+    const person = useSession().data?.person ?? null;
+    return can(person, ability) ? <Outlet /> : <Empty title="Not for your role"><p>Ask the lead painter if you need this page.</p></Empty>;
+}
+
+export function Routed() {
+    return (
+        <Routes>
+            <Route element={<SignedIn />}>
+                <Route index element={null} />
+                <Route element={<Needs ability="standard.read" />}><Route path="standard" element={<StandardPage />} /></Route>
+                <Route element={<Needs ability="orders.read" />}>
+                    <Route path="orders" element={<OrdersPage />} />
+                    <Route path="orders/:id" element={<OrderPage />} />
+                </Route>
+                <Route element={<Needs ability="plan.read" />}><Route path="units/:id/plan" element={<PlanPage />} /></Route>
+                <Route element={<Needs ability="bench.use" />}>
+                    <Route path="bench" element={<BenchPage />} />
+                    <Route path="bench/:id" element={<BatchPage />} />
+                </Route>
+                <Route element={<Needs ability="check.read" />}>
+                    <Route path="check" element={<ChecksPage />} />
+                    <Route path="check/:id" element={<CheckPage />} />
+                </Route>
+                <Route element={<Needs ability="certificate.read" />}><Route path="certificates/:number" element={<CertificatePage />} /></Route>
+                <Route path="*" element={<Empty title="Nothing here"><p>This address leads nowhere. Pick a page on the left.</p></Empty>} />
+            </Route>
+        </Routes>
+    );
+}

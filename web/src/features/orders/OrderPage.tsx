@@ -1,0 +1,66 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type FormEvent, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, saysWhy } from '../../api/client';
+import type { Order } from '../../api/types';
+import { Top } from '../../app/Frame';
+import { can, usePerson } from '../../app/session';
+import { minutes, StageStrip, TierMark } from '../../ui/marks';
+import { Empty, Failed, Loading } from '../../ui/states';
+import { due } from './OrdersPage';
+
+export default function OrderPage() {
+    const { id } = useParams();
+    const person = usePerson();
+    const query = useQuery({ queryKey: ['order', id], queryFn: () => api.get<Order>(`orders/${id ?? ''}`) });
+    if (query.isPending) return <Loading what="the order" />;
+    if (query.isError) return <Failed error={query.error} again={() => void query.refetch()} />;
+    const order = query.data;
+    return (
+        <>
+            <Top><Link to="/orders" className="soft">Orders</Link><h1>{order.title}</h1><span className="pill">{order.number} · {order.client}</span><span className="pill">{order.status.replace('_', ' ')}</span><span className="room" />{due(order)}</Top>
+            <div className="page" style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 300px', gap: 16, alignItems: 'start' }}>
+                <div style={{ display: 'grid', gap: 14 }}>
+                    {order.units.length === 0 && <div className="card"><Empty title="No units yet"><p>A unit is a number of models of one figure at one tier. Add the first one on the right.</p></Empty></div>}
+                    {order.units.map((u) => {
+                        const tier = order.tiers.find((t) => t.key === u.tier);
+                        const plan = order.unit_plans.find((p) => p.unit === u.id);
+                        return (
+                            <section key={u.id} className="card pad" aria-label={`${u.pieces.length} × ${u.sculpt}`}>
+                                <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
+                                    {tier && <TierMark order={tier.order} status={tier.status} />}
+                                    <div style={{ flex: 1 }}><h2>{u.pieces.length} × {u.sculpt}{u.label ? `, ${u.label}` : ''}</h2><span className="soft">{tier?.name} · standard v{order.standard_version} · {u.released ? 'on the bench' : 'not released yet'}</span></div>
+                                    <Link className={`btn ${u.released ? '' : 'main'}`} to={`/units/${u.id}/plan`}>{u.released ? 'Plan' : 'Plan and release'}</Link>
+                                </div>
+                                <div style={{ margin: '12px 0' }}><StageStrip pieces={u.pieces} /></div>
+                                {plan && <p className="small num" style={{ margin: 0 }}><b>{minutes(plan.minutes)}</b> a model, <b>{minutes(plan.minutes * u.pieces.length + plan.setup)}</b> the unit with setting up · {minutes(plan.spent)} spent{plan.price && <> · {order.currency} {plan.price.low}{plan.price.high ? `–${plan.price.high}` : ' and up'} each</>}{plan.conflicts > 0 && <span style={{ color: 'var(--fault)' }}> · {plan.conflicts} conflicts</span>}</p>}
+                            </section>
+                        );
+                    })}
+                </div>
+                <div style={{ display: 'grid', gap: 14 }}>
+                    <section className="card pad"><div className="eyebrow">Brief</div><p style={{ margin: '6px 0' }}>{order.brief ?? 'Nothing was written down.'}</p><p className="small soft" style={{ margin: 0 }}>Scheme: {order.scheme ?? 'none yet'}{order.method && <><br />Method: {Object.entries(order.method).filter(([k]) => k !== 'format').map(([k, v]) => `${k.replaceAll('_', ' ')} ${String(v).replaceAll('_', ' ')}`).join(', ')}</>}</p></section>
+                    {can(person, 'orders.edit') && <AddUnit order={order} />}
+                </div>
+            </div>
+        </>
+    );
+}
+
+function AddUnit({ order }: { order: Order }) {
+    const queries = useQueryClient();
+    const tiers = order.tiers.filter((t) => t.status !== 'retired');
+    const [form, setForm] = useState({ sculpt: order.sculpts[0]?.slug ?? '', tier: tiers[0]?.key ?? '', count: 5 });
+    const add = useMutation({ mutationFn: () => api.post(`orders/${order.id}/units`, form), onSuccess: () => queries.invalidateQueries({ queryKey: ['order'] }) });
+    const submit = (e: FormEvent) => { e.preventDefault(); add.mutate(); };
+    return (
+        <form className="card pad" style={{ display: 'grid', gap: 10 }} onSubmit={submit}>
+            <div className="eyebrow">Add a unit</div>
+            <label className="field"><span>Figure</span><select className="input" value={form.sculpt} onChange={(e) => setForm({ ...form, sculpt: e.target.value })}>{order.sculpts.map((s) => <option key={s.slug} value={s.slug}>{s.name}</option>)}</select></label>
+            <label className="field"><span>Tier</span><select className="input" value={form.tier} onChange={(e) => setForm({ ...form, tier: e.target.value })}>{tiers.map((t) => <option key={t.key} value={t.key}>{t.name}</option>)}</select></label>
+            <label className="field"><span>How many models</span><input className="input" type="number" min={1} max={500} value={form.count} onChange={(e) => setForm({ ...form, count: Number(e.target.value) })} /></label>
+            {add.isError && <p className="says bad" role="alert">{saysWhy(add.error)}</p>}
+            <button className="btn" disabled={add.isPending}>Add the unit</button>
+        </form>
+    );
+}
