@@ -22,7 +22,7 @@ final class BenchController
     {
         $units = Unit::query()->with(['order:id,number,title,due_on,standard_version_id', 'order.version', 'sculpt:id,name', 'pieces' => fn ($q) => $q->orderBy('number'), 'pieces.logs:id,piece_id,step'])
             ->whereNotNull('released_at')->whereHas('pieces', fn ($q) => $q->whereIn('stage', [...self::AT_WORK, 'offered']))->get()
-            ->sortBy(fn (Unit $u) => [$u->order->due_on?->timestamp ?? PHP_INT_MAX, $u->id])->values();
+            ->sortBy(fn (Unit $u) => [$u->order->due_on->timestamp ?? PHP_INT_MAX, $u->id])->values();
 
         return new JsonResponse(['data' => $units->map(fn (Unit $u) => [
             'id' => $u->id, 'order_number' => $u->order->number, 'title' => $u->order->title, 'due_on' => $u->order->due_on?->format('Y-m-d'), 'sculpt' => $u->sculpt->name, 'tier' => Standards::core($u->order->version)->tier($u->tier)->name,

@@ -22,6 +22,7 @@ use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Standard\TierStatus;
 
 /** The ladder as a table: rows by bench phase, then finish, then acceptance and minutes; a column for each tier. */
 final readonly class Grid
@@ -62,7 +63,8 @@ final readonly class Grid
                 $clause = $clauses[$tier->key][$suffix] ?? null;
                 $cells[] = new Cell($tier->key, $clause, $clause !== null && in_array($clause, $tier->clauses, true),
                     $clause !== null && $below !== null && self::sameDemand($clause, $below), $clause === null ? '' : $this->words($clause));
-                $below = $clause;
+                // A retired rung is folded away, so nothing is compared with it.
+                $below = $tier->status === TierStatus::Retired ? $below : $clause;
                 $label ??= $clause?->label;
             }
             $rows[] = new Row((string) $suffix, $this->group($first), $label ?? str_replace(['.', '_'], ' ', (string) $suffix), $cells);
@@ -140,7 +142,7 @@ final readonly class Grid
     {
         return match ($effect) {
             Effect::Shade => 'Shade',
-            Effect::HighlightEdge, Effect::HighlightRaised, Effect::Blend, Effect::Tint, Effect::Texture => 'Light',
+            Effect::HighlightEdge, Effect::HighlightRaised, Effect::Blend, Effect::Tint, Effect::Texture, Effect::Reflect => 'Light',
             Effect::HighlightSpot, Effect::Glow, Effect::PickOut => 'Detail',
             default => self::phaseGroup(Phase::of($this->giver($effect))),
         };

@@ -36,7 +36,7 @@ export function Sentence({ clause, ladder, onChange, readOnly }: { clause: Claus
     };
     const where = [...(scope.rank ?? []), ...(scope.material ?? []), ...(scope.relief ?? []).map((r) => `with ${plain(r)}`)].map(plain).join(', ');
     const number = (key: 'min' | 'max' | 'limit' | 'passes', least: number, most: number, step = 1) => (
-        <input className="slot" type="number" aria-label={key} style={{ width: 64 }} min={least} max={most} step={step} disabled={readOnly} value={clause[key] ?? ''}
+        <input className="slot" type="number" aria-label={key} style={{ width: 64 }} min={least} max={most} step={step} disabled={readOnly} value={clause[key] ?? (key === 'passes' ? 1 : '')}
             onChange={(e) => set({ [key]: e.target.value === '' ? (key === 'max' && clause.kind === 'steps' ? null : least) : Number(e.target.value) })} />
     );
     const choice = (label: string, value: string, options: [string, string][], pick: (v: string) => void) => (

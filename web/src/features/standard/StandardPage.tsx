@@ -34,12 +34,17 @@ export default function StandardPage() {
     return <LadderView ladder={query.data} refresh={() => queries.invalidateQueries({ queryKey: ['standard'] })} say={(text) => void message.info(text)} />;
 }
 
-function LadderView({ ladder, refresh, say }: { ladder: Ladder; refresh: () => Promise<void>; say: (text: string) => void }) {
+function LadderView({ ladder: whole, refresh, say }: { ladder: Ladder; refresh: () => Promise<void>; say: (text: string) => void }) {
+    const [showRetired, setShowRetired] = useState(false);
+    // Rows that only a folded rung speaks in are folded with it.
+    const ladder = useMemo((): Ladder => {
+        const folded = new Set(showRetired ? [] : whole.tiers.filter((t) => t.status === 'retired').map((t) => t.key));
+        return { ...whole, rows: whole.rows.filter((r) => r.cells.some((c) => c.clause && !folded.has(c.tier))) };
+    }, [whole, showRetired]);
     const [at, setAt] = useState<At>({ row: 0, col: 1 });
     const [edit, setEdit] = useState<Clause | null>(null);
     const [sculpt, setSculpt] = useState(ladder.sculpts[0]?.slug ?? '');
     const [publishing, setPublishing] = useState(false);
-    const [showRetired, setShowRetired] = useState(false);
     const [clash, setClash] = useState<{ theirs: Clause | null; revision: number } | null>(null);
     const undo = useRef<Done[]>([]);
     const panel = useRef<HTMLElement>(null);

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Check;
+use Illuminate\Support\Facades\Route;
+use Tests\Support\Contract;
+
+final class RightsTest extends StudioTestCase
+{
+    /** Who may call what; `odo` is a painter who may sign. */
+    private const ALLOWED = [
+        'POST session' => 'anyone', 'GET session' => 'anyone', 'DELETE session' => 'lead painter odo desk',
+        'GET standard' => 'lead desk', 'GET standard/versions' => 'lead desk', 'GET standard/versions/{number}' => 'lead desk',
+        'POST standard/draft' => 'lead', 'PUT standard/draft/clauses' => 'lead', 'DELETE standard/draft/clauses' => 'lead', 'POST standard/draft/try' => 'lead', 'POST standard/draft/publish' => 'lead',
+        'GET orders' => 'lead desk', 'POST orders' => 'lead desk', 'GET orders/{order}' => 'lead desk', 'POST orders/{order}/units' => 'lead desk',
+        'GET units/{unit}/plan' => 'lead painter odo desk', 'PUT units/{unit}/plan' => 'lead', 'POST units/{unit}/release' => 'lead',
+        'GET bench' => 'lead painter odo', 'GET bench/{unit}' => 'lead painter odo', 'POST bench/marks' => 'lead painter odo', 'DELETE bench/marks' => 'lead painter odo', 'POST pieces/{piece}/offer' => 'lead painter odo',
+        'GET checks' => 'lead painter odo desk', 'GET checks/{check}' => 'lead painter odo desk', 'POST pieces/{piece}/check' => 'lead painter odo', 'PUT checks/{check}/answers' => 'lead painter odo', 'POST checks/{check}/verdict' => 'lead painter odo',
+        'GET sign-offs' => 'lead painter odo desk', 'GET sign-offs/{number}' => 'lead painter odo desk', 'POST sign-offs' => 'lead odo', 'POST sign-offs/{number}/withdrawal' => 'lead odo',
+    ];
+
+    public function test_every_route_is_named_here_and_in_the_contract(): void
+    {
+        $routes = [];
+        foreach (Route::getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/v1/')) {
+                foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+                    $routes[] = "$method ".substr($route->uri(), 7);
+                }
+            }
+        }
+        sort($routes);
+        $named = array_keys(self::ALLOWED);
+        sort($named);
+        self::assertSame($named, $routes);
+        $contract = array_map(fn (array $o) => $o[0].' '.ltrim($o[1], '/'), Contract::operations());
+        sort($contract);
+        self::assertSame($named, $contract);
+    }
+
+    public function test_every_route_with_every_role_and_with_none(): void
+    {
+        $unit = $this->unit('26-041');
+        $there = ['order' => $unit->order_id, 'unit' => $unit->id, 'piece' => $unit->pieces()->firstOrFail()->id, 'check' => Check::query()->whereNull('closed_at')->firstOrFail()->id, 'number' => 1];
+        foreach (self::ALLOWED as $route => $allowed) {
+            [$method, $path] = explode(' ', $route);
+            // Things that are there, and no body: who is let in is told what is missing, or that it is not the time.
+            $path = (string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $there[$m[1]], $path);
+            if ($route !== 'DELETE session') {
+                $status = $this->api(null, $method, $path)->getStatusCode();
+                self::assertSame($allowed === 'anyone', $status !== 401, "$route without signing in: $status");
+            }
+            foreach ($allowed === 'anyone' ? [] : ['lead', 'painter', 'odo', 'desk'] as $who) {
+                $status = $this->api($who, $method, $path)->getStatusCode();
+                self::assertSame(in_array($who, explode(' ', $allowed), true), $status !== 403, "$route as $who: $status");
+                self::assertLessThan(500, $status, "$route as $who");
+            }
+        }
+    }
+
+    public function test_signing_in_is_throttled_and_names_no_account(): void
+    {
+        $wrong = ['email' => 'lead@heron-lane.example', 'password' => 'not it'];
+        $known = $this->api(null, 'POST', 'session', $wrong, 422)->json('errors.0.detail');
+        self::assertSame($known, $this->api(null, 'POST', 'session', ['email' => 'nobody@heron-lane.example', 'password' => 'x'], 422)->json('errors.0.detail'));
+        for ($i = 0; $i < 12; $i++) {
+            $status = $this->api(null, 'POST', 'session', $wrong)->getStatusCode();
+        }
+        self::assertSame(429, $status);
+    }
+
+    public function test_the_right_sign_in_opens_a_session(): void
+    {
+        $this->api(null, 'POST', 'session', ['email' => 'desk@heron-lane.example', 'password' => 'tidemark'], 200)->assertJsonPath('person.role', 'desk')->assertJsonPath('person.may_sign', false);
+    }
+
+    public function test_passwords_are_kept_as_argon2id_and_headers_forbid_what_is_not_needed(): void
+    {
+        self::assertStringStartsWith('$argon2id$', $this->person('lead')->password);
+        $headers = $this->get('/standard')->assertOk()->headers;
+        self::assertStringContainsString("script-src 'self';", (string) $headers->get('Content-Security-Policy'));
+        self::assertSame('nosniff', $headers->get('X-Content-Type-Options'));
+    }
+}
