@@ -87,7 +87,7 @@ function Plan({ data }: { data: UnitPlan }) {
                                                 {steps.filter((s) => s.pass === 1 && families.includes(family(s.technique))).map((s) => {
                                                     const all = steps.filter((x) => x.technique === s.technique);
                                                     return (
-                                                        <button key={s.no} className={`step ${surplus.get(s.no)?.beyond ? 'beyond' : ''}`} aria-pressed={picked === s.no} title={`${name(s.technique)}, ${extentWords(s.extent)}`} aria-label={`${name(s.technique)}, ${extentWords(s.extent)}, on ${a.name.toLowerCase()}`} onClick={() => { setPicked(s.no); setLit(a.key); }}>
+                                                        <button key={s.no} className={`step ${surplus.get(s.no)?.beyond ? 'beyond' : ''}`} aria-pressed={picked === s.no} title={`${name(s.technique)}, ${extentWords(s.extent)}`} data-area={a.key} onClick={() => { setPicked(s.no); setLit(a.key); }}>
                                                             <span className="ink" style={{ background: s.colour?.hex ?? 'var(--rule)' }} /><span className="t">{name(s.technique)}</span>{(s.extent !== 'full' || all.length > 1) && <ExtentMark extent={s.extent} passes={all.length} />}<span className="m num">{Math.max(1, Math.round(all.reduce((m, x) => m + x.minutes, 0)))}</span>
                                                         </button>
                                                     );

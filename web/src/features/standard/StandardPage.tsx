@@ -159,8 +159,8 @@ function LadderView({ ladder: whole, refresh, say }: { ladder: Ladder; refresh: 
                                             if (!c || spine) return <td key={t.key} className="spine" />;
                                             const here = at.row === i && at.col === col;
                                             return (
-                                                <td key={t.key}>
-                                                    <button id={`cell-${i}-${col}`} className={`lcell ${c.as_before || !c.clause ? 'quiet' : ''} ${c.status === 'on_request' ? 'request' : ''}`} role="gridcell" aria-selected={here} tabIndex={here ? 0 : -1} onClick={() => select({ row: i, col })} onFocus={() => { if (!here) select({ row: i, col }); }}>
+                                                <td key={t.key} aria-selected={here}>
+                                                    <button id={`cell-${i}-${col}`} className={`lcell ${c.as_before || !c.clause ? 'quiet' : ''} ${c.status === 'on_request' ? 'request' : ''}`} tabIndex={here ? 0 : -1} onClick={() => select({ row: i, col })} onFocus={() => { if (!here) select({ row: i, col }); }}>
                                                         <CellFace cell={c} />
                                                     </button>
                                                 </td>

@@ -1,0 +1,308 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
+use PHPUnit\Framework\TestCase;
+use RuntimeException;
+use Symfony\Component\Process\Process;
+use Tests\Support\Chrome;
+
+/** The real interface in a real browser, on a database of its own with the demo in it. */
+final class BrowserTest extends TestCase
+{
+    private static Process $server;
+
+    private static Chrome $chrome;
+
+    private static string $address;
+
+    public static function setUpBeforeClass(): void
+    {
+        $root = dirname(__DIR__, 2);
+        $env = ['APP_ENV' => 'production', 'DB_DATABASE' => 'ordotype_test', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'QUEUE_CONNECTION' => 'sync', 'LOG_CHANNEL' => 'stderr'];
+        foreach ([['migrate:fresh', '--database=migrate', '--force'], ['ordotype:install', '--demo']] as $command) {
+            (new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120))->mustRun();
+        }
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('no free port');
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+        self::$address = "http://127.0.0.1:$port";
+        self::$server = new Process([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:$port", '-t', 'public', 'tests/Support/server.php'], $root, $env, null, null);
+        self::$server->start();
+        for ($i = 0; $i < 100 && @file_get_contents(self::$address.'/up') === false; $i++) {
+            usleep(100_000);
+        }
+        self::$chrome = new Chrome(self::$address);
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$chrome->close();
+        self::$server->stop(3);
+    }
+
+    public function test_every_screen_light_and_dark_has_no_serious_finding_of_axe(): void
+    {
+        $chrome = self::$chrome;
+        $found = [];
+        $chrome->open('/');
+        $chrome->waitFor('who are you today');
+        $found['sign-in'] = $this->axe();
+        $chrome->signIn('Runa Wick');
+        $units = [];
+        foreach ($chrome->page->executeAsyncScript('const done = arguments[0]; fetch("/api/v1/orders", {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)')['data'] as $order) {
+            $units[$order['number']] = ['order' => $order['id'], 'unit' => $order['units'][0]['id']];
+        }
+        $pages = ['/standard' => 'Does the ladder hold?', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
+            '/bench' => 'Work on this batch', "/bench/{$units['26-038']['unit']}" => 'All done', '/check' => 'Signed off', '/check/3' => 'So far', '/certificates/1' => 'of the chain', '/nowhere' => 'Nothing here'];
+        foreach ([false, true] as $dark) {
+            $chrome->dark($dark);
+            foreach ($pages as $path => $sign) {
+                $chrome->open($path === '/check/3' ? '/check' : $path);
+                if ($path === '/check/3') {
+                    $chrome->press('Go on with model', true);
+                }
+                $chrome->waitFor($sign);
+                $found[$path.($dark ? ' dark' : '')] = $this->axe();
+            }
+        }
+        $chrome->dark(false);
+        $chrome->signOut();
+        self::assertSame([], array_filter($found));
+    }
+
+    public function test_a_lead_changes_a_cell_by_keyboard_alone(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->waitFor('Does the ladder hold?');
+        $chrome->press('Open a draft');
+        $chrome->waitFor('v2, draft');
+        $type = fn (string ...$keys) => $chrome->page->getKeyboard()->sendKeys($keys);
+        $chrome->css('.lcell[tabindex="0"]')->click();
+        // Down to the row of the lines between parts, right to the third rung.
+        for ($i = 0; $i < 60 && ! str_contains($this->focusedRow(), 'Dark lines between parts'); $i++) {
+            $type(WebDriverKeys::ARROW_DOWN);
+        }
+        $type(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
+        $chrome->waitFor('Banner · Dark lines between parts');
+        $type(WebDriverKeys::ENTER);
+        $type('d', 'a', 'r', 'k', ' ', 'l', 'i', 'n', 'e', 's', ' ', 'b', 'e', 't', 'w', 'e', 'e', 'n', ' ', 'p', 'a', 'r', 't', 's', ',', ' ', 't');
+        $chrome->waitFor('This edit, on');
+        $chrome->waitFor('→');
+        $type(WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::ENTER);
+        $this->until(fn () => $this->kept('banner.lines') === 'separate_tinted');
+
+        // Undo puts it back.
+        $chrome->css('.lcell[tabindex="0"]')->sendKeys('u');
+        $this->until(fn () => $this->kept('banner.lines') === 'separate');
+        $chrome->signOut();
+    }
+
+    public function test_the_whole_way_from_an_edited_clause_to_a_signed_certificate(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->waitFor('Does the ladder hold?');
+        if (! $chrome->seen('v2, draft')) {
+            $chrome->press('Open a draft');
+            $chrome->waitFor('v2, draft');
+        }
+
+        // A clause is edited, what it does is shown, and the version is published.
+        $this->cell('Dark lines between parts', 3)->click();
+        $chrome->waitFor('Banner · Dark lines between parts');
+        $this->select('select[aria-label="effect"]', 'separate_tinted');
+        $chrome->waitFor('This edit, on');
+        $chrome->press('Keep');
+        $this->until(fn () => $this->kept('banner.lines') === 'separate_tinted');
+        $chrome->press('Publish v2');
+        $chrome->waitFor('1 cell changes');
+        $chrome->css('.ant-modal textarea')->sendKeys('Lines tinted from Banner on.');
+        $chrome->press('Publish v2 for good');
+        $chrome->waitFor('v2, published');
+
+        // An order, a unit, its plan with the reason, released.
+        $chrome->press('Orders');
+        $chrome->press('New order');
+        $fields = $chrome->page->findElements(WebDriverBy::cssSelector('.ant-modal input'));
+        $fields[0]->sendKeys('Ada Fen');
+        $fields[1]->sendKeys('One on watch');
+        $chrome->press('Open the order');
+        $chrome->waitFor('No units yet');
+        $selects = $chrome->page->findElements(WebDriverBy::cssSelector('form select'));
+        (new WebDriverSelect($selects[0]))->selectByValue('mudlark');
+        (new WebDriverSelect($selects[1]))->selectByValue('banner');
+        $count = $chrome->css('form input[type="number"]');
+        $count->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $count->sendKeys('1');
+        $chrome->press('Add the unit');
+        $chrome->press('Plan and release');
+        $chrome->waitFor('Meets the tier');
+        self::assertTrue($chrome->seen('Banner v2'));
+        $chrome->css('.strips button.step[data-area="pot"]')->click();
+        $chrome->waitFor('Why is this here?');
+        $chrome->waitFor('Asked by');
+        $chrome->press('Release to bench');
+        $chrome->press('To the bench');
+        $batch = (string) $chrome->page->getCurrentURL();
+        $chrome->signOut();
+
+        // A painter goes through the passes and offers the model.
+        $chrome->signIn('Ines Tallow');
+        $chrome->page->get($batch);
+        $this->paint();
+        $chrome->press('Offer 1 finished to the check');
+        $chrome->waitFor('Offered to the check');
+        $chrome->signOut();
+
+        // The lead finds a fault and sends it back; the repair comes from the fault table.
+        $chrome->signIn('Runa Wick');
+        $this->openCheck('One on watch', 'Check model 1');
+        $chrome->page->getKeyboard()->sendKeys('f');
+        $chrome->press('Note the fault');
+        $chrome->waitFor('Repair,');
+        $chrome->press('Next question');
+        $this->answerAll();
+        self::assertFalse($chrome->text('Pass', 'button')->isEnabled(), 'a model with a major fault cannot pass');
+        $chrome->press('Send back');
+        $chrome->waitFor('goes back to the bench');
+        $chrome->signOut();
+
+        $chrome->signIn('Ines Tallow');
+        $chrome->page->get($batch);
+        $chrome->waitFor('Model 1: sent back');
+        $this->until(function () use ($chrome): bool {
+            foreach ($chrome->page->findElements(WebDriverBy::cssSelector('section .btn.big.main')) as $button) {
+                if (str_contains($button->getText(), 'min') && ! str_contains($button->getText(), '✓')) {
+                    $button->click();
+                    usleep(300_000);
+
+                    return false;
+                }
+            }
+
+            return ! $chrome->seen('Nothing finished to offer yet');
+        });
+        $chrome->press('Offer 1 finished to the check');
+        $chrome->waitFor('Offered to the check');
+        $chrome->signOut();
+
+        // Checked again by keyboard, passed, and signed off: the certificate names the version.
+        $chrome->signIn('Runa Wick');
+        $this->openCheck('One on watch', 'Check model 1, again');
+        $chrome->waitFor('round 2');
+        $this->answerAll();
+        $chrome->press('Pass');
+        $chrome->waitFor('has passed');
+        $this->in('One on watch', 'Sign off 1 passed')->click();
+        $chrome->press('Sign off');
+        $chrome->waitFor('Certificate 2');
+        self::assertTrue($chrome->seen('standard version 2'));
+        self::assertTrue($chrome->seen('Ines Tallow'));
+        $hash = $chrome->css('.certificate .hash')->getText();
+        self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', $hash);
+        $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), ['DB_DATABASE' => 'ordotype_test']);
+        self::assertSame(0, $verify->run(), $verify->getErrorOutput().$verify->getOutput());
+        $chrome->signOut();
+    }
+
+    /** @return list<string> what axe calls serious or critical on the page that is open */
+    private function axe(): array
+    {
+        $page = self::$chrome->page;
+        usleep(400_000);
+        $page->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $found = $page->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " " + (n.any[0]?.message ?? n.failureSummary)).join(" | "))))');
+
+        return array_values($found);
+    }
+
+    private function paint(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->waitFor('All done');
+        preg_match('/Pass \d+ of (\d+)/i', $chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), $found);
+        for ($pass = 1; $pass <= (int) ($found[1] ?? 0); $pass++) {
+            $chrome->waitFor("Pass $pass of");
+            $chrome->page->getKeyboard()->sendKeys('a');
+            $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.tap.done'))) === 1);
+            $chrome->page->getKeyboard()->sendKeys('n');
+        }
+    }
+
+    private function answerAll(): void
+    {
+        $chrome = self::$chrome;
+        for ($i = 0; $i < 90; $i++) {
+            [$at, $all] = $this->answered();
+            if ($at === $all) {
+                return;
+            }
+            $chrome->page->getKeyboard()->sendKeys('y');
+            $this->until(fn () => $this->answered()[0] > $at);
+            usleep(60_000);
+        }
+    }
+
+    /** @return array{int, int} */
+    private function answered(): array
+    {
+        preg_match('/(\d+) of (\d+) answered/', self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), $found);
+
+        return [(int) ($found[1] ?? 0), (int) ($found[2] ?? 1)];
+    }
+
+    private function openCheck(string $order, string $button): void
+    {
+        self::$chrome->open('/check');
+        self::$chrome->waitFor($order);
+        $this->in($order, $button)->click();
+        self::$chrome->waitFor('So far');
+    }
+
+    private function in(string $section, string $button): \Facebook\WebDriver\WebDriverElement
+    {
+        return self::$chrome->page->findElement(WebDriverBy::xpath("//section[contains(., '$section')]//*[self::button or self::a][normalize-space(.) = '$button']"));
+    }
+
+    private function cell(string $row, int $column): \Facebook\WebDriver\WebDriverElement
+    {
+        return self::$chrome->page->findElement(WebDriverBy::xpath("(//tr[th[contains(., '$row')]]/td)[".($column + 1).']/button'));
+    }
+
+    private function select(string $css, string $value): void
+    {
+        (new WebDriverSelect(self::$chrome->css($css)))->selectByValue($value);
+    }
+
+    private function focusedRow(): string
+    {
+        return (string) self::$chrome->page->executeScript('return document.activeElement?.closest("tr")?.querySelector("th")?.textContent ?? ""');
+    }
+
+    /** The effect a clause of the open standard asks for now. */
+    private function kept(string $clause): ?string
+    {
+        return self::$chrome->page->executeAsyncScript('const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: "application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id)?.clause.effect ?? null))', [$clause]);
+    }
+
+    /** @param callable(): bool $holds */
+    private function until(callable $holds): void
+    {
+        for ($i = 0; $i < 100; $i++) {
+            if ($holds()) {
+                self::addToAssertionCount(1);
+
+                return;
+            }
+            usleep(100_000);
+        }
+        self::fail('It did not come to that. The page shows: '.mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500));
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\FaultCatalogue;
+use Ordotype\Core\Inspection\Judgement;
+use Ordotype\Core\Inspection\Question;
+use Ordotype\Core\Inspection\Repair;
+use Ordotype\Core\Inspection\RepairStep;
+use Ordotype\Core\Inspection\Spread;
+use Ordotype\Core\Inspection\Verdict;
+use Ordotype\Core\Method\Method;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Record\CanonicalJson;
+use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Record\Signing;
+use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Standard\View;
+use PHPUnit\Framework\TestCase;
+use Tests\Support\Demo;
+
+final class InspectionTest extends TestCase
+{
+    public function test_a_fault_judged_by_size_counts_by_what_is_noticed_at_the_tiers_distance(): void
+    {
+        // Company: 2 arcminutes at 60 cm is 0.349 mm; from three times that, 1.047 mm, a fault is what the table says.
+        $judge = fn (float $mm): ?Severity => $this->judge('overspill', 'coat', $mm)->severity;
+        self::assertNull($judge(0.34));
+        self::assertSame(Severity::Minor, $judge(0.36));
+        self::assertSame(Severity::Minor, $judge(1.04));
+        self::assertSame(Severity::Major, $judge(1.05));
+        self::assertStringContainsString('0.35 mm', $this->judge('overspill', 'coat', 0.36)->why);
+    }
+
+    public function test_a_spread_stands_for_a_share_of_the_area(): void
+    {
+        // The coat is 28 % of 38 cm²: a patch is √(0.25 × 1064 mm²) = 16.3 mm, a spot √(0.10 × 1064 mm²) = 10.3 mm.
+        $sculpt = Demo::sculpt();
+        self::assertEqualsWithDelta(16.31, Judgement::sizeOf($sculpt->area('coat'), $sculpt, Spread::Patch), 0.01);
+        self::assertEqualsWithDelta(10.31, Judgement::sizeOf($sculpt->area('coat'), $sculpt, Spread::Spot), 0.01);
+    }
+
+    public function test_severity_follows_tier_clause_hero_and_table_and_focus_raises_a_minor(): void
+    {
+        self::assertSame(Severity::Minor, $this->judge('hard_step', 'coat')->severity);
+        self::assertSame(Severity::Major, $this->judge('hard_step', 'face')->severity, 'focus 3');
+        self::assertSame(Severity::Major, $this->judge('hard_step', 'robe', sculpt: 'lantern-provost')->severity, 'heroes');
+        self::assertSame(Severity::Critical, $this->judge('hard_step', 'coat', clause: Severity::Critical)->severity);
+        self::assertSame(Severity::Critical, $this->judge('broken_part', 'coat')->severity);
+        $worn = MethodFormat::read(Demo::object(['format' => MethodFormat::WORD, 'look' => 'worn']));
+        self::assertNull($this->judge('pooling', 'coat', method: $worn)->severity, 'wanted');
+    }
+
+    public function test_a_repair_starts_with_the_base_redoes_later_steps_and_varnishes_again(): void
+    {
+        $plan = self::plan('company');
+        $names = fn (string $fault, string $area, Spread $spread, bool $varnished): array => array_map(fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'),
+            (new Repair($plan))->of(self::faults()->kind($fault), $plan->request->sculpt->area($area), $spread, $varnished));
+        // The coat is sprayed: it is repaired by brush, and its wash strays onto neighbours.
+        $coat = $names('bare_primer', 'coat', Spread::Patch, true);
+        self::assertSame(['base_coat coat', 'wash_all_over coat', 'drybrush coat'], array_slice($coat, 0, 3));
+        self::assertContains('tidy_base hood', $coat);
+        self::assertSame('matt_varnish *', $coat[count($coat) - 1]);
+        self::assertNotContains('matt_varnish *', $names('bare_primer', 'coat', Spread::Patch, false));
+        // A stain is put back over a light ground.
+        self::assertSame(['light_underlay face', 'stain_coat face'], array_slice($names('bare_primer', 'face', Spread::Whole, false), 0, 2));
+        self::assertSame(['tint_filter satchel'], $names('dusty_drybrush', 'satchel', Spread::Spot, false), 'nothing later is done again');
+        self::assertSame(['gloss_under *', 'matt_varnish *'], array_map(fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'), (new Repair($plan))->of(self::faults()->kind('frosted_varnish'), null, Spread::Whole, true)));
+        $minutes = fn (Spread $spread): float => array_sum(array_map(fn (RepairStep $s) => $s->minutes, (new Repair($plan))->of(self::faults()->kind('dusty_drybrush'), $plan->request->sculpt->area('coat'), $spread, false)));
+        self::assertEqualsWithDelta(0.15 * $minutes(Spread::Whole), $minutes(Spread::Spot), 1e-9);
+        self::assertEqualsWithDelta(0.25 * $minutes(Spread::Whole), $minutes(Spread::Patch), 1e-9);
+    }
+
+    public function test_the_list_asks_each_clause_and_kind_of_fault_once_a_view(): void
+    {
+        foreach (['sluice-warden', 'mudlark'] as $sculpt) {
+            foreach (['muster', 'company', 'banner'] as $tier) {
+                $questions = (new CheckList(self::plan($tier, $sculpt), self::faults()))->questions();
+                $keys = array_map(fn (Question $q) => $q->key, $questions);
+                self::assertSame($keys, array_unique($keys));
+                self::assertLessThanOrEqual(31, count($questions), "$sculpt $tier");
+                self::assertSame(CheckList::FINAL_LOOK, $keys[count($keys) - 1]);
+            }
+        }
+        $plan = self::plan('company');
+        foreach ((new CheckList($plan, self::faults()))->questions() as $q) {
+            foreach ($q->key === CheckList::FINAL_LOOK || $q->key === 'fault:varnish:front' ? [] : $q->areas as $key) {
+                self::assertSame($q->view, CheckList::viewOf($plan->request->sculpt->area($key)), "$q->key asks for $key");
+            }
+            self::assertNotContains('decal_silvering', $q->key === CheckList::FINAL_LOOK ? [] : $q->faults, 'there are no decals on it');
+        }
+        $edges = array_values(array_filter((new CheckList($plan, self::faults()))->questions(), fn (Question $q) => $q->clauses === ['company.edges']));
+        self::assertCount(1, $edges);
+        self::assertTrue($edges[0]->mandatory);
+        self::assertContains('wobbly_line', $edges[0]->faults);
+        self::assertSame(['coat', 'gorget', 'satchel', 'boots', 'hook'], array_values(array_diff($edges[0]->areas, ['belt'])));
+    }
+
+    public function test_a_piece_passes_only_without_grave_faults_and_with_every_mandatory_answer(): void
+    {
+        $q = fn (string $key, bool $mandatory): Question => new Question($key, View::Front, '', [], [], [], $mandatory, null, 1);
+        $accept = array_values(array_filter(Demo::standard()->clausesOf(Demo::standard()->tier('company')), fn ($c) => $c instanceof \Ordotype\Core\Standard\AcceptanceClause))[0];
+        $questions = [$q('a', true), $q('b', true), $q('c', false)];
+        $of = fn (array $answered, array $faults, $clause): Verdict => Verdict::of($questions, $answered, $faults, $clause);
+        self::assertTrue($of(['a', 'b'], [], null)->passes);
+        self::assertFalse($of(['a', 'c'], [], null)->passes);
+        self::assertSame(['b'], $of(['a', 'c'], [], null)->open);
+        self::assertTrue($of(['a', 'b'], array_fill(0, 4, Severity::Minor), $accept)->passes, 'four pass at Company');
+        self::assertFalse($of(['a', 'b'], array_fill(0, 5, Severity::Minor), $accept)->passes);
+        self::assertFalse($of(['a', 'b'], [Severity::Minor], null)->passes, 'no acceptance clause: nothing passes');
+        self::assertFalse($of(['a', 'b'], [Severity::Major], $accept)->passes);
+        self::assertFalse($of(['a', 'b'], [Severity::Critical], $accept)->passes);
+    }
+
+    public function test_nobody_signs_own_work_but_where_there_is_no_one_else(): void
+    {
+        $may = fn (int $signer, array $maySign, array $painters, array $answered, int $people): bool => Signing::by($signer, $maySign, $painters, $answered, $people)->allowed;
+        self::assertFalse($may(9, [1, 2], [], [], 5), 'no right to sign');
+        self::assertTrue($may(1, [1, 2], [3], [1], 5));
+        self::assertFalse($may(1, [1, 2], [1], [3], 5), 'somebody else may sign');
+        self::assertTrue($may(1, [1, 2], [1, 2], [3], 5), 'all who may sign painted; another answered');
+        self::assertFalse($may(1, [1, 2], [1, 2], [1], 5), 'nobody but the signer answered');
+        self::assertFalse($may(1, [1], [1], [], 2));
+        self::assertTrue($may(1, [1], [1], [], 1), 'a studio of one');
+        self::assertStringContainsString('studio of one', Signing::by(1, [1], [1], [], 1)->words);
+    }
+
+    public function test_canonical_json_follows_rfc_8785(): void
+    {
+        // RFC 8785, 3.2.3: members are sorted by UTF-16 code units; its example, with the names it gives.
+        $names = ["\u{20ac}" => 'Euro Sign', "\r" => 'Carriage Return', "\u{fb33}" => 'Hebrew Letter Dalet With Dagesh', '1' => 'One', "\u{1f600}" => 'Emoji: Grinning Face', "\u{80}" => 'Control', "\u{f6}" => 'Latin Small Letter O With Diaeresis'];
+        self::assertSame(['Carriage Return', 'One', 'Control', 'Latin Small Letter O With Diaeresis', 'Euro Sign', 'Emoji: Grinning Face', 'Hebrew Letter Dalet With Dagesh'],
+            array_values((array) json_decode(CanonicalJson::encode($names), true)));
+        self::assertSame('{"a":[1,true,null,"é\"\\\\/\n\u001f"],"b":{}}', CanonicalJson::encode(['b' => new \stdClass, 'a' => [1, true, null, "é\"\\/\n\x1f"]]));
+        $this->expectException(\InvalidArgumentException::class);
+        CanonicalJson::encode(['x' => 1.5]);
+    }
+
+    public function test_the_chain_names_the_first_link_that_was_touched(): void
+    {
+        $links = [];
+        $previous = Chain::START;
+        foreach (range(1, 5) as $number) {
+            $link = Chain::link($previous, ['number' => $number, 'what' => "piece $number"]);
+            $links[] = ['number' => $number, 'previous' => $previous] + $link;
+            $previous = $link['hash'];
+        }
+        self::assertNull(Chain::broken($links, $previous));
+        $changed = $links;
+        $changed[2]['record'] = str_replace('piece 3', 'piece 4', $changed[2]['record']);
+        self::assertSame(3, Chain::broken($changed)['number'] ?? null);
+        $changed[2]['hash'] = hash('sha256', $changed[2]['record']);
+        self::assertSame(4, Chain::broken($changed)['number'] ?? null, 'a new hash breaks the link after it');
+        $gone = $links;
+        unset($gone[1]);
+        self::assertSame(2, Chain::broken($gone)['number'] ?? null);
+        self::assertNull(Chain::broken(array_slice($links, 0, 3)), 'a cut tail alone looks whole');
+        self::assertSame(3, Chain::broken(array_slice($links, 0, 3), $previous)['number'] ?? null, 'but not with the head');
+        self::assertSame(1, Chain::broken(array_slice($links, 1))['number'] ?? null);
+        self::assertNull(Chain::broken([]));
+        self::assertNotNull(Chain::broken([], $previous));
+    }
+
+    private function judge(string $fault, string $area, ?float $mm = null, string $sculpt = 'sluice-warden', ?Severity $clause = null, Method $method = new Method): Judgement
+    {
+        $figure = Demo::sculpt($sculpt);
+
+        return Judgement::of(self::faults()->kind($fault), Demo::standard()->tier('company'), $figure, $figure->area($area), $method, $clause, Spread::Patch, $mm);
+    }
+
+    private static function plan(string $tier, string $sculpt = 'sluice-warden'): Plan
+    {
+        $standard = Demo::standard();
+
+        return Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($sculpt), Demo::scheme(), shelf: Demo::shelf()));
+    }
+
+    private static function faults(): FaultCatalogue
+    {
+        return FaultCatalogue::read(json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/catalogue/faults.json')));
+    }
+}
