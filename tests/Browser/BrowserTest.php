@@ -292,7 +292,7 @@ final class BrowserTest extends TestCase
         return self::$chrome->page->executeAsyncScript('const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: "application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id)?.clause.effect ?? null))', [$clause]);
     }
 
-    /** @param callable(): bool $holds */
+    /** @param  callable(): bool  $holds */
     private function until(callable $holds): void
     {
         for ($i = 0; $i < 100; $i++) {
