@@ -33,7 +33,8 @@ final class BrowserTest extends TestCase
         fclose($socket);
         self::$address = "http://127.0.0.1:$port";
         self::$server = new Process([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:$port", '-t', 'public', 'tests/Support/server.php'], $root, $env, null, null);
-        self::$server->start();
+        // Nobody reads what it prints, and a full pipe would stop it.
+        self::$server->disableOutput()->start();
         for ($i = 0; $i < 100 && @file_get_contents(self::$address.'/up') === false; $i++) {
             usleep(100_000);
         }

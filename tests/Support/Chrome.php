@@ -29,7 +29,8 @@ final class Chrome
         fclose($socket);
         $this->profile = sys_get_temp_dir().'/ordotype-chrome-'.bin2hex(random_bytes(6));
         $this->driver = new Process(['chromedriver', "--port=$port"], null, null, null, null);
-        $this->driver->start();
+        // Nobody reads what it prints, and a full pipe would stop it.
+        $this->driver->disableOutput()->start();
         $options = (new ChromeOptions)->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
             '--disable-sync', '--hide-scrollbars', '--force-prefers-reduced-motion', "--user-data-dir=$this->profile", "--window-size=$width,$height", ...($dark ? ['--force-dark-mode', '--blink-settings=preferredColorScheme=0'] : [])]);
         $capabilities = DesiredCapabilities::chrome();

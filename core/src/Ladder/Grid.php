@@ -56,13 +56,14 @@ final readonly class Grid
         }
         $rows = [];
         foreach ($suffixes as $suffix => $first) {
+            $varies = self::effectsVary(array_map(fn (Tier $t) => $clauses[$t->key][$suffix] ?? null, $tiers));
             $cells = [];
             $below = null;
             $label = null;
             foreach ($tiers as $tier) {
                 $clause = $clauses[$tier->key][$suffix] ?? null;
                 $cells[] = new Cell($tier->key, $clause, $clause !== null && in_array($clause, $tier->clauses, true),
-                    $clause !== null && $below !== null && self::sameDemand($clause, $below), $clause === null ? '' : $this->words($clause));
+                    $clause !== null && $below !== null && self::sameDemand($clause, $below), $clause === null ? '' : ($varies && $clause instanceof EffectClause ? self::effect($clause) : $this->words($clause)));
                 // A retired rung is folded away, so nothing is compared with it.
                 $below = $tier->status === TierStatus::Retired ? $below : $clause;
                 $label ??= $clause?->label;
@@ -96,6 +97,34 @@ final readonly class Grid
             $clause instanceof SkillClause => "skill $clause->min",
             default => '',
         };
+    }
+
+    /**
+     * Where the rungs of a row ask for different effects, the effect is what tells them apart.
+     *
+     * @param  list<Clause|null>  $clauses
+     */
+    private static function effectsVary(array $clauses): bool
+    {
+        $asked = [];
+        foreach ($clauses as $clause) {
+            if ($clause instanceof EffectClause) {
+                $asked[self::effect($clause)] = true;
+            }
+        }
+
+        return count($asked) > 1;
+    }
+
+    private static function effect(EffectClause $clause): string
+    {
+        return implode(' or ', array_map(fn (Effect $e) => match ($e) {
+            Effect::Separate => 'neutral',
+            Effect::SeparateTinted => 'tinted to the surface',
+            Effect::Letter => 'suggested',
+            Effect::LetterFull => 'real writing',
+            default => str_replace('_', ' ', $e->value),
+        }, $clause->effects));
     }
 
     private static function where(Clause $clause): string

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Planning\ClausesInForce;
 use Ordotype\Core\Planning\DemandResolver;
+use Ordotype\Core\Planning\Requirement;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
@@ -32,7 +32,7 @@ final readonly class Lint
         $seen = [];
         foreach ($this->standard->tiers as $tier) {
             $clauses = $this->standard->clausesOf($tier);
-            foreach ([...$this->floorsAboveCeilings($tier, $clauses), ...$this->matchingNothing($tier, $clauses)] as $finding) {
+            foreach ([...$this->floorsAboveCeilings($tier, $clauses), ...$this->matchingNothing($tier, $tier->clauses)] as $finding) {
                 // A clause that a tier takes from another is reported once, where it stands first.
                 $what = $finding->kind.implode(' ', $finding->clauses);
                 if (! isset($seen[$what])) {
@@ -96,7 +96,7 @@ final readonly class Lint
             foreach (AreaKinds::toldApartBy([$clause->scope()]) as [$area, $sculpt]) {
                 if ($this->inScope($clause, $area, $sculpt)) {
                     $inScope = true;
-                    if ($this->canHold($clause, $area, $sculpt, $tier)) {
+                    if ($this->canHold($clause, $area)) {
                         $works = true;
                         break;
                     }
@@ -122,12 +122,17 @@ final readonly class Lint
         return $painting ? $clause->scope()->matchesPainting($area, $sculpt) : $clause->scope()->matches($area, $sculpt);
     }
 
-    private function canHold(Clause $clause, Area $area, Sculpt $sculpt, Tier $tier): bool
+    private function canHold(Clause $clause, Area $area): bool
     {
         if ($clause instanceof EffectClause && $this->onAreas($clause)) {
-            $alone = new Tier($tier->key, $tier->name, 0, $tier->status, '', $tier->pace, $tier->aim, $tier->viewing, [$clause]);
+            $asked = Requirement::effect($area->key, [], null, $clause->effects, $clause->extent(), $clause->passes(), $clause->by);
+            foreach ($this->standard->techniques as $technique) {
+                if (DemandResolver::fits($technique, $area) && $asked->isServedBy($technique)) {
+                    return true;
+                }
+            }
 
-            return (new DemandResolver($this->standard, ClausesInForce::of($this->standard, $alone, []), $sculpt))->ofArea($area)->notApplicable === [];
+            return false;
         }
         if ($clause instanceof TechniqueClause) {
             foreach ($this->standard->techniques as $technique) {

@@ -9,7 +9,7 @@ import { Failed, Loading } from '../../ui/states';
 import { effectWords, plain, Sentence } from './Sentence';
 
 type At = { row: number; col: number };
-type Done = { tier: string; clause: Clause | null; id: string };
+type Done = { tier: string; clause: Clause | null; id: string; revision?: number };
 const KEEP = 'ordotype.standard.edit';
 
 function CellFace({ cell }: { cell: Cell }) {
@@ -69,8 +69,12 @@ function LadderView({ ladder: whole, refresh, say }: { ladder: Ladder; refresh: 
     });
     const open = useMutation({ mutationFn: () => api.post('standard/draft'), onSuccess: refresh, onError: (e) => say(saysWhy(e)) });
     const keep = useMutation({
-        mutationFn: (what: { tier: string; clause: Clause; revision: number }) => api.put('standard/draft/clauses', what),
-        onSuccess: async () => { sessionStorage.removeItem(KEEP); setEdit(null); setClash(null); await refresh(); },
+        mutationFn: (what: { tier: string; clause: Clause; revision: number }) => api.put<{ revision: number }>('standard/draft/clauses', what),
+        onSuccess: async (kept, what) => {
+            // Undoing must name the revision that this very write made, even before the ladder is read again.
+            const last = undo.current[undo.current.length - 1];
+            if (last && last.tier === what.tier && last.id === what.clause.id) last.revision = kept.revision;
+            sessionStorage.removeItem(KEEP); setEdit(null); setClash(null); await refresh(); },
         onError: (e) => {
             if (e instanceof Problem && e.status === 409 && e.body.current) setClash({ theirs: (e.body.current['clause'] as Clause | null) ?? null, revision: Number(e.body.current['revision'] ?? 0) });
             else say(saysWhy(e));
@@ -114,10 +118,10 @@ function LadderView({ ladder: whole, refresh, say }: { ladder: Ladder; refresh: 
                 undo.current.push({ tier: next.key, clause: there.own ? there.clause : null, id: copy.id });
                 keep.mutate({ tier: next.key, clause: copy, revision: there.revision });
             }
-        } else if (e.key === 'u' && drafting && ladder.editable) {
+        } else if (e.key === 'u' && drafting && ladder.editable && !keep.isPending) {
             const last = undo.current.pop();
             if (last) {
-                const revision = revisionOf(last.tier, last.id);
+                const revision = last.revision ?? revisionOf(last.tier, last.id);
                 if (last.clause) keep.mutate({ tier: last.tier, clause: last.clause, revision });
                 else remove.mutate({ tier: last.tier, clause: last.id, revision });
             }
