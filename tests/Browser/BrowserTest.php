@@ -269,7 +269,10 @@ final class BrowserTest extends TestCase
 
     private function in(string $section, string $button): \Facebook\WebDriver\WebDriverElement
     {
-        return self::$chrome->page->findElement(WebDriverBy::xpath("//section[contains(., '$section')]//*[self::button or self::a][normalize-space(.) = '$button']"));
+        $where = WebDriverBy::xpath("//section[contains(., '$section')]//*[self::button or self::a][normalize-space(.) = '$button']");
+        $this->until(fn () => self::$chrome->page->findElements($where) !== []);
+
+        return self::$chrome->page->findElement($where);
     }
 
     private function cell(string $row, int $column): \Facebook\WebDriver\WebDriverElement
