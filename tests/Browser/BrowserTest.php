@@ -93,11 +93,12 @@ final class BrowserTest extends TestCase
         $type(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
         $chrome->waitFor('Banner · Dark lines between parts');
         $type(WebDriverKeys::ENTER);
-        $type('d', 'a', 'r', 'k', ' ', 'l', 'i', 'n', 'e', 's', ' ', 'b', 'e', 't', 'w', 'e', 'e', 'n', ' ', 'p', 'a', 'r', 't', 's', ',', ' ', 't');
+        $type(WebDriverKeys::ARROW_DOWN);
         $chrome->waitFor('This edit, on');
         $chrome->waitFor('→');
         $type(WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::ENTER);
         $this->until(fn () => $this->kept('banner.lines') === 'separate_tinted');
+        $this->until(fn () => $this->cell('Dark lines between parts', 4)->getText() === 'as before');
 
         // Undo puts it back.
         $chrome->css('.lcell[tabindex="0"]')->sendKeys('u');

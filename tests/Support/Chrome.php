@@ -107,6 +107,8 @@ final class Chrome
     public function signIn(string $name): void
     {
         $this->open('/');
+        $this->signOut();
+        $this->open('/');
         $this->press($name, true);
         $this->css('nav.rail');
     }

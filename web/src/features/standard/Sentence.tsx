@@ -34,7 +34,10 @@ export function Sentence({ clause, ladder, onChange, readOnly }: { clause: Claus
         if (words.length === 0) delete next[key];
         set({ scope: next });
     };
-    const where = [...(scope.rank ?? []), ...(scope.material ?? []), ...(scope.relief ?? []).map((r) => `with ${plain(r)}`)].map(plain).join(', ');
+    const where = [
+        ...(scope.role ?? []).map((r) => `${r} models`), ...(scope.size ?? []).map((s) => `${s} models`), ...(scope.rank ?? []), ...(scope.material ?? []), ...(scope.facing ?? []).map((f) => `facing ${f}`), ...(scope.area ?? []),
+        ...(scope.relief ?? []).map((r) => `with ${r}`), ...(scope.focus_min ? [`of focus ${scope.focus_min} and up`] : []), ...(scope.except ? ['with exceptions'] : []),
+    ].map(plain).join(', ');
     const number = (key: 'min' | 'max' | 'limit' | 'passes', least: number, most: number, step = 1) => (
         <input className="slot" type="number" aria-label={key} style={{ width: 64 }} min={least} max={most} step={step} disabled={readOnly} value={clause[key] ?? (key === 'passes' ? 1 : '')}
             onChange={(e) => set({ [key]: e.target.value === '' ? (key === 'max' && clause.kind === 'steps' ? null : least) : Number(e.target.value) })} />
