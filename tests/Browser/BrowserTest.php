@@ -207,7 +207,7 @@ final class BrowserTest extends TestCase
         $chrome->waitFor('Certificate 2');
         self::assertTrue($chrome->seen('standard version 2'));
         self::assertTrue($chrome->seen('Ines Tallow'));
-        $hash = $chrome->css('.certificate .hash')->getText();
+        $hash = $chrome->css('.certificate div.hash')->getText();
         self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', $hash);
         $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), ['DB_DATABASE' => 'ordotype_test']);
         self::assertSame(0, $verify->run(), $verify->getErrorOutput().$verify->getOutput());
