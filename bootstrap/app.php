@@ -2,13 +2,22 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\AnsweredOnce;
+use App\Http\Middleware\BearerToken;
+use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problem;
+use Illuminate\Auth\Middleware\Authenticate;
+use Illuminate\Auth\Middleware\Authorize;
+use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ValidateCsrfToken;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 
 // The command line reads and writes open files with no set-up at all, so the folders Laravel writes to may not be there.
@@ -23,13 +32,16 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         health: '/up',
-        then: fn () => Route::middleware('web')->prefix('api/v1')->group(__DIR__.'/../routes/api.php'),
+        then: fn () => Route::middleware([BearerToken::class, 'web', AnsweredOnce::class])->prefix('api/v1')->group(__DIR__.'/../routes/api.php'),
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
         // Same origin only; and the package it needs is not installed (see support/compat).
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
+        // Who asks must be known before it is looked up whether the same was asked before.
+        $middleware->priority([BearerToken::class, EncryptCookies::class, StartSession::class, Authenticate::class, Authorize::class, AnsweredOnce::class, SubstituteBindings::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([App\Studio\Refusal::class, App\Studio\Conflict::class, Ordotype\Core\Format\FormatException::class]);

@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CheckController;
+use App\Http\Controllers\ComparisonController;
+use App\Http\Controllers\DraftController;
+use App\Http\Controllers\ImportController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SignOffController;
 use App\Http\Controllers\StandardController;
+use App\Http\Controllers\StudioController;
 use Illuminate\Support\Facades\Route;
 
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 Route::get('session', [SessionController::class, 'show']);
+Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 
 Route::middleware('auth')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
@@ -21,14 +26,39 @@ Route::middleware('auth')->group(function (): void {
         Route::get('standard', [StandardController::class, 'show']);
         Route::get('standard/versions', [StandardController::class, 'versions']);
         Route::get('standard/versions/{number}', [StandardController::class, 'version'])->whereNumber('number');
+        Route::get('standard/versions/{number}/export', [StandardController::class, 'export'])->whereNumber('number');
+        Route::get('standard/compare', [StandardController::class, 'compare']);
+        Route::get('standard/difference', [StandardController::class, 'difference']);
+        Route::get('standard/techniques', [StandardController::class, 'techniques']);
+        Route::get('standard/ladder.csv', [StandardController::class, 'csv']);
+        Route::get('standard/comparison', [ComparisonController::class, 'show']);
+        Route::get('packs', [ImportController::class, 'packs']);
+        Route::get('packs/{pack}', [ImportController::class, 'pack']);
     });
     Route::middleware('can:standard.edit')->group(function (): void {
-        Route::post('standard/draft', [StandardController::class, 'open']);
-        Route::put('standard/draft/clauses', [StandardController::class, 'write']);
-        Route::delete('standard/draft/clauses', [StandardController::class, 'remove']);
-        Route::post('standard/draft/try', [StandardController::class, 'attempt']);
-        Route::post('standard/draft/publish', [StandardController::class, 'publish']);
+        Route::post('standard/draft', [DraftController::class, 'open']);
+        Route::delete('standard/draft', [DraftController::class, 'discard']);
+        Route::put('standard/draft/clauses', [DraftController::class, 'write']);
+        Route::delete('standard/draft/clauses', [DraftController::class, 'remove']);
+        Route::post('standard/draft/changes', [DraftController::class, 'change']);
+        Route::post('standard/draft/try', [DraftController::class, 'attempt']);
+        Route::post('standard/draft/consequences', [DraftController::class, 'consequences']);
+        Route::post('standard/draft/publish', [DraftController::class, 'publish']);
     });
+    Route::middleware('can:share')->group(function (): void {
+        Route::get('shares', [ComparisonController::class, 'links']);
+        Route::post('shares', [ComparisonController::class, 'share']);
+        Route::delete('shares/{link}', [ComparisonController::class, 'withdraw'])->whereNumber('link');
+    });
+    Route::middleware('can:import')->group(function (): void {
+        Route::post('imports', [ImportController::class, 'store']);
+        Route::post('imports/preview', [ImportController::class, 'preview']);
+    });
+    Route::get('studio', [StudioController::class, 'show'])->middleware('can:studio.read');
+    Route::put('studio', [StudioController::class, 'update'])->middleware('can:studio.edit');
+    Route::get('tokens', [StudioController::class, 'tokens']);
+    Route::post('tokens', [StudioController::class, 'makeToken']);
+    Route::delete('tokens/{token}', [StudioController::class, 'revokeToken'])->whereNumber('token');
 
     Route::middleware('can:orders.read')->group(function (): void {
         Route::get('orders', [OrderController::class, 'index']);
@@ -36,6 +66,7 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::middleware('can:orders.edit')->group(function (): void {
         Route::post('orders', [OrderController::class, 'store']);
+        Route::post('pieces/{piece}/move', [OrderController::class, 'movePiece'])->whereNumber('piece');
         Route::post('orders/{order}/units', [OrderController::class, 'addUnit'])->whereNumber('order');
     });
 

@@ -36,7 +36,7 @@ final class CheckPiece
             if ($piece->stage !== 'offered') {
                 throw new Refusal("Model $piece->number is not offered to the check: it is ".str_replace('_', ' ', $piece->stage).'.', '', 409);
             }
-            if (Checks::painted($piece, $by)) {
+            if (Checks::isOwnWork($piece, $by)) {
                 throw new Refusal("You painted on model $piece->number: somebody else checks it.", '', 403);
             }
             $last = $piece->checks()->with(['faults', 'answers'])->whereNotNull('closed_at')->orderByDesc('round')->first();
@@ -62,7 +62,7 @@ final class CheckPiece
         return DB::transaction(function () use ($check, $by, $question, $answer, $note, $faults): Check {
             $check = $this->locked($check);
             $asked = Checks::question($check, $question) ?? throw new Refusal("\"$question\" is not asked in this check.", '/question', 404);
-            if (Checks::painted($check->piece, $by)) {
+            if (Checks::isOwnWork($check->piece, $by)) {
                 throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
             }
             if ($answer === 'fault' && $faults === []) {
@@ -91,7 +91,7 @@ final class CheckPiece
             $check = $this->locked($check);
             $piece = $check->piece;
             $state = Checks::verdict($check);
-            if (Checks::painted($piece, $by)) {
+            if (Checks::isOwnWork($piece, $by)) {
                 throw new Refusal('You painted on this model: somebody else closes its check.', '', 403);
             }
             if ($verdict === 'passed' && ! $state->passes) {

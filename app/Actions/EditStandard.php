@@ -15,6 +15,9 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Edit;
+use Ordotype\Core\Ladder\EditClash;
+use Ordotype\Core\Ladder\Edits;
 use stdClass;
 
 /** Opens a draft, writes single clauses into it, and publishes it. */
@@ -83,6 +86,49 @@ final class EditStandard
             $this->validate($draft);
             $draft->increment('revision');
             ActivityLog::write('clause.removed', $row, $row->body, null);
+        });
+    }
+
+    /**
+     * Makes several changes of the draft at once, all or none; the same list undone and turned round takes them back.
+     *
+     * @param  list<Edit>  $edits
+     *
+     * @throws Conflict when something is not as an edit says it was
+     * @throws FormatException when the result is no standard
+     */
+    public function change(array $edits): StandardVersion
+    {
+        return DB::transaction(function () use ($edits): StandardVersion {
+            $draft = $this->locked();
+            $before = Standards::document($draft);
+            try {
+                $after = Edits::apply($before, $edits);
+            } catch (EditClash $e) {
+                throw new Conflict($e->getMessage(), ['change' => $e->place, 'current' => $e->current]);
+            }
+            StandardFormat::read($after);
+            Standards::rewrite($draft, $after, Auth::id());
+            $draft->update(['revision' => $draft->revision + 1]);
+            foreach ($edits as $edit) {
+                ActivityLog::write("standard.$edit->what", $draft, $edit->before === null ? null : Json::canonical($edit->before), $edit->after === null ? null : Json::canonical($edit->after));
+            }
+
+            return $draft->refresh();
+        });
+    }
+
+    /** Throws the open draft away; published versions stay. */
+    public function discard(int $revision): void
+    {
+        DB::transaction(function () use ($revision): void {
+            $draft = $this->locked();
+            if ($draft->revision !== $revision) {
+                throw new Conflict('The draft was changed after you looked at it: look at what would be lost once more.', ['revision' => $draft->revision]);
+            }
+            ActivityLog::write('standard.draft_discarded', $draft, Json::canonical(Standards::document($draft)), null);
+            $draft->clauses()->delete();
+            $draft->delete();
         });
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Formats\SchemaCheck;
+use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Paint;
 use App\Models\Piece;
@@ -15,14 +16,19 @@ use App\Models\StandardVersion;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
 use App\Studio\Standards;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\Problem;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Standard\Standard as CoreStandard;
+use Ordotype\Core\Standard\Technique;
 use stdClass;
 
 /** Takes a document in one of the open formats into the studio: all of it, or nothing. */
@@ -121,11 +127,29 @@ final class ImportDocument
             if (! $standard->hasTier($unit->tier)) {
                 throw FormatException::at("/units/$i/tier", "the standard has no tier \"$unit->tier\"");
             }
-            (new AddUnit)($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
+            $made = (new AddUnit)($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
+            $this->amendments($unit->amendments ?? [], ['unit_id' => $made->id], $standard, "/units/$i/amendments");
         }
+        $this->amendments($document->amendments ?? [], ['order_id' => $order->id], $standard, '/amendments');
         ActivityLog::write('order.imported', $order, null, Json::canonical($document));
 
         return "Order $order->number for $order->client, ".Unit::query()->where('order_id', $order->id)->count().' units, '
             .Piece::query()->whereIn('unit_id', Unit::query()->where('order_id', $order->id)->select('id'))->count().' pieces.';
+    }
+
+    /**
+     * @param  list<stdClass>  $amendments
+     * @param  array<string, int>  $of
+     */
+    private function amendments(array $amendments, array $of, CoreStandard $standard, string $path): void
+    {
+        try {
+            AmendmentFormat::read($amendments, array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true));
+        } catch (FormatException $e) {
+            throw new FormatException(array_map(fn (Problem $p) => new Problem($path.$p->path, $p->reason), $e->problems));
+        }
+        foreach ($amendments as $amendment) {
+            AmendmentRow::query()->create($of + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);
+        }
     }
 }

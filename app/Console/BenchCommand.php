@@ -4,11 +4,23 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use InvalidArgumentException;
+use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Edit;
+use Ordotype\Core\Ladder\Edits;
+use Ordotype\Core\Ladder\Grid;
+use Ordotype\Core\Ladder\Lint;
+use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\Standard;
+use stdClass;
 
 final class BenchCommand extends CoreCommand
 {
@@ -39,8 +51,9 @@ final class BenchCommand extends CoreCommand
                 'passes' => count($plan->work->passes),
             ];
         }
+        $ladder = $this->ladder($sculpt, $runs);
         if ($this->option('json') === true) {
-            $this->line(Json::encode(['tier' => $tier->key, 'runs' => $runs, 'jit' => self::jit(), 'rows' => $rows]));
+            $this->line(Json::encode(['tier' => $tier->key, 'runs' => $runs, 'jit' => self::jit(), 'rows' => $rows, 'ladder' => $ladder]));
 
             return self::SUCCESS;
         }
@@ -48,8 +61,46 @@ final class BenchCommand extends CoreCommand
         $this->table(['Areas', 'Choice ms', 'Whole plan ms', 'Steps', 'Passes'], array_map(fn (array $r) => [
             $r['areas'], number_format($r['choice_ms'], 1), number_format($r['plan_ms'], 1), $r['steps'], $r['passes'],
         ], $rows));
+        $this->line("A cell of a ladder of {$ladder['tiers']} tiers and {$ladder['rows']} rows is edited: ".round($ladder['edit_ms']).' ms to the figures of the one that is tried (aim 200 ms), '.round($ladder['lint_ms'])." ms for the lint with {$ladder['figures']} figures (aim 2000 ms).");
 
         return self::SUCCESS;
+    }
+
+    /**
+     * From an edited cell to what the Standard screen's panel shows, on the largest ladder it is made for: the demo's
+     * seven tiers with rows added up to eighty, and six figures.
+     *
+     * @return array{tiers: int, rows: int, figures: int, edit_ms: float, lint_ms: float}
+     */
+    private function ladder(Sculpt $sculpt, int $runs): array
+    {
+        $document = Json::decode((string) file_get_contents(self::path($this->needed('standard'))));
+        assert($document instanceof stdClass);
+        for ($rows = count((new Grid(StandardFormat::read($document)))->rows()), $i = 0; $rows < 80; $rows++, $i++) {
+            foreach ($document->tiers as $t) {
+                if (! isset($t->extends)) {
+                    $t->clauses[] = (object) ['id' => "$t->key.more_$i", 'kind' => 'finish', 'scope' => (object) ['rank' => ['main']], 'criterion' => 'tonal_span', 'limit' => 1];
+                }
+            }
+        }
+        $before = StandardFormat::read($document);
+        $tier = $before->tier($this->needed('tier'));
+        $clause = array_values(array_filter($tier->clauses, fn (Clause $c) => $c instanceof EffectClause))[0] ?? throw new InvalidArgumentException("$tier->name has no effect clause of its own to edit.");
+        $was = ClauseFormat::write($clause);
+        $is = clone $was;
+        $is->passes = ($was->passes ?? 1) + 1;
+        $edits = [new Edit('clause', $tier->key, $was, $is)];
+        $figures = array_map(fn (int $i) => new Sculpt("{$sculpt->name} $i", $sculpt->role, $sculpt->size, $sculpt->baseMm, $sculpt->surfaceCm2, $sculpt->definition, [], false, null, $sculpt->areas), range(1, 6));
+        $edited = function () use ($document, $edits, $tier, $figures): Standard {
+            $after = StandardFormat::read(Edits::apply($document, $edits));
+            $plan = fn (Standard $s) => Planner::plan(new PlanRequest($s, $s->tier($tier->key), $figures[0]));
+            (new TierDifference($plan(StandardFormat::read($document)), $plan($after)))->areaMinutes();
+
+            return $after;
+        };
+
+        return ['tiers' => count($before->tiers), 'rows' => count((new Grid($before))->rows()), 'figures' => count($figures),
+            'edit_ms' => self::median($runs, $edited), 'lint_ms' => self::median(min(3, $runs), fn () => (new Lint($edited(), $figures, '20.00'))->findings())];
     }
 
     /** The sculpt's areas repeated until there are as many as wanted; copies touch what the originals touch, and are as large. */

@@ -7,10 +7,9 @@ namespace App\Console;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Ladder\Voices;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Standard\PriceRange;
 
 final class DiffCommand extends CoreCommand
@@ -23,6 +22,7 @@ final class DiffCommand extends CoreCommand
         {--scheme= : file in ordotype/scheme@1}
         {--method= : file in ordotype/method@1}
         {--shelf= : CSV of paints}
+        {--voice=painter : painter, or client for plain words}
         {--json : print JSON}';
 
     protected $description = 'Show what one tier asks of a sculpt that another does not, and the minutes and price it takes';
@@ -40,7 +40,7 @@ final class DiffCommand extends CoreCommand
                 'from' => $difference->from->request->tier->key, 'to' => $difference->to->request->tier->key, 'sculpt' => $sculpt->name,
                 'changes' => array_map(fn (RequirementChange $c) => [
                     'change' => $c->change, 'area' => ($c->after ?? $c->before)?->area, 'subject' => ($c->after ?? $c->before)?->subject(),
-                    'before' => self::words($c->before), 'after' => self::words($c->after),
+                    'before' => Voices::asks($c->before), 'after' => Voices::asks($c->after),
                     'clauses' => array_values(array_unique([...$c->before->clauses ?? [], ...$c->after->clauses ?? []])),
                 ], $difference->changes),
                 'minutes' => ['from' => $difference->from->minutesByPasses(), 'to' => $difference->to->minutesByPasses(), 'change' => $difference->minutes()],
@@ -49,32 +49,26 @@ final class DiffCommand extends CoreCommand
 
             return self::SUCCESS;
         }
+        if ($this->option('voice') === 'client') {
+            $voices = new Voices($difference);
+            $this->line("{$difference->to->request->tier->name} gives, over {$difference->from->request->tier->name}:");
+            foreach ($voices->gains() as $line) {
+                $this->line("  + $line");
+            }
+            foreach ($voices->losses() as $line) {
+                $this->line("  - $line");
+            }
+
+            return self::SUCCESS;
+        }
         $this->line("{$sculpt->name}: {$difference->from->request->tier->name} ".round($difference->from->minutesByPasses()).' min → '
             ."{$difference->to->request->tier->name} ".round($difference->to->minutesByPasses()).' min ('.sprintf('%+d', (int) round($difference->minutes())).' a piece)');
         $this->line('Price: '.(self::price($low) ?? 'none set').' → '.(self::price($high) ?? 'none set'));
         $this->table(['Change', 'Area', 'What', 'Before', 'After'], array_map(fn (RequirementChange $c) => [
-            $c->change, ($c->after ?? $c->before)->area ?? 'whole model', ($c->after ?? $c->before)?->subject(), self::words($c->before) ?? '·', self::words($c->after) ?? '·',
+            $c->change, ($c->after ?? $c->before)->area ?? 'whole model', ($c->after ?? $c->before)?->subject(), Voices::asks($c->before) ?? '·', Voices::asks($c->after) ?? '·',
         ], $difference->changes));
 
         return self::SUCCESS;
-    }
-
-    private static function words(?Requirement $r): ?string
-    {
-        if ($r === null) {
-            return null;
-        }
-        $passes = $r->passes > 1 ? " in $r->passes passes" : '';
-        $by = $r->by === null ? '' : ' by '.implode(' or ', $r->by);
-
-        return match ($r->kind) {
-            RequirementKind::Effect, RequirementKind::Technique => $r->extent->word().$passes.$by,
-            default => match (true) {
-                $r->min !== null && $r->max !== null => "$r->min to $r->max",
-                $r->min !== null => "$r->min or more",
-                default => "at most $r->max",
-            },
-        };
     }
 
     private static function price(?PriceRange $price): ?string

@@ -7,6 +7,7 @@ namespace App\Demo;
 use App\Actions\CheckPiece;
 use App\Actions\EditStandard;
 use App\Actions\ImportDocument;
+use App\Actions\MovePiece;
 use App\Actions\PlanUnit;
 use App\Actions\SignPieces;
 use App\Actions\WorkOnPieces;
@@ -48,6 +49,8 @@ final class DemoStudio
             $this->inCheck();
             $this->signed();
             $this->late();
+            $this->delivered();
+            $this->held();
             Auth::logout();
         });
     }
@@ -102,6 +105,29 @@ final class DemoStudio
             $this->as('odo');
             $this->paint($piece, 6);
         }
+    }
+
+    /** A pair that went out weeks ago. */
+    private function delivered(): void
+    {
+        $unit = $this->release('26-021');
+        foreach ($unit->pieces as $piece) {
+            $this->finish($piece, 'pim');
+            $this->pass($piece);
+        }
+        (new SignPieces)->sign(array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()), $this->person('lead'));
+        foreach ($unit->pieces as $piece) {
+            (new MovePiece)($piece, 'deliver', '');
+        }
+    }
+
+    /** One that is lost and one on hold, as happens. */
+    private function held(): void
+    {
+        $this->as('lead');
+        $pieces = Order::query()->where('number', '26-030')->firstOrFail()->units()->firstOrFail()->pieces()->orderBy('number')->get();
+        (new MovePiece)($pieces[6], 'hold', 'Its hook broke off; a new one is on the way.');
+        (new MovePiece)($pieces[7], 'lose', 'Dropped behind the cabinet.');
     }
 
     private function release(string $order): Unit

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $number
  * @property string $code
  * @property string $stage
+ * @property string|null $held_from
  * @property int $revision
  * @property-read Unit $unit
  * @property-read Collection<int, StepLog> $logs

@@ -18,6 +18,9 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
+    /** @var list<string>|null abilities a token is limited to; null: all that the role has */
+    public ?array $limitedTo = null;
+
     protected $fillable = ['name', 'email', 'password', 'role', 'may_sign', 'skill'];
 
     protected $hidden = ['password', 'remember_token'];

@@ -14,6 +14,10 @@ final class Rights
     public const ABILITIES = [
         'standard.read' => ['lead', 'desk'],
         'standard.edit' => ['lead'],
+        'share' => ['lead', 'desk'],
+        'import' => ['lead'],
+        'studio.read' => ['lead', 'desk'],
+        'studio.edit' => ['lead'],
         'orders.read' => ['lead', 'desk'],
         'orders.edit' => ['lead', 'desk'],
         'plan.read' => ['lead', 'desk', 'painter'],
@@ -31,7 +35,8 @@ final class Rights
     public static function has(User $user, string $ability): bool
     {
         return in_array($user->role->value, self::ABILITIES[$ability] ?? [], true)
-            && (! in_array($ability, self::SIGNERS_ONLY, true) || $user->may_sign);
+            && (! in_array($ability, self::SIGNERS_ONLY, true) || $user->may_sign)
+            && ($user->limitedTo === null || in_array($ability, $user->limitedTo, true));
     }
 
     public static function seesMoney(User $user): bool

@@ -25,6 +25,12 @@ final class Checks
         return in_array($user->id, self::painters($piece), true);
     }
 
+    /** Whether somebody else has to look at it: they painted on it, and are not the only person in the studio. */
+    public static function isOwnWork(Piece $piece, User $user): bool
+    {
+        return self::painted($piece, $user) && User::query()->count() > 1;
+    }
+
     /** @return list<int> ids of those who painted on it */
     public static function painters(Piece $piece): array
     {
@@ -73,7 +79,7 @@ final class Checks
         return array_values(array_filter($questions, fn (Question $q) => $q->key === CheckList::FINAL_LOOK
             || in_array($q->key, $faulty, true)
             || (in_array($q->key, $known, true) && ! in_array($q->key, $answered, true))
-            || ($q->view !== null && in_array($q->view->value, $views, true) && in_array($q->key, ["fault:cover:{$q->view->value}", "fault:borders:{$q->view->value}"], true))));
+            || ($q->view !== null && in_array($q->view->value, $views, true) && in_array($q->key, ["fault:any:{$q->view->value}", "fault:cover:{$q->view->value}", "fault:borders:{$q->view->value}"], true))));
     }
 
     public static function acceptance(Piece $piece): ?AcceptanceClause

@@ -60,6 +60,33 @@ final class Standards
         return $document;
     }
 
+    /** Brings a draft to a changed document; clauses that stay the same keep their rows and revisions. */
+    public static function rewrite(StandardVersion $draft, stdClass $document, ?int $by): void
+    {
+        $rows = $draft->clauses()->get()->keyBy(fn (ClauseRow $r) => "$r->tier $r->clause");
+        $kept = [];
+        foreach ($document->tiers as $tier) {
+            foreach ($tier->clauses as $position => $clause) {
+                $body = self::body($clause);
+                $row = $rows->get("$tier->key $clause->id");
+                $kept["$tier->key $clause->id"] = true;
+                if ($row === null) {
+                    ClauseRow::query()->create(['standard_version_id' => $draft->id, 'tier' => $tier->key, 'clause' => $clause->id, 'position' => $position, 'body' => $body, 'changed_by' => $by]);
+                } elseif (Json::canonical(Json::decode($row->body)) !== Json::canonical($clause)) {
+                    $row->update(['body' => $body, 'position' => $position, 'revision' => $row->revision + 1, 'changed_by' => $by]);
+                } elseif ($row->position !== $position) {
+                    $row->update(['position' => $position]);
+                }
+            }
+        }
+        foreach ($rows as $place => $row) {
+            if (! isset($kept[$place])) {
+                $row->delete();
+            }
+        }
+        self::frame($draft, $document);
+    }
+
     /** Keeps a document as the frame and clause rows of a draft. */
     public static function keep(StandardVersion $draft, stdClass $document): void
     {
@@ -67,12 +94,22 @@ final class Standards
         $rows = [];
         foreach ($document->tiers as $tier) {
             foreach ($tier->clauses as $position => $clause) {
-                $rows[] = ['standard_version_id' => $draft->id, 'tier' => $tier->key, 'clause' => $clause->id, 'position' => $position, 'body' => json_encode($clause, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), 'created_at' => now(), 'updated_at' => now()];
+                $rows[] = ['standard_version_id' => $draft->id, 'tier' => $tier->key, 'clause' => $clause->id, 'position' => $position, 'body' => self::body($clause), 'created_at' => now(), 'updated_at' => now()];
             }
         }
         foreach (array_chunk($rows, 200) as $some) {
             ClauseRow::query()->insert($some);
         }
+        self::frame($draft, $document);
+    }
+
+    private static function body(stdClass $clause): string
+    {
+        return json_encode($clause, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
+    private static function frame(StandardVersion $draft, stdClass $document): void
+    {
         $frame = Json::decode(Json::encode($document));
         assert($frame instanceof stdClass);
         foreach ($frame->tiers as $tier) {

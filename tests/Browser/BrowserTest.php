@@ -59,7 +59,7 @@ final class BrowserTest extends TestCase
         foreach ($chrome->page->executeAsyncScript('const done = arguments[0]; fetch("/api/v1/orders", {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)')['data'] as $order) {
             $units[$order['number']] = ['order' => $order['id'], 'unit' => $order['units'][0]['id']];
         }
-        $pages = ['/standard' => 'Does the ladder hold?', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
+        $pages = ['/standard' => 'Does the ladder hold?', '/standard/techniques' => 'Mould line removal', '/standard/differences' => 'For the client', '/standard/comparison' => 'Links for clients', '/standard/versions' => 'What changes from', '/standard/packs' => 'Two stages', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
             '/bench' => 'Work on this batch', "/bench/{$units['26-038']['unit']}" => 'All done', '/check' => 'Signed off', '/check/3' => 'So far', '/certificates/1' => 'of the chain', '/nowhere' => 'Nothing here'];
         foreach ([false, true] as $dark) {
             $chrome->dark($dark);
@@ -96,11 +96,19 @@ final class BrowserTest extends TestCase
         $type(WebDriverKeys::ARROW_DOWN);
         $chrome->waitFor('This edit, on');
         $chrome->waitFor('→');
-        $type(WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::TAB, WebDriverKeys::ENTER);
+        $type(WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
         $this->until(fn () => $this->kept('banner.lines') === 'separate_tinted');
         $this->until(fn () => $this->cell('Dark lines between parts', 4)->getText() === 'as before');
 
         // Undo puts it back.
+        $chrome->css('.lcell[tabindex="0"]')->sendKeys('u');
+        $this->until(fn () => $this->kept('banner.lines') === 'separate');
+        $this->until(fn () => $chrome->css('.lcell[tabindex="0"]')->getText() === 'neutral');
+
+        // Redo, and undo once more, by keyboard too.
+        $chrome->css('.lcell[tabindex="0"]')->sendKeys('r');
+        $this->until(fn () => $this->kept('banner.lines') === 'separate_tinted');
+        $this->until(fn () => $chrome->text('Undo u', 'button')->isEnabled());
         $chrome->css('.lcell[tabindex="0"]')->sendKeys('u');
         $this->until(fn () => $this->kept('banner.lines') === 'separate');
         $chrome->signOut();
@@ -124,7 +132,7 @@ final class BrowserTest extends TestCase
         $chrome->press('Keep');
         $this->until(fn () => $this->kept('banner.lines') === 'separate_tinted');
         $chrome->press('Publish v2');
-        $chrome->waitFor('1 cell changes');
+        $chrome->waitFor('1 thing changes');
         $chrome->css('.ant-modal textarea')->sendKeys('Lines tinted from Banner on.');
         $chrome->press('Publish v2 for good');
         $chrome->waitFor('v2, published');
@@ -204,7 +212,7 @@ final class BrowserTest extends TestCase
         $chrome->waitFor('has passed');
         $this->in('One on watch', 'Sign off 1 passed')->click();
         $chrome->press('Sign off');
-        $chrome->waitFor('Certificate 2');
+        $chrome->waitFor('Certificate 3');
         self::assertTrue($chrome->seen('standard version 2'));
         self::assertTrue($chrome->seen('Ines Tallow'));
         $hash = $chrome->css('.certificate div.hash')->getText();

@@ -21,7 +21,7 @@ abstract class StudioTestCase extends TestCase
 {
     use DatabaseTransactions;
 
-    private static bool $loaded = false;
+    protected static bool $loaded = false;
 
     /** @var list<string> */
     protected array $connectionsToTransact = ['mariadb'];
@@ -32,11 +32,16 @@ abstract class StudioTestCase extends TestCase
         $app->make(Kernel::class)->bootstrap();
         if (! self::$loaded) {
             Artisan::call('migrate:fresh', ['--database' => 'migrate', '--force' => true]);
-            (new DemoStudio)->load();
+            $this->load();
             self::$loaded = true;
         }
 
         return $app;
+    }
+
+    protected function load(): void
+    {
+        (new DemoStudio)->load();
     }
 
     protected function person(string $who): User

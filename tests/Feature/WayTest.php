@@ -21,7 +21,7 @@ final class WayTest extends StudioTestCase
         $draft->assertJsonPath('version.status', 'draft');
         $cell = $this->cell($draft->json(), 'edges', 'company');
         $clause = ['passes' => 2, 'by' => ['edge_highlight']] + $cell['clause'];
-        $tried = $this->api('lead', 'POST', 'standard/draft/try', ['tier' => 'company', 'sculpt' => 'sluice-warden', 'clause' => ['extent' => 'spot'] + $clause], 200);
+        $tried = $this->api('lead', 'POST', 'standard/draft/try', ['tier' => 'company', 'sculpt' => 'sluice-warden', 'changes' => [['what' => 'clause', 'tier' => 'company', 'before' => $cell['clause'], 'after' => ['extent' => 'spot'] + $clause]]], 200);
         self::assertNotEquals($tried->json('before'), $tried->json('after'));
         $kept = $this->api('lead', 'PUT', 'standard/draft/clauses', ['tier' => 'company', 'revision' => $cell['revision'], 'clause' => ['extent' => 'spot'] + $clause], 200);
         self::assertSame(2, $kept->json('revision'));
@@ -95,18 +95,18 @@ final class WayTest extends StudioTestCase
         // Signed off: the certificate says which version it was held against, and the chain holds.
         $this->api('painter', 'POST', 'sign-offs', ['pieces' => $pieces], 403);
         $certificate = $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 201);
-        $certificate->assertJsonPath('number', 2)->assertJsonPath('record.standard.version', 2)->assertJsonPath('record.pieces.0.checks.0.faults.0.fault', 'tide_mark')->assertJsonPath('record.pieces.0.rule', 'signed by someone who did not paint on it');
-        self::assertSame(SignOff::query()->where('number', 1)->value('hash'), $certificate->json('previous'));
+        $certificate->assertJsonPath('number', 3)->assertJsonPath('record.standard.version', 2)->assertJsonPath('record.pieces.0.checks.0.faults.0.fault', 'tide_mark')->assertJsonPath('record.pieces.0.rule', 'signed by someone who did not paint on it');
+        self::assertSame(SignOff::query()->where('number', 2)->value('hash'), $certificate->json('previous'));
         self::assertSame(0, Artisan::call('ordotype:verify', ['--head' => $certificate->json('hash')]));
         $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 409);
-        $this->api('desk', 'GET', 'sign-offs/2', null, 200);
+        $this->api('desk', 'GET', 'sign-offs/3', null, 200);
 
         // Withdrawn: a record too, and the models are back in the check.
-        $this->api('lead', 'POST', 'sign-offs/2/withdrawal', ['reason' => ''], 422);
-        $this->api('lead', 'POST', 'sign-offs/2/withdrawal', ['reason' => 'Wrong decal, seen too late.'], 201)->assertJsonPath('record.of.number', 2);
-        $this->api('lead', 'POST', 'sign-offs/2/withdrawal', ['reason' => 'Again.'], 409);
+        $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => ''], 422);
+        $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => 'Wrong decal, seen too late.'], 201)->assertJsonPath('record.of.number', 3);
+        $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => 'Again.'], 409);
         self::assertSame(['offered', 'offered'], Piece::query()->whereIn('id', $pieces)->pluck('stage')->all());
-        $this->api('lead', 'GET', 'sign-offs/2', null, 200)->assertJsonPath('withdrawn_by', 3);
+        $this->api('lead', 'GET', 'sign-offs/3', null, 200)->assertJsonPath('withdrawn_by', 4);
         self::assertNull(Chain::broken(SignOff::query()->orderBy('number')->get()->map(fn ($s) => ['number' => $s->number, 'previous' => $s->previous, 'hash' => $s->hash, 'record' => $s->record])->all()));
         foreach (['clause.written', 'standard.published', 'plan.released', 'check.closed', 'sign_off.sign_off', 'sign_off.withdrawal'] as $action) {
             self::assertTrue(Activity::query()->where('action', $action)->whereNotNull('user_id')->exists(), $action);

@@ -7,8 +7,10 @@ namespace Tests\Support;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Sculpt\Sculpt;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use stdClass;
 
 /**
  * Small random planning cases: one sculpt of one to three areas, a catalogue of a few techniques, and a tier with every
@@ -31,13 +33,27 @@ final class RandomCase
 
     public function request(int $techniques = 6, int $maxPasses = 2): PlanRequest
     {
-        $standard = StandardFormat::read($this->json([
+        $standard = StandardFormat::read($this->standard($techniques, $maxPasses));
+
+        return new PlanRequest($standard, $standard->tier('tier'), SculptFormat::read($this->json($this->sculpt())));
+    }
+
+    /** The standard of the case as a document; a request made after it gets the sculpt that goes with it. */
+    public function standard(int $techniques = 6, int $maxPasses = 2): stdClass
+    {
+        $document = $this->json([
             'format' => StandardFormat::WORD, 'name' => 'Random', 'currency' => 'EUR', 'prices' => [],
             'techniques' => $catalogue = $this->catalogue($techniques, $maxPasses),
             'tiers' => [$this->tier(array_column($catalogue, 'key'))],
-        ]));
+        ]);
+        assert($document instanceof stdClass);
 
-        return new PlanRequest($standard, $standard->tier('tier'), SculptFormat::read($this->json($this->sculpt())));
+        return $document;
+    }
+
+    public function figure(): Sculpt
+    {
+        return SculptFormat::read($this->json($this->sculpt()));
     }
 
     /** @return list<array<string, mixed>> */

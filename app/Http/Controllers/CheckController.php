@@ -79,7 +79,7 @@ final class CheckController
         $verdict = Checks::verdict($check);
         $names = array_column(array_map(fn (Technique $t) => [$t->key, $t->name], $core->standard->techniques), 1, 0);
         $user = self::person($request);
-        $own = Checks::painted($check->piece, $user);
+        $own = Checks::isOwnWork($check->piece, $user);
         $clauses = [];
         foreach ($core->standard->clausesOf($core->tier) as $clause) {
             $clauses[$clause->id] = $clause->clientText ?? $clause->label ?? $clause->id;

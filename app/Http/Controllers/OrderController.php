@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AddUnit;
+use App\Actions\MovePiece;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Scheme;
@@ -16,6 +17,7 @@ use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Tier;
 
@@ -88,6 +90,15 @@ final class OrderController
         $unit = $add($order->load('version'), Sculpt::query()->where('slug', $given['sculpt'])->firstOrFail(), $given['tier'], (int) $given['count'], $given['label'] ?? null);
 
         return new JsonResponse(['id' => $unit->id], 201);
+    }
+
+    /** A piece put on hold, taken up again, lost, cancelled, delivered or claimed. */
+    public function movePiece(Request $request, Piece $piece, MovePiece $move): JsonResponse
+    {
+        $given = $request->validate(['move' => ['required', Rule::in(MovePiece::moves())], 'reason' => ['nullable', 'string', 'max:500']]);
+        $piece = $move($piece, $given['move'], $given['reason'] ?? '');
+
+        return new JsonResponse(['id' => $piece->id, 'number' => $piece->number, 'code' => $piece->code, 'stage' => $piece->stage]);
     }
 
     /** @return array<string, mixed> */

@@ -4,199 +4,128 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\EditStandard;
-use App\Models\ClauseRow;
+use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
-use App\Models\Unit;
 use App\Models\User;
-use App\Policies\Rights;
+use App\Studio\LadderView;
 use App\Studio\Refusal;
 use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Ordotype\Core\Format\ClauseFormat;
+use Illuminate\Http\Response;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Ladder\Cell;
-use Ordotype\Core\Ladder\Finding;
+use Ordotype\Core\Format\TechniqueFormat;
 use Ordotype\Core\Ladder\Grid;
-use Ordotype\Core\Ladder\Lint;
-use Ordotype\Core\Ladder\Row;
+use Ordotype\Core\Ladder\LadderCsv;
+use Ordotype\Core\Ladder\StandardDifference;
 use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Ladder\Voices;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Standard\EffectClause;
-use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
-use Ordotype\Core\Standard\Tier;
-use stdClass;
 
+/** The standard to read: the ladder, its versions, what differs between them and between its tiers. */
 final class StandardController
 {
     /** The open draft where there is one, else the published version, as a ladder. */
     public function show(Request $request): JsonResponse
     {
-        $published = Standards::published();
-        $version = Standards::draft() ?? $published ?? throw new Refusal('There is no standard yet: import a pack.', '', 404);
-
-        return new JsonResponse($this->ladder($version, $published, $request));
+        return new JsonResponse(LadderView::of($this->open(), $request->user()));
     }
 
     public function versions(): JsonResponse
     {
-        $versions = StandardVersion::query()->orderByDesc('number')->get(['id', 'number', 'status', 'note', 'sha256', 'published_at', 'revision']);
+        $versions = StandardVersion::query()->orderByDesc('number')->get(['id', 'number', 'status', 'note', 'sha256', 'published_at', 'published_by']);
+        $names = User::query()->whereIn('id', $versions->pluck('published_by')->filter())->pluck('name', 'id');
 
         return new JsonResponse(['data' => $versions->map(fn (StandardVersion $v) => [
-            'number' => $v->number, 'status' => $v->status, 'note' => $v->note, 'sha256' => $v->sha256, 'published_at' => $v->published_at?->toIso8601ZuluString(),
+            'number' => $v->number, 'status' => $v->status, 'note' => $v->note, 'sha256' => $v->sha256, 'published_at' => $v->published_at?->toIso8601ZuluString(), 'published_by' => $names[$v->published_by] ?? null,
         ])->all()]);
     }
 
     public function version(Request $request, int $number): JsonResponse
     {
-        $version = StandardVersion::query()->where('number', $number)->firstOrFail();
-
-        return new JsonResponse($this->ladder($version, Standards::published(), $request));
+        return new JsonResponse(LadderView::of($this->numbered($number), $request->user()));
     }
 
-    public function open(Request $request, EditStandard $edit): JsonResponse
+    /** What changes from one version to another; a draft counts as a version. */
+    public function compare(Request $request): JsonResponse
     {
-        return new JsonResponse($this->ladder($edit->open(), Standards::published(), $request), 201);
+        $given = $request->validate(['from' => ['required', 'integer', 'min:1'], 'to' => ['required', 'integer', 'min:1']]);
+        $difference = new StandardDifference(Standards::core($this->numbered((int) $given['from'])), Standards::core($this->numbered((int) $given['to'])));
+
+        return new JsonResponse(['from' => (int) $given['from'], 'to' => (int) $given['to'], 'changes' => array_map(LadderView::change(...), $difference->changes)]);
     }
 
-    public function write(Request $request, EditStandard $edit): JsonResponse
+    /** What a tier asks of a figure that another does not: for painters, and for clients. */
+    public function difference(Request $request): JsonResponse
     {
-        $given = $request->validate(['tier' => ['required', 'string', 'max:64'], 'revision' => ['required', 'integer', 'min:0'], 'clause' => ['required', 'array']]);
-        $row = $edit->write($given['tier'], $this->clause($request), (int) $given['revision']);
-
-        return new JsonResponse(['tier' => $row->tier, 'clause' => Json::decode($row->body), 'revision' => $row->revision, 'draft_revision' => $row->version()->value('revision')]);
-    }
-
-    public function remove(Request $request, EditStandard $edit): JsonResponse
-    {
-        $given = $request->validate(['tier' => ['required', 'string'], 'clause' => ['required', 'string'], 'revision' => ['required', 'integer']]);
-        $edit->remove($given['tier'], $given['clause'], (int) $given['revision']);
-
-        return new JsonResponse(null, 204);
-    }
-
-    /** What an edit that is not kept yet does to a figure: minutes before and after, and what is asked for more or less. */
-    public function attempt(Request $request): JsonResponse
-    {
-        $given = $request->validate(['tier' => ['required', 'string'], 'sculpt' => ['required', 'string'], 'clause' => ['nullable', 'array']]);
-        $version = Standards::draft() ?? Standards::current();
-        $before = Standards::core($version);
-        $document = Standards::document($version);
-        if (isset($given['clause'])) {
-            $this->put($document, $given['tier'], $this->clause($request));
-        }
-        $after = StandardFormat::read($document);
-        if (! $after->hasTier($given['tier'])) {
-            throw new Refusal("There is no tier \"{$given['tier']}\".", '/tier');
+        $given = $request->validate(['from' => ['required', 'string'], 'to' => ['required', 'string'], 'sculpt' => ['required', 'string', 'exists:sculpts,slug']]);
+        $standard = Standards::core($this->open());
+        foreach (['from', 'to'] as $end) {
+            $standard->hasTier($given[$end]) || throw new Refusal("There is no tier \"{$given[$end]}\".", "/$end");
         }
         $sculpt = UnitPlans::sculpt(Sculpt::query()->where('slug', $given['sculpt'])->firstOrFail());
-        $plan = fn (Standard $standard) => Planner::plan(new PlanRequest($standard, $standard->tier($given['tier']), $sculpt));
-        $difference = new TierDifference($plan($before), $plan($after));
-        [$price] = $difference->prices();
-        $ceiling = array_values(array_filter($difference->to->requirements, fn ($s) => $s->requirement->subject() === 'minutes'));
+        $scheme = UnitPlans::scheme(Scheme::query()->first());
+        $plan = fn (string $tier) => Planner::plan(new PlanRequest($standard, $standard->tier($tier), $sculpt, $scheme, shelf: UnitPlans::shelf()));
+        $difference = new TierDifference($plan($given['from']), $plan($given['to']));
+        $voices = new Voices($difference);
+        [$low, $high] = $difference->prices();
+        $price = fn (?PriceRange $p) => $p === null ? null : ['low' => $p->low, 'high' => $p->high];
 
         return new JsonResponse([
-            'sculpt' => $sculpt->name,
-            'tier' => $after->tier($given['tier'])->name,
-            'before' => round($difference->from->minutesByPasses(), 2),
-            'after' => round($difference->to->minutesByPasses(), 2),
-            'ceiling' => $ceiling === [] ? null : $ceiling[0]->requirement->max,
-            'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high, 'currency' => $after->currency],
-            'changes' => array_map(fn ($c) => ['change' => $c->change, 'area' => ($c->after ?? $c->before)?->area, 'subject' => ($c->after ?? $c->before)?->subject()], $difference->changes),
-            'areas' => array_map(fn (string $key, array $m) => ['area' => $key, 'before' => is_nan($m[0]) ? null : round($m[0], 2), 'after' => is_nan($m[1]) ? null : round($m[1], 2)],
-                array_keys($difference->areaMinutes()), array_values($difference->areaMinutes())),
-            'conflicts' => array_map(fn ($c) => ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason], $difference->to->conflicts()),
-            'lint' => array_map(self::finding(...), (new Lint($after))->findings()),
-            'open_units' => Unit::query()->where('tier', $given['tier'])->whereHas('order', fn ($q) => $q->whereNotIn('status', ['delivered', 'closed', 'cancelled']))->count(),
+            'sculpt' => $sculpt->name, 'currency' => $standard->currency,
+            'from' => ['name' => $difference->from->request->tier->name, 'minutes' => round($difference->from->minutesByPasses(), 2), 'price' => $price($low)],
+            'to' => ['name' => $difference->to->request->tier->name, 'minutes' => round($difference->to->minutesByPasses(), 2), 'price' => $price($high)],
+            'painter' => $voices->painters(), 'techniques' => (object) $voices->techniques(), 'gains' => $voices->gains(), 'losses' => $voices->losses(),
         ]);
     }
 
-    public function publish(Request $request, EditStandard $edit): JsonResponse
+    /** The catalogue, each technique with what every tier says of it. */
+    public function techniques(): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'note' => ['required', 'string', 'max:2000']]);
-        $version = $edit->publish((int) $given['revision'], $given['note']);
-
-        return new JsonResponse($this->ladder($version, $version, $request), 201);
-    }
-
-    /** The clause as it stood in the request, with objects kept as objects. */
-    private function clause(Request $request): stdClass
-    {
-        $body = Json::decode($request->getContent());
-        $clause = $body instanceof stdClass ? $body->clause ?? null : null;
-
-        return $clause instanceof stdClass ? $clause : throw new Refusal('The clause must be an object.', '/clause');
-    }
-
-    private function put(stdClass $document, string $tierKey, stdClass $clause): void
-    {
-        foreach ($document->tiers as $tier) {
-            if ($tier->key !== $tierKey) {
-                continue;
-            }
-            foreach ($tier->clauses as $i => $there) {
-                if ($there->id === ($clause->id ?? null)) {
-                    $tier->clauses[$i] = $clause;
-
-                    return;
+        $version = $this->open();
+        $standard = Standards::core($version);
+        $tiers = (new Grid($standard))->tiers();
+        $said = [];
+        foreach ($tiers as $tier) {
+            foreach (array_filter($standard->clausesOf($tier), fn (Clause $c) => $c instanceof TechniqueClause) as $clause) {
+                foreach (array_filter($standard->techniques, $clause->names(...)) as $technique) {
+                    // The last that is said decides; a scope only narrows where.
+                    $said[$technique->key][$tier->key] = ['tier' => $tier->key, 'name' => $tier->name, 'status' => $clause->status->value, 'clause' => $clause->id, 'everywhere' => $clause->scope === null];
                 }
             }
-            $tier->clauses[] = $clause;
         }
+
+        return new JsonResponse([
+            'version' => ['number' => $version->number, 'status' => $version->status, 'revision' => $version->revision],
+            'data' => array_map(fn (Technique $t) => ['technique' => TechniqueFormat::write($t), 'used_by' => array_values($said[$t->key] ?? [])], $standard->techniques),
+        ]);
     }
 
-    /** @return array<string, mixed> */
-    private function ladder(StandardVersion $version, ?StandardVersion $published, Request $request): array
+    public function csv(): Response
     {
-        $standard = Standards::core($version);
-        $grid = new Grid($standard);
-        $revisions = $version->clauses()->get(['tier', 'clause', 'revision'])->keyBy(fn (ClauseRow $r) => "$r->tier $r->clause");
-        $user = $request->user();
-
-        return [
-            'name' => $standard->name,
-            'version' => ['number' => $version->number, 'status' => $version->status, 'revision' => $version->revision, 'note' => $version->note, 'sha256' => $version->sha256, 'published_at' => $version->published_at?->toIso8601ZuluString()],
-            'published' => $published === null ? null : ['number' => $published->number, 'published_at' => $published->published_at?->toIso8601ZuluString()],
-            'currency' => $standard->currency,
-            'tiers' => array_map(fn (Tier $t) => [
-                'key' => $t->key, 'name' => $t->name, 'order' => $t->order, 'status' => $t->status->value, 'intent' => $t->intent, 'pace' => $t->pace->value,
-                'distance_cm' => $t->viewing->distanceCm, 'extends' => $t->extends,
-            ], $grid->tiers()),
-            'rows' => array_map(fn (Row $row) => [
-                'suffix' => $row->suffix, 'group' => $row->group, 'label' => $row->label,
-                'cells' => array_map(fn (Cell $cell) => self::cell($cell, $revisions->get("$cell->tier {$cell->clause?->id}")->revision ?? 0), $row->cells),
-            ], $grid->rows()),
-            'techniques' => array_map(fn (Technique $t) => ['key' => $t->key, 'name' => $t->name, 'family' => $t->family->value, 'whole' => $t->whole, 'effects' => array_keys($t->effects)], $standard->techniques),
-            'lint' => array_map(self::finding(...), (new Lint($standard))->findings()),
-            'sculpts' => Sculpt::query()->orderBy('id')->get(['slug', 'name', 'role'])->map(fn (Sculpt $s) => ['slug' => $s->slug, 'name' => $s->name, 'role' => $s->role])->all(),
-            'editable' => $user instanceof User && Rights::has($user, 'standard.edit'),
-        ];
+        return new Response(LadderCsv::of(Standards::core($this->open())), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="ladder.csv"']);
     }
 
-    /** @return array<string, mixed> */
-    private static function cell(Cell $cell, int $revision): array
+    /** A version as `ordotype/standard@1`. */
+    public function export(int $number): Response
     {
-        $clause = $cell->clause;
-
-        return [
-            'tier' => $cell->tier, 'own' => $cell->own, 'as_before' => $cell->asBefore, 'words' => $cell->words, 'revision' => $cell->own ? $revision : 0,
-            'clause' => $clause === null ? null : ClauseFormat::write($clause),
-            'extent' => $clause instanceof EffectClause || ($clause instanceof TechniqueClause && $clause->status->value === 'required') ? $clause->extent()->word() : null,
-            'passes' => $clause instanceof EffectClause || $clause instanceof TechniqueClause ? $clause->passes() : null,
-            'status' => $clause instanceof TechniqueClause ? $clause->status->value : ($clause === null ? null : 'required'),
-        ];
+        return new Response(Json::encode(Standards::document($this->numbered($number))), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"standard-v$number.json\""]);
     }
 
-    /** @return array<string, mixed> */
-    private static function finding(Finding $f): array
+    private function open(): StandardVersion
     {
-        return ['kind' => $f->kind, 'tier' => $f->tier, 'clauses' => $f->clauses, 'why' => $f->why, 'change' => $f->change];
+        return Standards::draft() ?? Standards::published() ?? throw new Refusal('There is no standard yet: import a pack.', '', 404);
+    }
+
+    private function numbered(int $number): StandardVersion
+    {
+        return StandardVersion::query()->where('number', $number)->firstOrFail();
     }
 }

@@ -141,7 +141,7 @@ final class StandardFormat
         );
     }
 
-    private static function writeTier(Tier $tier): stdClass
+    public static function writeTier(Tier $tier): stdClass
     {
         return (object) ([
             'key' => $tier->key,

@@ -45,7 +45,7 @@ enum FaultGroup: string
             self::Borders => 'Are the borders clean, with no paint on the neighbours?',
             self::Surface => 'Is the paint smooth, and the detail still crisp?',
             self::Washes => 'Are washes and glazes free of rings, pools and frost?',
-            self::Light => 'Does the light sit right: no dust, no stark layers, nothing flat, from above?',
+            self::Light => 'Does the light sit right: enough contrast, from above, with no dust and no stark layers?',
             self::Lines => 'Are lines even, unbroken and thin enough?',
             self::Colour => 'Are the colours those of the scheme, like the rest of the unit?',
             self::Details => 'Do the eyes look the same way?',

@@ -18,8 +18,8 @@ use Ordotype\Core\Standard\Size;
 final class AreaKinds
 {
     /**
-     * Materials, ranks and single reliefs in full; role, size, facing, focus and area keys as far as the scopes name
-     * them, and one other.
+     * Materials, ranks and single reliefs in full, two reliefs where the scopes name one of them; role, size, facing,
+     * focus and area keys as far as the scopes name them, and one other.
      *
      * @param  list<Scope>  $scopes
      * @return iterable<array{Area, Sculpt}>
@@ -32,12 +32,13 @@ final class AreaKinds
         $facings = self::named(Facing::cases(), array_merge(...array_map(fn (Scope $s) => $s->facing ?? [], $all)));
         $keys = array_values(array_unique([...array_merge(...array_map(fn (Scope $s) => $s->area ?? [], $all)), 'any']));
         $focus = array_values(array_unique([0, ...array_filter(array_map(fn (Scope $s) => $s->focusMin, $all), fn (?int $f) => $f !== null)]));
+        $reliefs = self::reliefs(array_merge(...array_map(fn (Scope $s) => $s->relief ?? [], $all)));
         foreach ($roles as $role) {
             foreach ($sizes as $size) {
                 foreach ($facings as $facing) {
                     foreach ($keys as $key) {
                         foreach ($focus as $f) {
-                            yield from self::surfaces($role, $size, $facing, $key, $f);
+                            yield from self::surfaces($role, $size, $facing, $key, $f, $reliefs);
                         }
                     }
                 }
@@ -45,17 +46,38 @@ final class AreaKinds
         }
     }
 
-    /** @return iterable<array{Area, Sculpt}> */
-    private static function surfaces(Role $role, Size $size, Facing $facing, string $key, int $focus): iterable
+    /**
+     * @param  list<non-empty-list<Relief>>  $reliefs
+     * @return iterable<array{Area, Sculpt}>
+     */
+    private static function surfaces(Role $role, Size $size, Facing $facing, string $key, int $focus, array $reliefs): iterable
     {
         foreach (Rank::cases() as $rank) {
             foreach (Material::cases() as $material) {
-                foreach (Relief::cases() as $relief) {
-                    $area = new Area($key, $key, $material, [$relief], $rank, $focus, $facing, 0, 100.0, 1, 1.0, null, [], null, null, null, []);
+                foreach ($reliefs as $relief) {
+                    $area = new Area($key, $key, $material, $relief, $rank, $focus, $facing, 0, 100.0, 1, 1.0, null, [], null, null, null, []);
                     yield [$area, new Sculpt('kind', $role, $size, null, 10.0, null, [], false, null, [$area])];
                 }
             }
         }
+    }
+
+    /**
+     * @param  list<Relief>  $named
+     * @return list<non-empty-list<Relief>> each alone, then each named one with each other
+     */
+    private static function reliefs(array $named): array
+    {
+        $result = array_map(fn (Relief $r) => [$r], Relief::cases());
+        foreach (Relief::cases() as $i => $one) {
+            foreach (array_slice(Relief::cases(), $i + 1) as $other) {
+                if (in_array($one, $named, true) || in_array($other, $named, true)) {
+                    $result[] = [$one, $other];
+                }
+            }
+        }
+
+        return $result;
     }
 
     /**

@@ -62,7 +62,7 @@ final readonly class Grid
             $label = null;
             foreach ($tiers as $tier) {
                 $clause = $clauses[$tier->key][$suffix] ?? null;
-                $cells[] = new Cell($tier->key, $clause, $clause !== null && in_array($clause, $tier->clauses, true),
+                $cells[] = new Cell($tier->key, (string) $suffix, $clause, $clause !== null && in_array($clause, $tier->clauses, true),
                     $clause !== null && $below !== null && self::sameDemand($clause, $below), $clause === null ? '' : ($varies && $clause instanceof EffectClause ? self::effect($clause) : $this->words($clause)));
                 // A retired rung is folded away, so nothing is compared with it.
                 $below = $tier->status === TierStatus::Retired ? $below : $clause;

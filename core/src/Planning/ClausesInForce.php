@@ -6,6 +6,7 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Amendment\Action;
 use Ordotype\Core\Amendment\Amendment;
+use Ordotype\Core\Amendment\Level;
 use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Standard\Standard;
@@ -24,7 +25,8 @@ final readonly class ClausesInForce
 
     /**
      * Amendments are applied in the order studio, order, unit, piece. Those that hold on some pieces only are left to
-     * the plans of those pieces.
+     * the plans of those pieces; so is, of the studio's and an order's, one that names a clause of another tier, since
+     * these hold over units of several tiers.
      *
      * @param  list<Amendment>  $amendments
      *
@@ -36,12 +38,34 @@ final readonly class ClausesInForce
         usort($amendments, fn (Amendment $a, Amendment $b) => [$a->level->rank(), $a->number] <=> [$b->level->rank(), $b->number]);
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
         foreach ($amendments as $amendment) {
-            if ($amendment->on === null) {
+            if ($amendment->on === null && ! self::speaksOfAnotherTier($amendment, $clauses, $standard)) {
                 $clauses = self::amended($clauses, $amendment, $known);
             }
         }
 
         return new self($tier, $clauses);
+    }
+
+    /** @param  list<ClauseInForce>  $clauses */
+    private static function speaksOfAnotherTier(Amendment $amendment, array $clauses, Standard $standard): bool
+    {
+        if ($amendment->clause === null || $amendment->action === Action::Add || $amendment->level->rank() > Level::Order->rank()) {
+            return false;
+        }
+        foreach ($clauses as $one) {
+            if ($one->clause->id === $amendment->clause) {
+                return false;
+            }
+        }
+        foreach ($standard->tiers as $tier) {
+            foreach ($tier->clauses as $clause) {
+                if ($clause->id === $amendment->clause) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /**

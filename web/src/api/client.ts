@@ -22,7 +22,7 @@ function token(): string {
     return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
 }
 
-async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function call<T>(method: string, path: string, body?: unknown, text?: string): Promise<T> {
     let response: Response;
     try {
         response = await fetch(`/api/v1/${path}`, {
@@ -31,9 +31,9 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),
-                ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+                ...(body === undefined && text === undefined ? {} : { 'Content-Type': 'application/json' }),
             },
-            ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+            ...(text !== undefined ? { body: text } : body === undefined ? {} : { body: JSON.stringify(body) }),
         });
     } catch {
         throw new Problem({ title: 'No connection', status: 0, detail: 'The server cannot be reached. Nothing was lost: try again when the connection is back.', errors: [] });
@@ -49,6 +49,8 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
 export const api = {
     get: <T>(path: string) => call<T>('GET', path),
     post: <T>(path: string, body?: unknown) => call<T>('POST', path, body ?? {}),
+    /** A file as it is, so that what is wrong in it is said by the server with its place. */
+    file: <T>(path: string, text: string) => call<T>('POST', path, undefined, text),
     put: <T>(path: string, body: unknown) => call<T>('PUT', path, body),
     remove: <T>(path: string, body?: unknown) => call<T>('DELETE', path, body ?? {}),
 };

@@ -14,7 +14,7 @@ const PLACES: [string, string, string, ReactNode][] = [
 ];
 
 const KEYS: [string, string][] = [
-    ['?', 'this list'], ['arrow keys', 'Standard: move over the ladder'], ['Enter', 'Standard: edit the cell · Check: next question'], ['c', 'Standard: copy a cell to the right'], ['u', 'Standard: undo your last edit'],
+    ['?', 'this list'], ['arrow keys', 'Standard: move over the ladder'], ['Enter', 'Standard: edit the cell · Check: next question'], ['c', 'Standard: copy a cell to the right'], ['u r', 'Standard: undo and redo your edits'], ['f', 'Standard: find a clause'], ['Ctrl Enter · Esc', 'Standard: keep the edit · leave it as it was'],
     ['y f s x', 'Check: yes, fault, cannot be seen, does not apply'], ['n b', 'Bench: next pass, pass before'], ['a', 'Bench: all models done'],
 ];
 

@@ -6,6 +6,12 @@ import { Frame } from './Frame';
 import { can, startOf, useSession } from './session';
 
 const StandardPage = lazy(() => import('../features/standard/StandardPage'));
+const TechniquesPage = lazy(() => import('../features/standard/TechniquesPage'));
+const DifferencesPage = lazy(() => import('../features/standard/DifferencesPage'));
+const ComparisonPage = lazy(() => import('../features/standard/ComparisonPage'));
+const VersionsPage = lazy(() => import('../features/standard/VersionsPage'));
+const PacksPage = lazy(() => import('../features/standard/PacksPage'));
+const SharedPage = lazy(() => import('../features/standard/SharedPage'));
 const OrdersPage = lazy(() => import('../features/orders/OrdersPage'));
 const OrderPage = lazy(() => import('../features/orders/OrderPage'));
 const PlanPage = lazy(() => import('../features/plan/PlanPage'));
@@ -33,9 +39,17 @@ function Needs({ ability }: { ability: string }) {
 export function Routed() {
     return (
         <Routes>
+            <Route path="shared/:secret" element={<Suspense fallback={<Loading what="the sheet" />}><SharedPage /></Suspense>} />
             <Route element={<SignedIn />}>
                 <Route index element={null} />
-                <Route element={<Needs ability="standard.read" />}><Route path="standard" element={<StandardPage />} /></Route>
+                <Route element={<Needs ability="standard.read" />}>
+                    <Route path="standard" element={<StandardPage />} />
+                    <Route path="standard/techniques" element={<TechniquesPage />} />
+                    <Route path="standard/differences" element={<DifferencesPage />} />
+                    <Route path="standard/comparison" element={<ComparisonPage />} />
+                    <Route path="standard/versions" element={<VersionsPage />} />
+                    <Route path="standard/packs" element={<PacksPage />} />
+                </Route>
                 <Route element={<Needs ability="orders.read" />}>
                     <Route path="orders" element={<OrdersPage />} />
                     <Route path="orders/:id" element={<OrderPage />} />

@@ -6,7 +6,7 @@ import { api, saysWhy } from '../../api/client';
 import type { Certificate } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { Failed, Loading } from '../../ui/states';
-import { effectWords, plain } from '../standard/Sentence';
+import { effectWords, plain } from '../standard/words';
 
 export default function CertificatePage() {
     const { number } = useParams();

@@ -8,7 +8,7 @@ import { Top } from '../../app/Frame';
 import { Figure } from '../../ui/Figure';
 import { ExtentMark, extentWords, minutes, Swatch, TierMark } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
-import { effectWords, plain } from '../standard/Sentence';
+import { effectWords, plain } from '../standard/words';
 
 const COLUMNS: [string, string[]][] = [['Base', ['spray', 'base']], ['Shade', ['shade']], ['Light', ['highlight', 'blend']], ['Lines, detail', ['line', 'detail']], ['Marks, wear', ['mark', 'wear', 'protect', 'ground']]];
 const colourWords = (s: PlanStep) => (s.colour ? (s.colour.mixed_with ? `${s.colour.paint} and ${s.colour.mixed_with}, one to one` : s.colour.paint) : null);

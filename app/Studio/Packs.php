@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studio;
+
+use App\Formats\SchemaCheck;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Ordotype\Core\Format\FormatException;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Lint;
+use Ordotype\Core\Ladder\StandardDifference;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Tier;
+use stdClass;
+
+/** The packs that ship: whole standards to begin with, and what taking one in would change. */
+final class Packs
+{
+    private const KEYS = ['five-rungs', 'two-stages', 'three-grades'];
+
+    /** @return list<array<string, mixed>> */
+    public static function shipped(): array
+    {
+        return array_map(function (string $key): array {
+            $standard = self::standard(self::text($key));
+
+            return ['key' => $key, 'name' => ucfirst(str_replace('-', ' ', $key)), 'tiers' => array_map(fn (Tier $t) => $t->name, $standard->tiers), 'techniques' => count($standard->techniques),
+                'clauses' => array_sum(array_map(fn (Tier $t) => count($t->clauses), $standard->tiers))];
+        }, self::KEYS);
+    }
+
+    /** @throws ModelNotFoundException<\App\Models\StandardVersion> for a pack that does not ship */
+    public static function text(string $key): string
+    {
+        return in_array($key, self::KEYS, true) ? (string) file_get_contents(database_path("demo/standards/$key.json")) : throw new ModelNotFoundException;
+    }
+
+    /**
+     * @return array<string, mixed> what is in the file, and for a standard what it changes
+     *
+     * @throws FormatException
+     */
+    public static function preview(string $text): array
+    {
+        if (str_starts_with($text, 'name,kind,hex,hiding,ml')) {
+            return ['format' => 'shelf', 'name' => (string) (substr_count(trim($text), "\n")).' paints', 'changes' => [], 'lint' => []];
+        }
+        $document = Json::decode($text);
+        if (! $document instanceof stdClass || ($document->format ?? null) !== StandardFormat::WORD) {
+            return ['format' => $document instanceof stdClass && is_string($document->format ?? null) ? $document->format : 'unknown', 'name' => $document instanceof stdClass && is_string($document->name ?? null) ? $document->name : '', 'changes' => [], 'lint' => []];
+        }
+        SchemaCheck::against('standard@1', $document);
+        $standard = StandardFormat::read($document);
+        $open = Standards::draft() ?? Standards::published();
+        $changes = (new StandardDifference($open === null ? new Standard($standard->name, [], [], [], $standard->currency) : Standards::core($open), $standard))->changes;
+
+        return ['format' => StandardFormat::WORD, 'name' => $standard->name, 'changes' => array_map(LadderView::change(...), $changes), 'lint' => array_map(LadderView::finding(...), (new Lint($standard))->ofTheLadder())];
+    }
+
+    private static function standard(string $text): Standard
+    {
+        return StandardFormat::read(Json::decode($text));
+    }
+}

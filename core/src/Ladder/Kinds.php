@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Ladder;
+
+use Ordotype\Core\Planning\DemandResolver;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\FinishClause;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\StepsClause;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
+
+/** Which kinds of area a clause speaks of, and on which of them it can hold at all. */
+final readonly class Kinds
+{
+    /** @var array<string, true> effects that some technique gives area by area */
+    private array $onAreas;
+
+    public function __construct(private Standard $standard)
+    {
+        $onAreas = [];
+        foreach ($standard->techniques as $technique) {
+            $onAreas += $technique->whole ? [] : array_fill_keys(array_keys($technique->effects), true);
+        }
+        $this->onAreas = $onAreas;
+    }
+
+    public function inScope(Clause $clause, Area $area, Sculpt $sculpt): bool
+    {
+        $painting = $clause instanceof StepsClause || $clause instanceof FinishClause || ($clause instanceof EffectClause && $this->isOnAreas($clause));
+
+        return $painting ? $clause->scope()->matchesPainting($area, $sculpt) : $clause->scope()->matches($area, $sculpt);
+    }
+
+    /** Whether an effect clause speaks of areas; else it is met once for the whole model. */
+    public function isOnAreas(EffectClause $clause): bool
+    {
+        return array_filter($clause->effects, fn (Effect $e) => isset($this->onAreas[$e->value])) !== [];
+    }
+
+    /** Whether some technique of the catalogue could do there what the clause asks, allowed or not. */
+    public function canHold(Clause $clause, Area $area): bool
+    {
+        if ($clause instanceof EffectClause) {
+            return $this->serving($clause, $area) !== [];
+        }
+        if ($clause instanceof TechniqueClause) {
+            foreach ($this->standard->techniques as $technique) {
+                if ($clause->names($technique) && ($technique->whole || DemandResolver::fits($technique, $area))) {
+                    return true;
+                }
+            }
+
+            return false;
+        }
+
+        return true;
+    }
+
+    /** @return list<Technique> those that fit the area and give what the clause asks at its extent */
+    public function serving(EffectClause $clause, Area $area): array
+    {
+        $asked = Strength::requirement($clause);
+        $onAreas = $this->isOnAreas($clause);
+
+        return array_values(array_filter($this->standard->techniques, fn (Technique $t) => $t->retired !== true && $asked->isServedBy($t)
+            && ($onAreas ? DemandResolver::fits($t, $area) : $t->whole)));
+    }
+
+    /** A kind of area in words. */
+    public static function words(Area $area, Sculpt $sculpt, Clause $told): string
+    {
+        $scope = $told->scope();
+        $words = $scope->role === null && $scope->size === null ? '' : " of {$sculpt->role->value} models";
+
+        return "{$area->rank->value} areas of ".Words::plain($area->material->value).' with '.implode(' and ', array_map(fn ($r) => Words::plain($r->value), $area->relief)).$words;
+    }
+}

@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Ladder;
+
+use Ordotype\Core\Format\ClauseFormat;
+use Ordotype\Core\Planning\DemandResolver;
+use Ordotype\Core\Planning\Requirement;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\FinishClause;
+use Ordotype\Core\Standard\SkillClause;
+use Ordotype\Core\Standard\SprayedColoursClause;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\StepsClause;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\TechniqueStatus;
+use Ordotype\Core\Standard\Tier;
+use stdClass;
+
+/**
+ * Where a tier asks for less than one below it: some kind of area on which something the lower one asks is not implied
+ * by what the higher one asks. Floors count; ceilings, minutes and acceptance do not.
+ */
+final readonly class WeakerRungs
+{
+    private Kinds $kinds;
+
+    public function __construct(private Standard $standard)
+    {
+        $this->kinds = new Kinds($standard);
+    }
+
+    /** @return list<Finding> one for each clause of the lower tier that the higher one falls short of */
+    public function between(Tier $lower, Tier $higher): array
+    {
+        [$low, $high] = [new Statuses($this->standard, $lower), new Statuses($this->standard, $higher)];
+        $findings = [];
+        foreach ($low->clauses as $clause) {
+            $where = $this->fallsShort($clause, $low, $high);
+            if ($where !== null) {
+                $findings[] = new Finding('asks_less', $higher->key, array_values(array_unique([$clause->id, ...$this->rivals($clause, $high)])),
+                    "$higher->name asks for less than $lower->name on $where: $clause->id asks for ".Words::clause($clause, $this->standard).", and nothing $higher->name asks there is as much.",
+                    "Ask it at $higher->name too.", [$this->asking($clause, $higher)]);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** A kind of area, in words, on which the higher tier does not imply the clause; null where it always does. */
+    private function fallsShort(Clause $clause, Statuses $low, Statuses $high): ?string
+    {
+        if ($clause instanceof TechniqueClause) {
+            return $clause->status === TechniqueStatus::Required ? $this->techniqueFallsShort($clause, $low, $high) : null;
+        }
+        if (! $clause instanceof EffectClause && ! $clause instanceof FinishClause && ! (($clause instanceof StepsClause || $clause instanceof SprayedColoursClause || $clause instanceof SkillClause) && $clause->min > 0)) {
+            return null;
+        }
+        $candidates = [];
+        foreach ($high->clauses as $other) {
+            if (Strength::implies($other, $clause) && $this->holdsWherever($other, $clause)) {
+                return null;
+            }
+            if ($other::class === $clause::class || ($clause instanceof EffectClause && $other instanceof TechniqueClause)) {
+                $candidates[] = $other;
+            }
+        }
+        $candidates = array_values(array_filter($candidates, fn (Clause $c) => $this->couldImply($c, $clause)));
+        foreach (AreaKinds::toldApartBy([$clause->scope(), ...array_map(fn (Clause $c) => $c->scope(), $candidates)]) as [$area, $sculpt]) {
+            if ($this->kinds->inScope($clause, $area, $sculpt) && $this->kinds->canHold($clause, $area) && ! $this->impliedThere($clause, $candidates, $high, $area, $sculpt)) {
+                return Kinds::words($area, $sculpt, $clause);
+            }
+        }
+
+        return null;
+    }
+
+    /** A stronger effect that nothing can give where the weaker one could be given asks nothing there. */
+    private function holdsWherever(Clause $strong, Clause $weak): bool
+    {
+        if (! $strong instanceof EffectClause || ! $weak instanceof EffectClause) {
+            return true;
+        }
+        [$more, $less] = [Strength::requirement($strong), Strength::requirement($weak)];
+
+        return array_filter($this->standard->techniques, fn (Technique $t) => $less->isServedBy($t) && ! $more->isServedBy($t)) === [];
+    }
+
+    private function couldImply(Clause $strong, Clause $weak): bool
+    {
+        if ($weak instanceof EffectClause && ($strong instanceof EffectClause || ($strong instanceof TechniqueClause && $strong->status === TechniqueStatus::Required))) {
+            return $strong->passes() >= $weak->passes() && $strong->extent()->value >= $weak->extent()->value && $this->shareATechnique($strong, $weak);
+        }
+
+        return Strength::asksAtLeast($strong, $weak);
+    }
+
+    private function shareATechnique(EffectClause|TechniqueClause $strong, EffectClause $weak): bool
+    {
+        $asked = Strength::requirement($weak);
+        foreach ($this->standard->techniques as $technique) {
+            if ($asked->isServedBy($technique) && ($strong instanceof TechniqueClause ? $strong->names($technique) : Strength::requirement($strong)->isServedBy($technique))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param  list<Clause>  $candidates */
+    private function impliedThere(Clause $clause, array $candidates, Statuses $high, Area $area, Sculpt $sculpt): bool
+    {
+        foreach ($candidates as $other) {
+            if (! $this->kinds->inScope($other, $area, $sculpt)) {
+                continue;
+            }
+            if (! $clause instanceof EffectClause || (Strength::asksAtLeast($other, $clause) && $this->kinds->canHold($other, $area))) {
+                return true;
+            }
+            $asked = Strength::requirement($clause);
+            // Whatever can give the stronger one gives this one too.
+            if ($other instanceof EffectClause) {
+                $serving = $this->kinds->serving($other, $area);
+                if ($serving !== [] && array_filter($serving, fn (Technique $t) => ! $asked->isServedBy($t)) === []) {
+                    return true;
+                }
+            } elseif ($other instanceof TechniqueClause && $this->requires($other, $asked, $high, $area, $sculpt)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function requires(TechniqueClause $clause, Requirement $asked, Statuses $high, Area $area, Sculpt $sculpt): bool
+    {
+        foreach ($this->standard->techniques as $technique) {
+            if ($clause->names($technique) && $asked->isServedBy($technique) && ($technique->whole || DemandResolver::fits($technique, $area))
+                && $high->of($technique, $area, $sculpt)[0] === TechniqueStatus::Required) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function techniqueFallsShort(TechniqueClause $clause, Statuses $low, Statuses $high): ?string
+    {
+        foreach ($this->standard->techniques as $technique) {
+            if (! $clause->names($technique) || $technique->retired === true) {
+                continue;
+            }
+            $says = $high->naming($technique);
+            if ($says !== [] && Strength::implies($says[count($says) - 1], $clause)) {
+                continue;
+            }
+            $naming = [...$low->naming($technique), ...$says];
+            foreach (AreaKinds::toldApartBy(array_map(fn (TechniqueClause $c) => $c->scope(), $naming)) as [$area, $sculpt]) {
+                if (! $clause->scope()->matches($area, $sculpt) || ! ($technique->whole || DemandResolver::fits($technique, $area))) {
+                    continue;
+                }
+                [$status, $asks] = $low->of($technique, $area, $sculpt);
+                if ($status !== TechniqueStatus::Required || ! in_array($clause, $asks, true)) {
+                    continue;
+                }
+                $met = array_filter($high->of($technique, $area, $sculpt)[1], fn (TechniqueClause $c) => $c->passes() >= $clause->passes() && $c->extent()->value >= $clause->extent()->value);
+                if ($met === []) {
+                    return $technique->whole ? 'the whole model' : Kinds::words($area, $sculpt, $clause);
+                }
+                if ($technique->whole && $clause->scope()->role === null && $clause->scope()->size === null) {
+                    break;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> what the higher tier says under the same name */
+    private function rivals(Clause $clause, Statuses $high): array
+    {
+        return array_values(array_map(fn (Clause $c) => $c->id, array_filter($high->clauses, fn (Clause $c) => $c->suffix() === $clause->suffix() && $c->id !== $clause->id)));
+    }
+
+    /** The clause as the higher tier would ask it: stronger in its place, or beside what stands there under another name. */
+    private function asking(Clause $clause, Tier $higher): Edit
+    {
+        $after = ClauseFormat::write($clause);
+        $own = array_values(array_filter($higher->clauses, fn (Clause $c) => $c->suffix() === $clause->suffix()))[0] ?? null;
+        $place = array_values(array_filter($this->standard->clausesOf($higher), fn (Clause $c) => $c->suffix() === $clause->suffix()))[0] ?? null;
+        if ($place !== null && ($place::class !== $clause::class || ! Strength::sameScope($place->scope(), $clause->scope()) || $place instanceof TechniqueClause || ! $this->sameSubject($place, $clause))) {
+            $id = "$higher->key.{$clause->suffix()}_kept";
+            for ($n = 2; $this->taken($higher, $id); $n++) {
+                $id = "$higher->key.{$clause->suffix()}_kept$n";
+            }
+            $after->id = $id;
+
+            return new Edit('clause', $higher->key, null, $after);
+        }
+        if ($place !== null) {
+            $after = self::atLeast($place, $clause);
+        }
+        $after->id = "$higher->key.{$clause->suffix()}";
+
+        return new Edit('clause', $higher->key, $own === null ? null : ClauseFormat::write($own), $after);
+    }
+
+    private function sameSubject(Clause $one, Clause $other): bool
+    {
+        return match (true) {
+            $one instanceof EffectClause && $other instanceof EffectClause => $one->effects === $other->effects && $one->by === $other->by,
+            $one instanceof FinishClause && $other instanceof FinishClause => $one->criterion === $other->criterion,
+            default => true,
+        };
+    }
+
+    private function taken(Tier $tier, string $id): bool
+    {
+        return array_filter($this->standard->clausesOf($tier), fn (Clause $c) => $c->suffix() === substr($id, strlen($tier->key) + 1)) !== [];
+    }
+
+    /** What stands there with its floors raised to those of the other; both of one kind and subject. */
+    private static function atLeast(Clause $place, Clause $floor): stdClass
+    {
+        $result = ClauseFormat::write($place);
+        if ($place instanceof EffectClause && $floor instanceof EffectClause) {
+            $result->extent = ($floor->extent()->value > $place->extent()->value ? $floor : $place)->extent()->word();
+            $result->passes = max($place->passes(), $floor->passes());
+        } elseif ($place instanceof FinishClause && $floor instanceof FinishClause) {
+            $result->limit = $floor->limit;
+        } elseif ($place instanceof SkillClause && $floor instanceof SkillClause) {
+            $result->min = max($place->min, $floor->min);
+        } elseif (($place instanceof StepsClause && $floor instanceof StepsClause) || ($place instanceof SprayedColoursClause && $floor instanceof SprayedColoursClause)) {
+            $result->min = max($place->min, $floor->min);
+            $result->max = $place->max === null ? null : max($place->max, $result->min);
+        }
+
+        return $result;
+    }
+}
