@@ -28,6 +28,11 @@ try {
     $chrome->css('#cell-14-4')->click();
     $chrome->waitFor('minutes allowed');
     $chrome->shot("$folder/standard.png");
+    foreach (['techniques' => 'Mould line removal', 'differences' => 'For the client', 'comparison' => 'Links for clients', 'packs' => 'Two stages'] as $page => $sign) {
+        $chrome->open("/standard/$page");
+        $chrome->waitFor($sign);
+        $chrome->shot("$folder/$page.png");
+    }
     $chrome->open('/orders');
     $chrome->waitFor('Mudlarks for the flats');
     $chrome->shot("$folder/orders.png");

@@ -15,6 +15,7 @@ use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Ladder\Edit;
@@ -124,7 +125,13 @@ final class DraftController
             }
             $request = UnitPlans::request($unit);
             $now = Planner::plan($request)->minutesByPasses();
-            $then = Planner::plan(new PlanRequest($after, $after->tier($unit->tier), $request->sculpt, $request->scheme, $request->method, [], $request->shelf, $request->pieces))->minutesByPasses();
+            $moved = fn (array $amendments) => Planner::plan(new PlanRequest($after, $after->tier($unit->tier), $request->sculpt, $request->scheme, $request->method, $amendments, $request->shelf, $request->pieces))->minutesByPasses();
+            try {
+                $then = $moved($request->amendments);
+            } catch (FormatException) {
+                // An amendment of the unit names a clause that the changed tier has no more: it would go.
+                $then = $moved([]);
+            }
             $units[] = ['unit' => $unit->id, 'order' => $unit->order->number, 'label' => "{$request->pieces} × {$request->sculpt->name}", 'tier' => $after->tier($unit->tier)->name, 'version' => $unit->order->version->number,
                 'before' => round($now, 1), 'after' => round($then, 1)];
         }
