@@ -138,7 +138,7 @@ final class CommandLineTest extends TestCase
         $files = ['--standard='.Demo::path('standards/five-rungs.json'), '--sculpt='.Demo::path('sculpts/mudlark.json')];
         self::assertStringContainsString('no tier "palace"', $say('ordotype:plan', '--tier=palace', ...$files));
         self::assertStringContainsString('--pieces must be a whole number', $say('ordotype:plan', '--tier=muster', '--pieces=many', ...$files));
-        self::assertStringContainsString('/0/clause', $say('ordotype:plan', '--tier=muster', '--amend='.Demo::path('amendments/company-warden.json'), ...$files));
+        self::assertStringContainsString('/2/clause', $say('ordotype:plan', '--tier=muster', '--amend='.Demo::path('amendments/company-warden.json'), ...$files));
     }
 
     public function test_bench_prints_how_planning_grows(): void

@@ -16,8 +16,9 @@ final readonly class AreaDemand
      * @param  list<Requirement>  $asked  what each clause asks by itself, in clause order, applicable ones only
      * @param  array<string, true>  $allowed  keys of techniques that the tier requires or allows here
      * @param  list<NotApplicable>  $notApplicable
+     * @param  array<string, true>  $onRequest  keys of techniques that the client may ask for here
      */
-    public function __construct(public ?Area $area, public array $asked, public array $allowed, public array $notApplicable)
+    public function __construct(public ?Area $area, public array $asked, public array $allowed, public array $notApplicable, public array $onRequest = [])
     {
         $this->requirements = Requirement::join($asked);
     }
@@ -36,6 +37,6 @@ final readonly class AreaDemand
     /** The same demand with only some of what was asked; what is allowed stays. */
     public function asking(Requirement ...$asked): self
     {
-        return new self($this->area, array_values($asked), $this->allowed, $this->notApplicable);
+        return new self($this->area, array_values($asked), $this->allowed, $this->notApplicable, $this->onRequest);
     }
 }

@@ -43,7 +43,7 @@ final readonly class AreaProblem
     }
 
     /** @param  callable(Candidate): bool  $keep */
-    private function filtered(callable $keep): self
+    public function filtered(callable $keep): self
     {
         return new self(array_values(array_filter($this->candidates, $keep)), $this->requirements, $this->needsBase, $this->pace, $this->given);
     }

@@ -27,7 +27,7 @@ final readonly class ConflictFinder
             return new Conflict($area, [], $this->withoutBase($problemOf([])));
         }
         for ($size = 1; $size <= count($asked); $size++) {
-            foreach (self::subsets(count($asked), $size) as $chosen) {
+            foreach (Subsets::of(count($asked), $size) as $chosen) {
                 $set = array_map(fn (int $i) => $asked[$i], $chosen);
                 if (! $this->solver->canBeMet($problemOf(Requirement::join($set)), self::NO_BAR)) {
                     return new Conflict($area, array_values(array_unique(array_merge(...array_map(fn (Requirement $r) => $r->clauses, $set)))), self::words($set));
@@ -68,27 +68,5 @@ final readonly class ConflictFinder
             RequirementKind::Technique => "$r->technique at {$r->extent->word()} extent$passes",
             default => "{$r->subject()} at {$r->extent->word()} extent$passes".($r->by === null ? '' : ' by '.implode(' or ', $r->by)),
         };
-    }
-
-    /**
-     * @return iterable<non-empty-list<int>> subsets of 0..n−1 in lexicographic order
-     */
-    private static function subsets(int $n, int $size): iterable
-    {
-        $chosen = range(0, $size - 1);
-        while (true) {
-            yield array_values($chosen);
-            $k = $size - 1;
-            while ($k >= 0 && $chosen[$k] === $n - $size + $k) {
-                $k--;
-            }
-            if ($k < 0) {
-                return;
-            }
-            $chosen[$k]++;
-            for ($j = $k + 1; $j < $size; $j++) {
-                $chosen[$j] = $chosen[$j - 1] + 1;
-            }
-        }
     }
 }

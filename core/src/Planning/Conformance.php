@@ -132,7 +132,7 @@ final class Conformance
     }
 
     /** @param  list<ChosenTechnique>  $used */
-    private static function anotherGives(array $used, ChosenTechnique $one, Effect $effect): bool
+    public static function anotherGives(array $used, ChosenTechnique $one, Effect $effect): bool
     {
         foreach ($used as $other) {
             if ($other->technique->key !== $one->technique->key && $other->technique->givesAny($effect)) {

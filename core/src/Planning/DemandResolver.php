@@ -85,6 +85,7 @@ final readonly class DemandResolver
         }
 
         $allowed = [];
+        $onRequest = [];
         foreach ($this->standard->techniques as $technique) {
             if (! self::fits($technique, $area)) {
                 continue;
@@ -92,11 +93,13 @@ final readonly class DemandResolver
             $status = $said[$technique->key]['status'] ?? $this->unsaid($technique);
             if ($status === TechniqueStatus::Required || $status === TechniqueStatus::Allowed) {
                 $allowed[$technique->key] = true;
+            } elseif ($status === TechniqueStatus::OnRequest) {
+                $onRequest[$technique->key] = true;
             }
             array_push($asked, ...($said[$technique->key]['required'] ?? []));
         }
 
-        return new AreaDemand($area, $this->inClauseOrder($asked), $allowed, $notApplicable);
+        return new AreaDemand($area, $this->inClauseOrder($asked), $allowed, $notApplicable, $onRequest);
     }
 
     /** What is asked of the model as a whole: effects only whole techniques give, whole techniques, colours, minutes. */

@@ -13,6 +13,7 @@ use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Facing;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Material;
 use Ordotype\Core\Standard\Technique;
@@ -78,6 +79,43 @@ final readonly class MethodOnModel
         }
 
         return null;
+    }
+
+    /**
+     * The problem with stains as the only bases, where the method builds down from stains, a stain is allowed and suits
+     * the area well; null elsewhere.
+     */
+    public function stains(Area $area, AreaProblem $problem): ?AreaProblem
+    {
+        if ($this->method->answerFor(School::Build, $area, $this->sculpt) !== 'stain_down') {
+            return null;
+        }
+        foreach ($problem->candidates as $candidate) {
+            if ($candidate->isBase() && in_array($candidate->technique->key, self::STAINS, true) && $candidate->technique->suit($area->relief) >= 2) {
+                return $problem->filtered(fn (Candidate $c) => ! $c->isBase() || (in_array($c->technique->key, self::STAINS, true) && $c->technique->suit($area->relief) >= 2));
+            }
+        }
+
+        return null;
+    }
+
+    /** On backs that may be simpler: extents one less (a spot is dropped), passes one less but never below one. */
+    public function simpler(AreaDemand $demand): AreaDemand
+    {
+        $area = $demand->area;
+        if ($area === null || $area->facing !== Facing::Back || $this->method->answerFor(School::Backs, $area, $this->sculpt) !== 'simpler') {
+            return $demand;
+        }
+        $asked = [];
+        foreach ($demand->asked as $one) {
+            if ($one->kind !== RequirementKind::Effect) {
+                $asked[] = $one;
+            } elseif ($one->extent->value > Extent::Spot->value) {
+                $asked[] = Requirement::effect($one->area, [...$one->clauses, 'method.'.School::Backs->value], $one->severity, $one->effects, Extent::from($one->extent->value - 1), max(1, $one->passes - 1), $one->by);
+            }
+        }
+
+        return $demand->asking(...$asked);
     }
 
     /**

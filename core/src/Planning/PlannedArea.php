@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Method\School;
+
 /** What a plan does on one area (or on the whole model), or why nothing can be planned there. */
 final readonly class PlannedArea
 {
@@ -11,6 +13,7 @@ final readonly class PlannedArea
      * @param  Choice|null  $choice  null where there is a conflict
      * @param  int  $gradeBar  the bar that was used, after lowering
      * @param  int  $relaxed  by how much the bar of the pace was lowered
+     * @param  School|null  $shortBecause  what of the method stands in the way of what is left out here
      */
     public function __construct(
         public AreaDemand $demand,
@@ -18,6 +21,7 @@ final readonly class PlannedArea
         public int $gradeBar,
         public int $relaxed,
         public ?Conflict $conflict,
+        public ?School $shortBecause = null,
     ) {
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Cycle;
@@ -11,11 +12,13 @@ use Ordotype\Core\Sequencing\Layout;
 use Ordotype\Core\Sequencing\OrderRules;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
+use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\Tier;
 
 /**
  * Plans one piece: which techniques on which areas meet the tier in the least hand time, in an order that works, with
@@ -42,8 +45,48 @@ final class Planner
     public static function plan(PlanRequest $request): Plan
     {
         [$planner, $areas, $whole, $sprayed] = self::chosen($request);
+        $plan = $planner->lay($areas, $whole, $sprayed);
 
-        return $planner->lay($areas, $whole, $sprayed);
+        return $request->tier->aim === Aim::Best ? self::best($plan) : $plan;
+    }
+
+    /** The plan of the same tier with the other aim, to be shown beside it. */
+    public static function withAim(PlanRequest $request, Aim $aim): Plan
+    {
+        $t = $request->tier;
+        $tier = new Tier($t->key, $t->name, $t->order, $t->status, $t->intent, $t->pace, $aim, $t->viewing, $t->clauses, $t->defaultStatus, $t->extends, $t->drop, $t->faults);
+
+        return self::plan(new PlanRequest($request->standard, $tier, $request->sculpt, $request->scheme, $request->method, $request->amendments, $request->shelf, $request->pieces));
+    }
+
+    /**
+     * The least-time plan with the most notice that its minutes ceiling leaves room for. Without a ceiling the quickest
+     * plan is the best there is; what the client would have to ask for is not given away.
+     */
+    private static function best(Plan $plan): Plan
+    {
+        $ceiling = $plan->whole->demand->first(RequirementKind::Minutes)?->max;
+        $spare = $ceiling === null ? 0.0 : $ceiling - $plan->minutesByPasses();
+        if ($spare < 0.5 || $plan->conflicts() !== []) {
+            return $plan;
+        }
+
+        return self::withExtras($plan, (new SpareMinutes($plan))->buy($spare, onRequest: false));
+    }
+
+    /** @param  list<Extra>  $extras */
+    public static function withExtras(Plan $plan, array $extras): Plan
+    {
+        $edited = [];
+        foreach ($extras as $extra) {
+            $key = $extra->area->key;
+            $used = $edited[$key]->techniques ?? $plan->areas[$plan->request->sculpt->place($key)]->choice->techniques ?? [];
+            $used[] = $extra->use;
+            usort($used, fn (ChosenTechnique $a, ChosenTechnique $b) => $a->index <=> $b->index);
+            $edited[$key] = new Choice($used);
+        }
+
+        return $edited === [] ? $plan : self::withEdits($plan, $edited);
     }
 
     /**
@@ -79,7 +122,8 @@ final class Planner
         $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
         $whole = $planner->planWhole($resolver->ofModel());
         $planner->takeGiven($whole);
-        [$areas, $sprayed] = $planner->planAreas(array_map($resolver->ofArea(...), $request->sculpt->areas), $whole->demand);
+        $demands = array_map(fn (Area $area) => $planner->method->simpler($resolver->ofArea($area)), $request->sculpt->areas);
+        [$areas, $sprayed] = $planner->planAreas($demands, $whole->demand);
 
         return [$planner, $areas, $whole, $sprayed];
     }
@@ -200,16 +244,84 @@ final class Planner
     private function solve(AreaDemand $demand, AreaProblem $problem, ?int $from = null): PlannedArea
     {
         $wanted = $from ?? $this->request->tier->pace->gradeBar();
-        for ($bar = $wanted; $bar >= 1; $bar--) {
-            $choice = $this->solver->solve($problem, $bar);
-            if ($choice !== null) {
-                return new PlannedArea($demand, $choice, $bar, $wanted - $bar, null);
-            }
+        $found = $this->solved($demand, $problem, $wanted) ?? ($demand->area === null ? null : $this->shortByMethod($demand, $problem, $wanted));
+        if ($found !== null) {
+            return $found;
         }
         $methods = array_slice($problem->requirements, count($demand->requirements));
         $conflict = (new ConflictFinder($this->solver))->find($demand, fn (array $asked) => $problem->requiring([...$asked, ...$methods]));
 
         return new PlannedArea($demand, null, 1, $wanted - 1, $conflict);
+    }
+
+    private function solved(AreaDemand $demand, AreaProblem $problem, int $wanted): ?PlannedArea
+    {
+        $stains = $demand->area === null ? null : $this->method->stains($demand->area, $problem);
+        for ($bar = $wanted; $bar >= 1; $bar--) {
+            $choice = ($stains === null ? null : $this->solver->solve($stains, $bar)) ?? $this->solver->solve($problem, $bar);
+            if ($choice !== null) {
+                return new PlannedArea($demand, $choice, $bar, $wanted - $bar, null);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Where the tier can be met only without the method: the fewest requirements are left out, then in least minutes,
+     * and the school that stands in the way is the reason.
+     */
+    private function shortByMethod(AreaDemand $demand, AreaProblem $problem, int $wanted): ?PlannedArea
+    {
+        $area = $demand->area;
+        assert($area !== null);
+        $school = $this->schoolInTheWay($demand, $area);
+        if ($school === null) {
+            return null;
+        }
+        $asked = $demand->requirements;
+        $methods = array_slice($problem->requirements, count($asked));
+        for ($out = 1; $out <= count($asked); $out++) {
+            $best = null;
+            foreach (Subsets::of(count($asked), $out) as $left) {
+                $kept = array_values(array_diff_key($asked, array_flip($left)));
+                $found = $this->solved($demand, $problem->requiring([...$kept, ...$methods]), $wanted);
+                if ($found?->choice !== null && ($best?->choice === null || $found->choice->minutes < $best->choice->minutes - AreaSolver::TIE)) {
+                    $best = $found;
+                }
+            }
+            if ($best !== null) {
+                return new PlannedArea($demand, $best->choice, $best->gradeBar, $best->relaxed, null, $school);
+            }
+        }
+
+        return null;
+    }
+
+    /** The first school without which the area could be planned; null where the method is not what stands in the way. */
+    private function schoolInTheWay(AreaDemand $demand, Area $area): ?School
+    {
+        if ($this->request->method->choices === []) {
+            return null;
+        }
+        $bare = new self(new PlanRequest($this->request->standard, $this->request->tier, $this->request->sculpt, $this->request->scheme, new Method, [], $this->request->shelf, $this->request->pieces));
+        $bare->given = $this->given;
+        $without = function (Method $method) use ($bare, $demand): bool {
+            $bare->method = new MethodOnModel($method, $this->request->sculpt, $this->request->scheme, $this->request->shelf);
+
+            return $this->solver->canBeMet($bare->problem($demand, false), 1);
+        };
+        if (! $without(new Method)) {
+            return null;
+        }
+        foreach (School::cases() as $school) {
+            $left = array_diff_key($this->request->method->choices, [$school->value => true]);
+            if (count($left) < count($this->request->method->choices) && $without(new Method($left, $this->request->method->undercoatColour))) {
+                return $school;
+            }
+        }
+
+        return School::cases()[0];
     }
 
     /**
@@ -234,7 +346,7 @@ final class Planner
             Conformance::surplus($work->steps, $areas, $whole, $this->request->tier->pace, $given), []);
 
         return new Plan($this->request, $areas, $whole, $sprayed, $work, $this->states($plan), $plan->surplus,
-            [...$this->warnings($areas, $whole), ...$colours->warnings(), ...array_map($this->cycleWarning(...), $work->cycles)]);
+            [...$this->warnings($areas, $whole), ...$colours->warnings(), ...(new DoubtfulSteps($this->request))->warnings($work->steps), ...array_map($this->cycleWarning(...), $work->cycles)]);
     }
 
     /**
@@ -377,9 +489,12 @@ final class Planner
     {
         $blamed = $planned->conflict === null ? [] : $planned->conflict->clauses;
 
-        return array_map(fn (RequirementState $s) => $planned->choice === null && array_intersect($s->requirement->clauses, $blamed) !== []
+        $why = $planned->shortBecause === null ? null : 'method.'.$planned->shortBecause->value;
+
+        return array_map(fn (RequirementState $s) => $why !== null && $s->state === 'short' ? new RequirementState($s->requirement, 'short', $s->by, $why) : $s,
+            array_map(fn (RequirementState $s) => $planned->choice === null && array_intersect($s->requirement->clauses, $blamed) !== []
             ? new RequirementState($s->requirement, 'conflict', $s->by, $planned->conflict?->reason)
-            : $s, Conformance::ofArea($planned->demand, $planned->choice->techniques ?? []));
+            : $s, Conformance::ofArea($planned->demand, $planned->choice->techniques ?? [])));
     }
 
     private static function within(Requirement $requirement, float $have, ?string $reason): RequirementState

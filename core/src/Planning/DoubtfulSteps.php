@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Seeing\NoticingSize;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Facing;
+
+/** Steps that will hardly be seen when the piece is done: said, so that they can be left out. */
+final readonly class DoubtfulSteps
+{
+    /** A shade that is not darker than its base by this much L* reads as the base (house default). */
+    private const SHADE = 6.0;
+
+    /** A base darker than this (L*) hides what is done on it from behind or below (house default). */
+    private const DARK = 22.0;
+
+    public function __construct(private PlanRequest $request)
+    {
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return list<Warning> of kind `hardly_seen`, one for each area and technique
+     */
+    public function warnings(array $steps): array
+    {
+        $noticed = NoticingSize::mm($this->request->tier->viewing->distanceCm, $this->request->tier->viewing->angleArcmin);
+        $warnings = [];
+        foreach ($steps as $step) {
+            $area = $step->area;
+            if ($area === null || $step->pass > 1) {
+                continue;
+            }
+            $why = match (true) {
+                $step->technique->markMm !== null && $step->technique->markMm < $noticed => sprintf('its mark of %s mm is smaller than the %.2f mm that are noticed from %s cm', $step->technique->markMm, $noticed, $this->request->tier->viewing->distanceCm),
+                $step->technique->givesAny(Effect::Shade) && $this->tooClose($area, $step) => 'its paint is hardly darker than the base colour',
+                $this->hidden($area) && $step->technique->givesAny(Effect::HighlightEdge, Effect::HighlightSpot, Effect::Blend, Effect::Tint) => 'the area is dark and nobody looks at it',
+                default => null,
+            };
+            if ($why !== null) {
+                $warnings[] = new Warning('hardly_seen', $area->key, "{$step->technique->name} on $area->name will hardly be seen: $why.");
+            }
+        }
+
+        return $warnings;
+    }
+
+    private function tooClose(Area $area, Step $step): bool
+    {
+        $base = $this->base($area);
+        $shade = $step->colour?->colour;
+
+        return $base !== null && $shade !== null && $base - $shade->lab()->l < self::SHADE;
+    }
+
+    private function hidden(Area $area): bool
+    {
+        $base = $this->base($area);
+
+        return $base !== null && $base < self::DARK && $area->focus === 0 && in_array($area->facing, [Facing::Back, Facing::Under], true);
+    }
+
+    private function base(Area $area): ?float
+    {
+        $paint = $this->request->scheme?->for($area)?->base;
+
+        return $paint === null ? null : $this->request->shelf->colourOf($paint)?->lab()->l;
+    }
+}
