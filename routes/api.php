@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ArrangementController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ComparisonController;
@@ -74,6 +75,13 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:plan.edit')->group(function (): void {
         Route::put('units/{unit}/plan', [PlanController::class, 'edit'])->whereNumber('unit');
         Route::post('units/{unit}/release', [PlanController::class, 'release'])->whereNumber('unit');
+        Route::get('units/{unit}/schools', [ArrangementController::class, 'schools'])->whereNumber('unit');
+        Route::get('units/{unit}/tiers', [ArrangementController::class, 'tiers'])->whereNumber('unit');
+        Route::post('units/{unit}/spare', [ArrangementController::class, 'spare'])->whereNumber('unit');
+        Route::post('units/{unit}/amendments', [ArrangementController::class, 'amend'])->whereNumber('unit');
+        Route::delete('units/{unit}/amendments/{amendment}', [ArrangementController::class, 'unamend'])->whereNumber('unit')->whereNumber('amendment');
+        Route::put('units/{unit}/tier', [ArrangementController::class, 'move'])->whereNumber('unit');
+        Route::put('units/{unit}/method', [ArrangementController::class, 'method'])->whereNumber('unit');
     });
 
     Route::middleware('can:bench.use')->group(function (): void {

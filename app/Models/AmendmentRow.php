@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $unit_id
  * @property string $body
  * @property int|null $made_by
+ * @property \Illuminate\Support\Carbon|null $created_at
  */
 final class AmendmentRow extends Model
 {

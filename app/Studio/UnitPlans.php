@@ -10,6 +10,7 @@ use App\Models\Paint;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\Unit;
+use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Hiding;
 use Ordotype\Core\Colour\Paint as CorePaint;
@@ -112,10 +113,16 @@ final class UnitPlans
         return $choices;
     }
 
+    /** @return Collection<int, AmendmentRow> in the order in which plans number them */
+    public static function rows(Unit $unit): Collection
+    {
+        return AmendmentRow::query()->where('order_id', $unit->order_id)->orWhere('unit_id', $unit->id)->orderBy('id')->get();
+    }
+
     /** @return list<Amendment> */
     public static function amendments(Unit $unit, Standard $standard): array
     {
-        $rows = AmendmentRow::query()->where('order_id', $unit->order_id)->orWhere('unit_id', $unit->id)->orderBy('id')->get();
+        $rows = self::rows($unit);
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
 
         return AmendmentFormat::read($rows->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(), $known);

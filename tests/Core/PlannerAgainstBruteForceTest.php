@@ -16,9 +16,9 @@ use Tests\Support\RandomCase;
 final class PlannerAgainstBruteForceTest extends TestCase
 {
     /** Seeds are drawn in blocks so that a failure names a seed within a readable number of tests. */
-    private const BLOCKS = 12;
+    private const BLOCKS = 20;
 
-    private const CASES = 50;
+    private const CASES = 100;
 
     /** @return iterable<string, array{int}> */
     public static function blocks(): iterable

@@ -21,6 +21,7 @@ final class RightsTest extends StudioTestCase
         'GET studio' => 'lead desk', 'PUT studio' => 'lead', 'GET tokens' => 'lead painter odo desk', 'POST tokens' => 'lead painter odo desk', 'DELETE tokens/{token}' => 'lead painter odo desk',
         'GET orders' => 'lead desk', 'POST orders' => 'lead desk', 'GET orders/{order}' => 'lead desk', 'POST orders/{order}/units' => 'lead desk',
         'GET units/{unit}/plan' => 'lead painter odo desk', 'PUT units/{unit}/plan' => 'lead', 'POST units/{unit}/release' => 'lead',
+        'GET units/{unit}/schools' => 'lead', 'GET units/{unit}/tiers' => 'lead', 'POST units/{unit}/spare' => 'lead', 'POST units/{unit}/amendments' => 'lead', 'DELETE units/{unit}/amendments/{amendment}' => 'lead', 'PUT units/{unit}/tier' => 'lead', 'PUT units/{unit}/method' => 'lead',
         'GET bench' => 'lead painter odo', 'GET bench/{unit}' => 'lead painter odo', 'POST bench/marks' => 'lead painter odo', 'DELETE bench/marks' => 'lead painter odo', 'POST pieces/{piece}/move' => 'lead desk', 'POST pieces/{piece}/offer' => 'lead painter odo',
         'GET checks' => 'lead painter odo desk', 'GET checks/{check}' => 'lead painter odo desk', 'POST pieces/{piece}/check' => 'lead painter odo', 'PUT checks/{check}/answers' => 'lead painter odo', 'POST checks/{check}/verdict' => 'lead painter odo',
         'GET sign-offs' => 'lead painter odo desk', 'GET sign-offs/{number}' => 'lead painter odo desk', 'POST sign-offs' => 'lead odo', 'POST sign-offs/{number}/withdrawal' => 'lead odo',
@@ -48,7 +49,7 @@ final class RightsTest extends StudioTestCase
     public function test_every_route_with_every_role_and_with_none(): void
     {
         $unit = $this->unit('26-041');
-        $there = ['order' => $unit->order_id, 'unit' => $unit->id, 'piece' => $unit->pieces()->firstOrFail()->id, 'check' => Check::query()->whereNull('closed_at')->firstOrFail()->id, 'number' => 1, 'pack' => 'five-rungs', 'link' => 1, 'token' => 1, 'secret' => str_repeat('0', 32)];
+        $there = ['order' => $unit->order_id, 'unit' => $unit->id, 'piece' => $unit->pieces()->firstOrFail()->id, 'check' => Check::query()->whereNull('closed_at')->firstOrFail()->id, 'number' => 1, 'pack' => 'five-rungs', 'link' => 1, 'amendment' => 999999, 'token' => 1, 'secret' => str_repeat('0', 32)];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);
             // Things that are there, and no body: who is let in is told what is missing, or that it is not the time.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\PlanUnit;
+use App\Models\AmendmentRow;
 use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
@@ -13,6 +14,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Planning\Candidate;
 use Ordotype\Core\Planning\DemandResolver;
@@ -22,6 +24,7 @@ use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Standard\Extent;
+use stdClass;
 
 final class PlanController
 {
@@ -70,11 +73,14 @@ final class PlanController
         $plan = UnitPlans::plan($unit);
         $core = $plan->request;
         $user = $request->user();
+        $names = User::query()->whereIn('id', UnitPlans::rows($unit)->pluck('made_by'))->pluck('name', 'id');
 
         return [
             'unit' => ['id' => $unit->id, 'order' => $unit->order_id, 'order_number' => $unit->order->number, 'sculpt' => $core->sculpt->name, 'tier' => ['key' => $core->tier->key, 'name' => $core->tier->name, 'order' => $core->tier->order, 'status' => $core->tier->status->value],
                 'standard_version' => $unit->order->version->number, 'count' => $unit->pieces->whereNotIn('stage', ['lost', 'cancelled'])->count(), 'released' => $unit->released_at !== null, 'revision' => $unit->revision,
                 'edits' => (object) ($unit->edits ?? []), 'frame_mm' => $core->sculpt->frameMm ?? [60, 80]],
+            'method' => $unit->order->method === null ? new stdClass : Json::decode($unit->order->method),
+            'amendments' => UnitPlans::rows($unit)->map(fn (AmendmentRow $r, int $i) => ['id' => $r->id, 'no' => $i + 1, 'of' => $r->order_id === null ? 'unit' : 'order', 'amendment' => Json::decode($r->body), 'by' => $names[$r->made_by] ?? null, 'at' => $r->created_at?->toIso8601ZuluString()])->values()->all(),
             'figure' => self::figure($core->sculpt, $core->scheme, $core->shelf),
             'plan' => PlanFormat::write($plan),
             'techniques' => $this->techniques($plan),

@@ -3,6 +3,7 @@ import type { components } from './schema';
 
 type Schemas = components['schemas'];
 
+export type Amendment = Schemas['Amendment'];
 export type AnswerWord = Schemas['AnswerWord'];
 export type Attempt = Schemas['Attempt'];
 export type Batch = Schemas['Batch'];
@@ -41,8 +42,10 @@ export type Question = Schemas['Question'];
 export type Role = Schemas['Role'];
 export type Row = Schemas['Row'];
 export type Scope = Schemas['Scope'];
+export type SchoolChoice = Schemas['SchoolChoice'];
 export type Session = Schemas['Session'];
 export type ShareLink = Schemas['ShareLink'];
+export type Spare = Schemas['Spare'];
 export type Stage = Schemas['Stage'];
 export type StandardChange = Schemas['StandardChange'];
 export type Technique = Schemas['Technique'];
@@ -50,5 +53,6 @@ export type TechniqueCard = Schemas['TechniqueCard'];
 export type TechniqueUse = Schemas['TechniqueUse'];
 export type TierFrame = Schemas['TierFrame'];
 export type TierHead = Schemas['TierHead'];
+export type TierMove = Schemas['TierMove'];
 export type UnitBrief = Schemas['UnitBrief'];
 export type UnitPlan = Schemas['UnitPlan'];

@@ -9,6 +9,7 @@ import { Figure } from '../../ui/Figure';
 import { ExtentMark, extentWords, minutes, Swatch, TierMark } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
 import { effectWords, plain } from '../standard/words';
+import { Arrange } from './Arrange';
 
 const COLUMNS: [string, string[]][] = [['Base', ['spray', 'base']], ['Shade', ['shade']], ['Light', ['highlight', 'blend']], ['Lines, detail', ['line', 'detail']], ['Marks, wear', ['mark', 'wear', 'protect', 'ground']]];
 const colourWords = (s: PlanStep) => (s.colour ? (s.colour.mixed_with ? `${s.colour.paint} and ${s.colour.mixed_with}, one to one` : s.colour.paint) : null);
@@ -124,6 +125,7 @@ function Plan({ data }: { data: UnitPlan }) {
                             <button className="btn quiet" onClick={() => setPicked(null)}>Close</button>
                         </section>
                     ) : null}
+                    <Arrange data={data} put={(next) => { put(next); void queries.invalidateQueries({ queryKey: ['order'] }); }} edit={(edits) => { setUndo([...undo, unit.edits]); edit.mutate(edits); }} />
                     <section className="card pad">
                         <div className="eyebrow">Against {unit.tier.name}, v{unit.standard_version}</div>
                         <h2 style={{ margin: '2px 0 8px' }}>{count('short') + count('conflict') === 0 ? 'Meets the tier' : `${count('short') + count('conflict')} short`}{count('over') > 0 ? ` · ${count('over')} over` : ''}</h2>

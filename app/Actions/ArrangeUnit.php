@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\AmendmentRow;
+use App\Models\Order;
+use App\Models\Unit;
+use App\Studio\ActivityLog;
+use App\Studio\Conflict;
+use App\Studio\Refusal;
+use App\Studio\Standards;
+use App\Studio\UnitPlans;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Format\AmendmentFormat;
+use Ordotype\Core\Format\FormatException;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TierStatus;
+use stdClass;
+
+/** What is arranged for a unit or its order before it goes to the bench: amendments, its tier, the method. */
+final class ArrangeUnit
+{
+    /** Adds an amendment to the unit, or to its order where its level says so. */
+    public function amend(Unit $unit, stdClass $amendment, int $revision): Unit
+    {
+        return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
+            $unit = $this->open($unit, $revision);
+            $ofOrder = ($amendment->level ?? null) === 'order';
+            if ($ofOrder) {
+                $this->noneReleased($unit->order);
+            } elseif (($amendment->level ?? null) !== 'unit') {
+                throw new Refusal('The level must be unit or order here.', '/amendment/level');
+            }
+            $standard = Standards::core($unit->order->version);
+            try {
+                AmendmentFormat::read([$amendment], array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true));
+            } catch (FormatException $e) {
+                throw new FormatException(array_map(fn ($p) => new \Ordotype\Core\Format\Problem('/amendment'.substr($p->path, 2), $p->reason), $e->problems));
+            }
+            $row = AmendmentRow::query()->create(($ofOrder ? ['order_id' => $unit->order_id] : ['unit_id' => $unit->id]) + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);
+            // Whatever does not fit the tier is said here, and nothing of it is kept.
+            UnitPlans::plan($unit);
+            ActivityLog::write('amendment.made', $row, null, Json::canonical($amendment));
+
+            return $this->touch($unit);
+        });
+    }
+
+    public function unamend(Unit $unit, int $amendment, int $revision): Unit
+    {
+        return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
+            $unit = $this->open($unit, $revision);
+            $row = AmendmentRow::query()->where('id', $amendment)->where(fn ($q) => $q->where('unit_id', $unit->id)->orWhere('order_id', $unit->order_id))->firstOrFail();
+            if ($row->order_id !== null) {
+                $this->noneReleased($unit->order);
+            }
+            ActivityLog::write('amendment.taken_back', $row, $row->body, null);
+            $row->delete();
+
+            return $this->touch($unit);
+        });
+    }
+
+    /**
+     * Moves the unit to another tier of its version of the standard. What was changed by hand stays where it still can;
+     * the rest is dropped and named.
+     *
+     * @return array{Unit, list<string>} the unit, and the areas whose changes by hand are gone
+     */
+    public function move(Unit $unit, string $tier, int $revision): array
+    {
+        return DB::transaction(function () use ($unit, $tier, $revision): array {
+            $unit = $this->open($unit, $revision);
+            $standard = Standards::core($unit->order->version);
+            if (! $standard->hasTier($tier) || $standard->tier($tier)->status === TierStatus::Retired) {
+                throw new Refusal($standard->hasTier($tier) ? "{$standard->tier($tier)->name} is retired." : "There is no tier \"$tier\" in version {$unit->order->version->number}.", '/tier');
+            }
+            $before = $unit->tier;
+            $edits = $unit->edits ?? [];
+            $unit->update(['tier' => $tier, 'edits' => null]);
+            $plan = Planner::plan(UnitPlans::request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])));
+            $gone = [];
+            foreach ($edits as $area => $list) {
+                $planned = $plan->areas[$plan->request->sculpt->place((string) $area)];
+                foreach ($list as $edit) {
+                    // What is sprayed is allowed by the clause about sprayed colours, not by name.
+                    if (! isset($planned->demand->allowed[$edit['technique']]) && $planned->choice?->uses($edit['technique']) !== true) {
+                        $gone[] = $plan->request->sculpt->area((string) $area)->name;
+                        unset($edits[$area]);
+                        break;
+                    }
+                }
+            }
+            $unit->update(['edits' => $edits === [] ? null : $edits]);
+            ActivityLog::write('unit.moved', $unit, ['tier' => $before], ['tier' => $tier, 'edits_gone' => $gone]);
+
+            return [$this->touch($unit), $gone];
+        });
+    }
+
+    /** The method of the whole order. */
+    public function method(Unit $unit, stdClass $method, int $revision): Unit
+    {
+        return DB::transaction(function () use ($unit, $method, $revision): Unit {
+            $unit = $this->open($unit, $revision);
+            $this->noneReleased($unit->order);
+            $method->format = MethodFormat::WORD;
+            MethodFormat::read($method);
+            $before = $unit->order->method;
+            $unit->order->update(['method' => count(get_object_vars($method)) === 1 ? null : Json::encode($method), 'revision' => $unit->order->revision + 1]);
+            ActivityLog::write('order.method', $unit->order, $before, Json::canonical($method));
+
+            return $this->touch($unit);
+        });
+    }
+
+    private function noneReleased(Order $order): void
+    {
+        if ($order->units()->whereNotNull('released_at')->exists()) {
+            throw new Refusal('Another unit of this order is on the bench: what holds for the whole order stays as it is. Amend the unit instead.', '', 409);
+        }
+    }
+
+    private function open(Unit $unit, int $revision): Unit
+    {
+        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt'])->lockForUpdate()->findOrFail($unit->id);
+        if ($unit->released_at !== null) {
+            throw new Refusal('This unit is on the bench already: its plan stays as it was released.', '', 409);
+        }
+        if ($unit->revision !== $revision) {
+            throw new Conflict('Somebody else has changed this plan in the meantime.', ['revision' => $unit->revision]);
+        }
+
+        return $unit;
+    }
+
+    private function touch(Unit $unit): Unit
+    {
+        $unit->update(['revision' => $unit->revision + 1]);
+
+        return $unit->refresh();
+    }
+}

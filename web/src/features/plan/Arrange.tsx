@@ -1,0 +1,135 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Modal } from 'antd';
+import { useState } from 'react';
+import { api, saysWhy } from '../../api/client';
+import type { Amendment, Edits, SchoolChoice, Spare, TierMove, UnitPlan } from '../../api/types';
+import { minutes, TierMark } from '../../ui/marks';
+import { Loading } from '../../ui/states';
+import { plain } from '../standard/words';
+
+const SCHOOLS: Record<string, string> = { undercoat: 'Undercoat', build: 'Building tones', skin_wash: 'Skin and wash', metals: 'Metals', metal_ground: 'Under metals', gold_light: 'Gold’s last light', edges: 'Edges', spraying: 'Spraying', ground: 'Basing', decals: 'Decals', backs: 'Backs', weathering: 'Weathering', look: 'Look' };
+const change = (from: number, to: number) => (Math.round(to) === Math.round(from) ? 'the same minutes' : `${to > from ? '+' : '−'}${minutes(Math.abs(to - from))}`);
+
+/** What can be arranged before a unit goes to the bench: tier, method, amendments, spare minutes; each says what it does first. */
+export function Arrange({ data, put, edit }: { data: UnitPlan; put: (next: UnitPlan) => void; edit: (edits: Edits) => void }) {
+    const [open, setOpen] = useState<'tier' | 'method' | 'amend' | 'spare' | null>(null);
+    if (!data.editable) return data.amendments.length > 0 ? <section className="card pad"><div className="eyebrow">Amendments</div><Made data={data} /></section> : null;
+    return (
+        <section className="card pad">
+            <div className="eyebrow">Arrange</div>
+            <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6, marginTop: 6 }}>
+                <button className="btn" onClick={() => setOpen('tier')}>Tier</button><button className="btn" onClick={() => setOpen('method')}>Method</button><button className="btn" onClick={() => setOpen('amend')}>Amend</button><button className="btn" onClick={() => setOpen('spare')}>Spare minutes</button>
+            </div>
+            <Made data={data} put={put} />
+            <Modal open={open === 'tier'} title="Move to another tier" footer={null} width={680} onCancel={() => setOpen(null)} destroyOnHidden><Tiers data={data} close={() => setOpen(null)} /></Modal>
+            <Modal open={open === 'method'} title="Method of the order" footer={null} width={720} onCancel={() => setOpen(null)} destroyOnHidden><Schools data={data} put={put} /></Modal>
+            <Modal open={open === 'amend'} title="Amend" footer={null} width={560} onCancel={() => setOpen(null)} destroyOnHidden><Amend data={data} put={(next) => { put(next); setOpen(null); }} /></Modal>
+            <Modal open={open === 'spare'} title="Spare minutes" footer={null} width={620} onCancel={() => setOpen(null)} destroyOnHidden><SpareMinutes data={data} edit={(edits) => { edit(edits); setOpen(null); }} /></Modal>
+        </section>
+    );
+}
+
+function Made({ data, put }: { data: UnitPlan; put?: (next: UnitPlan) => void }) {
+    const { message } = App.useApp();
+    const back = useMutation({ mutationFn: (id: number) => api.remove<UnitPlan>(`units/${data.unit.id}/amendments/${id}`, { revision: data.unit.revision }), onSuccess: (next) => put?.(next), onError: (e) => void message.error(saysWhy(e)) });
+    const what = (a: Amendment) => `${{ add: 'adds', omit: 'leaves out', set: 'changes' }[a.do]} ${a.technique ? plain(a.technique) : typeof a.clause === 'string' ? (data.clauses[a.clause] ?? a.clause) : 'a clause'}`;
+    const where = (a: Amendment) => (a.scope.area ?? []).map((k) => data.figure.find((f) => f.key === k)?.name ?? k).join(', ');
+    return <>{data.amendments.map((m) => <p key={m.id} className="says small" style={{ margin: '8px 0 0' }}><b>{m.no}. The {m.of} {what(m.amendment)}</b>{where(m.amendment) ? ` on ${where(m.amendment).toLowerCase()}` : ''}{m.amendment.price ? `, at ${m.amendment.price}` : ''}<br /><span className="soft">{m.amendment.reason}{m.by ? ` (${m.by})` : ''}</span>{put && <> <button className="btn quiet" disabled={back.isPending} onClick={() => back.mutate(m.id)}>Take back</button></>}</p>)}</>;
+}
+
+function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
+    const queries = useQueryClient();
+    const { message } = App.useApp();
+    const query = useQuery({ queryKey: ['tiers', data.unit.id, data.unit.revision], queryFn: () => api.get<{ data: TierMove[] }>(`units/${data.unit.id}/tiers`) });
+    const move = useMutation({
+        mutationFn: (tier: string) => api.put<{ edits_gone: string[] }>(`units/${data.unit.id}/tier`, { revision: data.unit.revision, tier }),
+        onSuccess: async (moved) => { await queries.invalidateQueries(); close(); void message.info(moved.edits_gone.length === 0 ? 'Moved. What was changed by hand is kept.' : `Moved. What was changed by hand on ${moved.edits_gone.join(', ')} does not go with this tier and is gone.`, 6); }, onError: (e) => void message.error(saysWhy(e)),
+    });
+    if (query.isPending) return <Loading what="every tier" />;
+    if (query.isError) return <p className="says bad">{saysWhy(query.error)}</p>;
+    const now = query.data.data.find((t) => t.key === data.unit.tier.key)?.minutes ?? 0;
+    return <div style={{ display: 'grid', gap: 10, maxHeight: '65vh', overflow: 'auto' }}>{query.data.data.map((t) => (
+        <div key={t.key} style={{ display: 'grid', gridTemplateColumns: '26px 1fr auto', gap: 10, alignItems: 'start', borderBottom: '1px solid var(--rule)', paddingBottom: 10 }}>
+            <TierMark order={t.order} status={t.status as 'offered'} />
+            <div><b>{t.name}</b> <span className="num">{minutes(t.minutes)} a model{t.key === data.unit.tier.key ? ', as it is' : `, ${change(now, t.minutes)}`}{t.price ? ` · ${t.price.low}${t.price.high ? `–${t.price.high}` : ' and up'} each` : ''}</span>
+                {t.gains.length > 0 && <div className="small">+ {t.gains.slice(0, 5).join(' ')}{t.gains.length > 5 ? ` and ${t.gains.length - 5} more` : ''}</div>}{t.losses.length > 0 && <div className="small soft">− {t.losses.slice(0, 5).join(' ')}{t.losses.length > 5 ? ` and ${t.losses.length - 5} more` : ''}</div>}
+                {t.conflicts > 0 && <div className="says bad small">{t.conflicts} {t.conflicts === 1 ? 'area' : 'areas'} cannot be planned there without an amendment.</div>}{t.amendments_unfit && <div className="says warn small">An amendment of this unit names what this tier does not ask: take it back first.</div>}</div>
+            {t.key !== data.unit.tier.key && <button className="btn" disabled={move.isPending || t.amendments_unfit} onClick={() => move.mutate(t.key)}>Move</button>}
+        </div>))}</div>;
+}
+
+function Schools({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => void }) {
+    const { message } = App.useApp();
+    const query = useQuery({ queryKey: ['schools', data.unit.id, data.unit.revision], queryFn: () => api.get<{ now: number; schools: SchoolChoice[] }>(`units/${data.unit.id}/schools`), placeholderData: (b) => b });
+    const set = useMutation({ mutationFn: (method: Record<string, unknown>) => api.put<UnitPlan>(`units/${data.unit.id}/method`, { revision: data.unit.revision, method }), onSuccess: put, onError: (e) => void message.error(saysWhy(e)) });
+    if (query.isPending) return <Loading what="what each school takes" />;
+    if (query.isError) return <p className="says bad">{saysWhy(query.error)}</p>;
+    const { now, schools } = query.data;
+    const answer = (school: string, value: string | null) => { const { [school]: _, ...rest } = data.method; set.mutate(value === null ? rest : { ...rest, [school]: value }); };
+    return (
+        <>
+            <p className="soft" style={{ marginTop: 0 }}>It holds for the whole order: <b className="num">{minutes(now)}</b> a model as it is. Beside each answer stands what it would change.</p>
+            <table className="plain"><tbody>{schools.map((s) => <tr key={s.school}><th scope="row" style={{ width: 150 }}>{SCHOOLS[s.school]}</th><td><div className="chips">{s.answers.map((a) => <button key={a.answer} className="chip" aria-pressed={s.answer === a.answer} disabled={set.isPending} onClick={() => answer(s.school, s.answer === a.answer ? null : a.answer)}>{plain(a.answer)} <span className="num" style={{ opacity: 0.75 }}>{s.answer === a.answer ? '' : change(now, a.minutes) === 'the same minutes' ? '=' : change(now, a.minutes)}</span></button>)}</div></td></tr>)}</tbody></table>
+        </>
+    );
+}
+
+function Amend({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => void }) {
+    const conflict = data.plan.conflicts[0];
+    const [form, setForm] = useState({ level: 'unit' as 'unit' | 'order', do: 'omit' as Amendment['do'], clause: conflict?.clauses[0] ?? Object.keys(data.clauses)[0] ?? '', technique: '', areas: conflict?.area ? [conflict.area] : ([] as string[]), field: 'passes', value: '1', reason: '', price: '' });
+    const set = (patch: Partial<typeof form>) => setForm({ ...form, ...patch });
+    const amendment = (): Amendment => ({
+        level: form.level, do: form.do, clause: form.do === 'add' || form.technique !== '' ? null : form.clause, technique: form.technique === '' ? null : form.technique,
+        scope: form.areas.length > 0 ? { area: form.areas } : {}, values: form.do === 'set' ? { [form.field]: form.field === 'extent' ? form.value : Number(form.value) } : {}, reason: form.reason, price: form.price === '' ? null : form.price, on: null,
+    });
+    const make = useMutation({ mutationFn: () => api.post<UnitPlan>(`units/${data.unit.id}/amendments`, { revision: data.unit.revision, amendment: amendment() }), onSuccess: put });
+    const select = (label: string, value: string, options: [string, string][], pick: (v: string) => void) => <label className="field"><span>{label}</span><select className="input" value={value} onChange={(e) => pick(e.target.value)}>{options.map(([v, w]) => <option key={v} value={v}>{w}</option>)}</select></label>;
+    const clauses = Object.entries(data.clauses).map(([id, label]): [string, string] => [id, `${label} (${id})`]);
+    return (
+        <form style={{ display: 'grid', gap: 10 }} onSubmit={(e) => { e.preventDefault(); make.mutate(); }}>
+            {conflict && <p className="says bad small" style={{ margin: 0 }}>To be settled: {conflict.reason}.</p>}
+            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10 }}>
+                {select('Holds for', form.level, [['unit', 'this unit'], ['order', 'the whole order']], (v) => set({ level: v as 'unit' }))}
+                {select('It', form.do, [['omit', 'leaves out what a clause asks'], ['set', 'changes what a clause asks'], ['add', 'adds a technique']], (v) => set({ do: v as Amendment['do'], technique: v === 'add' ? (data.techniques[0]?.key ?? '') : '' }))}
+            </div>
+            {form.do === 'add' ? select('Technique', form.technique, data.techniques.map((t): [string, string] => [t.key, t.name]), (v) => set({ technique: v })) : select('Clause', form.clause, clauses, (v) => set({ clause: v }))}
+            {form.do === 'set' && <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10 }}>{select('What of it', form.field, [['passes', 'passes'], ['extent', 'extent'], ['min', 'at least'], ['max', 'at most'], ['limit', 'limit']], (v) => set({ field: v, value: v === 'extent' ? 'full' : '1' }))}{form.field === 'extent' ? select('becomes', form.value, [['spot', 'in a spot'], ['prominent', 'where it stands out'], ['full', 'everywhere']], (v) => set({ value: v })) : <label className="field"><span>becomes</span><input className="input" type="number" step="any" value={form.value} onChange={(e) => set({ value: e.target.value })} /></label>}</div>}
+            <fieldset style={{ border: 0, padding: 0, margin: 0, minWidth: 0 }}><legend className="small soft">On these areas (none chosen: on all)</legend><div className="chips">{data.figure.map((a) => <button key={a.key} type="button" className="chip" aria-pressed={form.areas.includes(a.key)} onClick={() => set({ areas: form.areas.includes(a.key) ? form.areas.filter((x) => x !== a.key) : [...form.areas, a.key] })}>{a.name}</button>)}</div></fieldset>
+            <label className="field"><span>Why</span><input className="input" required value={form.reason} onChange={(e) => set({ reason: e.target.value })} /></label>
+            <label className="field"><span>Price each, if any</span><input className="input" placeholder="0.00" pattern="\d+\.\d\d" value={form.price} onChange={(e) => set({ price: e.target.value })} /></label>
+            {make.isError && <p className="says bad" role="alert">{saysWhy(make.error)}</p>}
+            <button className="btn main" disabled={make.isPending || form.reason.trim() === ''} style={{ justifySelf: 'end' }}>Amend</button>
+        </form>
+    );
+}
+
+function SpareMinutes({ data, edit }: { data: UnitPlan; edit: (edits: Edits) => void }) {
+    const now = data.plan.totals.by_passes;
+    const [to, setTo] = useState(Math.round(now) + 15);
+    const query = useQuery({ queryKey: ['spare', data.unit.id, data.unit.revision, to], queryFn: () => api.post<Spare>(`units/${data.unit.id}/spare`, { minutes: to }), placeholderData: (b) => b });
+    const s = query.data;
+    const take = () => {
+        if (!s) return;
+        const edits: Edits = { ...data.unit.edits };
+        for (const b of s.buys) edits[b.area] = [...(edits[b.area] ?? data.plan.areas.find((a) => a.area === b.area)?.techniques.map(({ technique, passes, extent }) => ({ technique, passes, extent })) ?? []), { technique: b.technique, passes: 1, extent: 'full' }];
+        edit(edits);
+    };
+    return (
+        <>
+            <label className="field"><span>A model may take, in minutes</span><input className="input num" type="number" min={0} value={to} onChange={(e) => setTo(Number(e.target.value))} /></label>
+            {s && <p className="small soft num">Now {minutes(s.now)}. The quickest that meets the tier: {minutes(s.quickest)}; the best within the tier’s minutes: {minutes(s.best)}.</p>}
+            {query.isError && <p className="says bad">{saysWhy(query.error)}</p>}
+            {s?.cuts && <>
+                {s.cuts.go.length > 0 && <><p className="strong" style={{ margin: '8px 0 2px' }}>These would go, least noticed first</p>{s.cuts.go.map((g, i) => <div key={i} className="small">− {g.name} on {g.area_name.toLowerCase()}, {minutes(g.minutes)}</div>)}</>}
+                <p className={`says small ${s.cuts.enough ? 'good' : 'warn'}`}>{s.cuts.enough ? `That brings it to ${minutes(s.cuts.left)}.` : `The tier itself takes ${minutes(s.cuts.left)}, and its floor is never cut. ${s.cuts.tier ? `The highest tier that fits is ${s.cuts.tier.name}, with ${minutes(s.cuts.tier.minutes)}.` : 'No tier fits into that.'}`}</p>
+            </>}
+            {s && !s.cuts && (s.buys.length === 0 ? <p className="soft">Nothing the tier allows fits into that.</p> : (
+                <>
+                    <p className="strong" style={{ margin: '8px 0 2px' }}>The most to be noticed for {minutes(s.buys.reduce((m, b) => m + b.minutes, 0))}</p>
+                    <table className="plain"><tbody>{s.buys.map((b, i) => <tr key={i}><td>{b.name} on {b.area_name.toLowerCase()}{b.on_request && <span className="pill" style={{ marginLeft: 6 }}>+ on request</span>}</td><td className="right num">{minutes(b.minutes)}</td></tr>)}</tbody></table>
+                    <button className="btn main" style={{ marginTop: 10 }} onClick={take}>Put these into the plan</button>
+                </>
+            ))}
+        </>
+    );
+}
