@@ -56,7 +56,7 @@ final class ArrangementController
         $tiers = array_values(array_filter($request->standard->tiers, fn (Tier $t) => $t->status !== TierStatus::Retired));
         usort($tiers, fn (Tier $a, Tier $b) => $a->order <=> $b->order);
 
-        return new JsonResponse(['data' => array_map(function (Tier $tier) use ($request, $now): array {
+        return new JsonResponse(['currency' => $request->standard->currency, 'data' => array_map(function (Tier $tier) use ($request, $now): array {
             $unfit = false;
             try {
                 $plan = $tier->key === $request->tier->key ? $now : $this->at($request, $tier, $request->amendments);

@@ -12,7 +12,7 @@ use Ordotype\Core\Standard\Technique;
 /**
  * What spare minutes on a piece buy: extras are techniques that the tier allows or gives on request and the plan does
  * not use. One group for each area, whose options are its permitted combinations of up to two extras; minutes are
- * rounded up to the half minute; within the minutes, the most notice. A multiple-choice knapsack, solved exactly by
+ * rounded up to the half minute; what is done by the piece is no extra where there is nothing to count; within the minutes, the most notice. A multiple-choice knapsack, solved exactly by
  * dynamic programming over half minutes; equal notice goes to fewer minutes, then to what comes first on the sculpt.
  *
  * Notice of an extra = weight of the area's focus × its share × weight of what it does (house defaults).
@@ -77,7 +77,7 @@ final class SpareMinutes
                 $allowed = isset($planned->demand->allowed[$technique->key]);
                 $asked = isset($planned->demand->onRequest[$technique->key]);
                 if ((! $allowed && ! ($asked && $onRequest)) || $planned->choice->uses($technique->key) || ! DemandResolver::fits($technique, $area)
-                    || $technique->givesAny(Effect::BaseColour) || $method->keepsOff($technique, $area, $planned->demand->allowed) !== null) {
+                    || $technique->givesAny(Effect::BaseColour) || ($technique->perPiece > 0 && $area->count === 0) || $method->keepsOff($technique, $area, $planned->demand->allowed) !== null) {
                     continue;
                 }
                 $candidate = Candidate::onArea($technique, $index, $area, $request->sculpt, $request->tier->pace, $method);

@@ -40,7 +40,7 @@ function Made({ data, put }: { data: UnitPlan; put?: (next: UnitPlan) => void })
 function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
     const queries = useQueryClient();
     const { message } = App.useApp();
-    const query = useQuery({ queryKey: ['tiers', data.unit.id, data.unit.revision], queryFn: () => api.get<{ data: TierMove[] }>(`units/${data.unit.id}/tiers`) });
+    const query = useQuery({ queryKey: ['tiers', data.unit.id, data.unit.revision], queryFn: () => api.get<{ currency: string; data: TierMove[] }>(`units/${data.unit.id}/tiers`) });
     const move = useMutation({
         mutationFn: (tier: string) => api.put<{ edits_gone: string[] }>(`units/${data.unit.id}/tier`, { revision: data.unit.revision, tier }),
         onSuccess: async (moved) => { await queries.invalidateQueries(); close(); void message.info(moved.edits_gone.length === 0 ? 'Moved. What was changed by hand is kept.' : `Moved. What was changed by hand on ${moved.edits_gone.join(', ')} does not go with this tier and is gone.`, 6); }, onError: (e) => void message.error(saysWhy(e)),
@@ -51,7 +51,7 @@ function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
     return <div style={{ display: 'grid', gap: 10, maxHeight: '65vh', overflow: 'auto' }}>{query.data.data.map((t) => (
         <div key={t.key} style={{ display: 'grid', gridTemplateColumns: '26px 1fr auto', gap: 10, alignItems: 'start', borderBottom: '1px solid var(--rule)', paddingBottom: 10 }}>
             <TierMark order={t.order} status={t.status as 'offered'} />
-            <div><b>{t.name}</b> <span className="num">{minutes(t.minutes)} a model{t.key === data.unit.tier.key ? ', as it is' : `, ${change(now, t.minutes)}`}{t.price ? ` · ${t.price.low}${t.price.high ? `–${t.price.high}` : ' and up'} each` : ''}</span>
+            <div><b>{t.name}</b> <span className="num">{minutes(t.minutes)} a model{t.key === data.unit.tier.key ? ', as it is' : `, ${change(now, t.minutes)}`}{t.price ? ` · ${query.data.currency} ${t.price.low}${t.price.high ? `–${t.price.high}` : ' and up'} each` : ''}</span>
                 {t.gains.length > 0 && <div className="small">+ {t.gains.slice(0, 5).join(' ')}{t.gains.length > 5 ? ` and ${t.gains.length - 5} more` : ''}</div>}{t.losses.length > 0 && <div className="small soft">− {t.losses.slice(0, 5).join(' ')}{t.losses.length > 5 ? ` and ${t.losses.length - 5} more` : ''}</div>}
                 {t.conflicts > 0 && <div className="says bad small">{t.conflicts} {t.conflicts === 1 ? 'area' : 'areas'} cannot be planned there without an amendment.</div>}{t.amendments_unfit && <div className="says warn small">An amendment of this unit names what this tier does not ask: take it back first.</div>}</div>
             {t.key !== data.unit.tier.key && <button className="btn" disabled={move.isPending || t.amendments_unfit} onClick={() => move.mutate(t.key)}>Move</button>}
