@@ -14,7 +14,10 @@ final readonly class AreaProblem
      * @param  list<Candidate>  $candidates  in catalogue order
      * @param  list<Requirement>  $requirements  joined
      * @param  bool  $needsBase  exactly one technique gives the base colour
-     * @param  list<Effect>  $given  what the undercoat and the whole techniques give already
+     * @param  list<Effect>  $given  what the undercoat and the whole techniques give already, and what is done
+     * @param  bool  $tidied  whether the tidying that a wash calls for is done already
+     * @param  array<string, int>  $passesDone  technique key to passes that count towards its most
+     * @param  array<string, true>  $spotOnly  keys of techniques that something done excludes beyond a spot
      */
     public function __construct(
         public array $candidates,
@@ -22,13 +25,16 @@ final readonly class AreaProblem
         public bool $needsBase,
         public Pace $pace,
         public array $given,
+        public bool $tidied = false,
+        public array $passesDone = [],
+        public array $spotOnly = [],
     ) {
     }
 
     /** @param  list<Requirement>  $requirements */
     public function requiring(array $requirements): self
     {
-        return new self($this->candidates, $requirements, $this->needsBase, $this->pace, $this->given);
+        return new self($this->candidates, $requirements, $this->needsBase, $this->pace, $this->given, $this->tidied, $this->passesDone, $this->spotOnly);
     }
 
     /** The same problem with one technique fixed as the base, or with some technique left out. */
@@ -45,6 +51,6 @@ final readonly class AreaProblem
     /** @param  callable(Candidate): bool  $keep */
     public function filtered(callable $keep): self
     {
-        return new self(array_values(array_filter($this->candidates, $keep)), $this->requirements, $this->needsBase, $this->pace, $this->given);
+        return new self(array_values(array_filter($this->candidates, $keep)), $this->requirements, $this->needsBase, $this->pace, $this->given, $this->tidied, $this->passesDone, $this->spotOnly);
     }
 }

@@ -166,7 +166,7 @@ final class AreaSolver
             $place[$candidate->technique->key] = $i;
         }
         foreach ($required as $key => $requirement) {
-            if (! isset($place[$key]) || $requirement->passes > $this->candidates[$place[$key]]->technique->maxPasses) {
+            if (! isset($place[$key]) || $requirement->passes > $this->candidates[$place[$key]]->technique->maxPasses - ($problem->passesDone[$key] ?? 0)) {
                 return false;
             }
         }
@@ -230,7 +230,7 @@ final class AreaSolver
                 $tidiers[$place[$key]] = [Extent::Full->value, 1];
             }
         }
-        $this->tidying = $this->demand(1, $tidiers, false);
+        $this->tidying = $this->demand($problem->tidied ? 0 : 1, $tidiers, false);
         foreach ($this->candidates as $i => $candidate) {
             if ($rescued[$i]) {
                 $this->raises[$i][] = $this->tidying;
@@ -242,7 +242,7 @@ final class AreaSolver
             }
         }
 
-        $this->layOutLevels($required, $place);
+        $this->layOutLevels($required, $problem);
         $this->passes = $this->extent = array_fill(0, $this->n, 0);
         $this->decided = array_fill(0, $this->n, false);
         $this->lacks = $this->asked;
@@ -280,9 +280,8 @@ final class AreaSolver
      * longest of those asks for. Where a wider extent costs the same it is looked at too, as ties go to the fuller one.
      *
      * @param  array<string, Requirement>  $required
-     * @param  array<string, int>  $place
      */
-    private function layOutLevels(array $required, array $place): void
+    private function layOutLevels(array $required, AreaProblem $problem): void
     {
         $this->serves = array_fill(0, $this->n, []);
         foreach ($this->members as $d => $members) {
@@ -310,7 +309,7 @@ final class AreaSolver
             $must = $required[$candidate->technique->key] ?? null;
             $levels = [];
             foreach (array_keys($extents) as $extent) {
-                if ($must !== null && $extent < $must->extent->value) {
+                if (($must !== null && $extent < $must->extent->value) || ($extent > Extent::Spot->value && isset($problem->spotOnly[$candidate->technique->key]))) {
                     continue;
                 }
                 $most = 0;
@@ -319,7 +318,7 @@ final class AreaSolver
                         $most = max($most, (int) ceil($this->asked[$d] / $units));
                     }
                 }
-                $most = $this->isBase[$i] ? min(1, $most) : min($candidate->technique->maxPasses, $most);
+                $most = $this->isBase[$i] ? min(1, $most) : min($candidate->technique->maxPasses - ($problem->passesDone[$candidate->technique->key] ?? 0), $most);
                 for ($passes = $must === null ? 1 : $must->passes; $passes <= $most; $passes++) {
                     $levels[] = [$passes, $extent];
                 }

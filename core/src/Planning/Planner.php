@@ -100,6 +100,26 @@ final class Planner
     }
 
     /**
+     * What is asked of each area and with what it could be met by brush alone, before anything is chosen.
+     *
+     * @return array{list<array{AreaDemand, AreaProblem}>, PlannedArea} by area in the sculpt's order, and the whole model
+     */
+    public static function problems(PlanRequest $request): array
+    {
+        $planner = new self($request);
+        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
+        $whole = $planner->planWhole($resolver->ofModel());
+        $planner->takeGiven($whole);
+        $problems = [];
+        foreach ($request->sculpt->areas as $area) {
+            $demand = $planner->method->simpler($resolver->ofArea($area));
+            $problems[] = [$demand, $planner->problem($demand, false)->filtered(fn (Candidate $c) => $c->technique->family !== Family::Spray)];
+        }
+
+        return [$problems, $whole];
+    }
+
+    /**
      * The plan that a choice made by hand gives: nothing is refused, but the report changes.
      *
      * @param  array<string, Choice>  $edited  by area key; areas that are not named stay as they were

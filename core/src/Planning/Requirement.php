@@ -134,6 +134,17 @@ final readonly class Requirement
         return array_values($joined);
     }
 
+    /** What is left of it when so much is done; null when nothing is. For effects and techniques passes, for steps credits. */
+    public function lessDone(int $done): ?self
+    {
+        if ($this->kind === RequirementKind::Steps) {
+            return self::steps($this->area, $this->clauses, $this->severity, max(0, (int) $this->min - $done), $this->max === null ? null : max(0, (int) $this->max - $done));
+        }
+        $left = $this->passes - $done;
+
+        return $left <= 0 ? null : new self($this->area, $this->kind, $this->clauses, $this->severity, $this->effects, $this->technique, $this->extent, $left, $this->by, $this->min, $this->max, $this->criterion);
+    }
+
     /** Same effect, extent and passes at least as great, `by` equal or narrower. */
     public function implies(self $other): bool
     {

@@ -78,6 +78,8 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
             && (wanted === '' || `${r.label} ${r.group} ${r.cells.map((c) => `${c.clause?.id ?? ''} ${c.says ?? ''}`).join(' ')}`.toLowerCase().includes(wanted))) };
     }, [whole, showRetired, allRows, find]);
     const [at, setAt] = useState<At>({ row: 0, col: 1 });
+    // Keys come faster than the page is drawn: where we are is known at once.
+    const here = useRef(at);
     const [edit, setEdit] = useState<Clause | null>(null);
     const [adding, setAdding] = useState<NewRow | 'choose' | null>(null);
     const [head, setHead] = useState<{ tier: TierFrame | null } | null>(null);
@@ -125,7 +127,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
     }, []);
     const change = (to: Clause) => { setEdit(to); sessionStorage.setItem(KEEP, JSON.stringify({ at, clause: to })); };
     const leave = () => { setEdit(null); setAdding(null); draft.forget(); sessionStorage.removeItem(KEEP); };
-    const pick = (to: At) => { setAt(to); setHead(null); leave(); };
+    const pick = (to: At) => { here.current = to; setAt(to); setHead(null); leave(); };
     const save = async () => {
         const to = edit ?? template;
         if (!to || !tier) return;
@@ -153,7 +155,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
         const move = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[e.key];
         if (move) {
             e.preventDefault();
-            const to = { row: Math.max(0, Math.min(ladder.rows.length - 1, at.row + (move[0] ?? 0))), col: Math.max(0, Math.min(ladder.tiers.length - 1, at.col + (move[1] ?? 0))) };
+            const to = { row: Math.max(0, Math.min(ladder.rows.length - 1, here.current.row + (move[0] ?? 0))), col: Math.max(0, Math.min(ladder.tiers.length - 1, here.current.col + (move[1] ?? 0))) };
             pick(to);
             requestAnimationFrame(() => document.getElementById(`cell-${to.row}-${to.col}`)?.focus());
         } else if (e.key === 'Enter' && writes) {
@@ -185,7 +187,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
             <div className="ladder-page">
                 <div style={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', gap: 8, minHeight: 0 }}>
                     <div style={{ display: 'flex', gap: 8, alignItems: 'center', flexWrap: 'wrap' }}>
-                        <input ref={finder} className="input" style={{ width: 210, minHeight: 30 }} type="search" placeholder="Find a clause (f)" aria-label="Find a clause" value={find} onChange={(e) => { setFind(e.target.value); setAt({ row: 0, col: at.col }); }} />
+                        <input ref={finder} className="input" style={{ width: 210, minHeight: 30 }} type="search" placeholder="Find a clause (f)" aria-label="Find a clause" disabled={edit !== null} value={find} onChange={(e) => { setFind(e.target.value); pick({ row: 0, col: at.col }); }} />
                         <label className="small soft"><input type="checkbox" checked={allRows} onChange={(e) => setAllRows(e.target.checked)} /> also rows that no tier uses ({whole.rows.length})</label>
                         <span className="room" style={{ flex: 1 }} />
                         {writes && <>
