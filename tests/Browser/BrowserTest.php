@@ -59,7 +59,7 @@ final class BrowserTest extends TestCase
         foreach ($chrome->page->executeAsyncScript('const done = arguments[0]; fetch("/api/v1/orders", {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)')['data'] as $order) {
             $units[$order['number']] = ['order' => $order['id'], 'unit' => $order['units'][0]['id']];
         }
-        $pages = ['/standard' => 'Does the ladder hold?', '/standard/techniques' => 'Mould line removal', '/standard/differences' => 'For the client', '/standard/comparison' => 'Links for clients', '/standard/versions' => 'What changes from', '/standard/packs' => 'Two stages', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
+        $pages = ['/standard' => 'Does the ladder hold?', '/standard/techniques' => 'Mould line removal', '/standard/prices' => 'for each model', '/standard/differences' => 'For the client', '/standard/comparison' => 'Links for clients', '/standard/versions' => 'What changes from', '/standard/packs' => 'Two stages', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
             '/bench' => 'Work on this batch', "/bench/{$units['26-038']['unit']}" => 'All done', '/check' => 'Signed off', '/check/3' => 'So far', '/certificates/1' => 'of the chain', '/nowhere' => 'Nothing here'];
         foreach ([false, true] as $dark) {
             $chrome->dark($dark);

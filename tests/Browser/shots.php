@@ -45,6 +45,9 @@ try {
     $chrome->page->executeScript("document.querySelectorAll('.strips .step:not([style])')[1].click()");
     $chrome->waitFor('Why is this here?');
     $chrome->shot("$folder/plan.png");
+    $chrome->press('Spare minutes');
+    $chrome->waitFor('to be noticed');
+    $chrome->shot("$folder/spare-minutes.png");
     $chrome->open('/bench');
     $chrome->waitFor('Work on this batch');
     $chrome->shot("$folder/bench.png");

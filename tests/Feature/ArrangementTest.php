@@ -54,6 +54,9 @@ final class ArrangementTest extends StudioTestCase
         self::assertGreaterThan($tiers->firstWhere('key', 'company')['minutes'], $tiers->firstWhere('key', 'banner')['minutes']);
         self::assertContains('A light line on every visible edge.', $tiers->firstWhere('key', 'banner')['gains']);
         self::assertSame([], $tiers->firstWhere('key', 'company')['gains']);
+        self::assertNull($tiers->firstWhere('key', 'muster')['raise']);
+        self::assertLessThan($tiers->firstWhere('key', 'banner')['minutes'], $tiers->firstWhere('key', 'banner')['raise']['minutes']);
+        self::assertContains('matt_varnish', $tiers->firstWhere('key', 'banner')['raise']['concerns']);
         $plan = $this->api('lead', 'GET', "units/$unit->id/plan", null, 200);
         $has = fn (string $area) => array_map(fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']], collect($plan->json('plan.areas'))->firstWhere('area', $area)['techniques']);
         $this->api('lead', 'PUT', "units/$unit->id/plan", ['revision' => 1, 'edits' => ['coat' => [...$has('coat'), ['technique' => 'point_highlight', 'passes' => 1, 'extent' => 'spot']], 'hood' => [...$has('hood'), ['technique' => 'glaze_light', 'passes' => 1, 'extent' => 'full']]]], 200);

@@ -130,6 +130,27 @@ final class CommandLineTest extends TestCase
         self::assertStringNotContainsString('/core/src/', $process->getErrorOutput());
     }
 
+    public function test_finished_work_is_raised_tiers_are_told_apart_and_a_ladder_is_held_against_figures(): void
+    {
+        $files = ['--standard='.Demo::path('standards/five-rungs.json'), '--sculpt='.Demo::path('sculpts/sluice-warden.json')];
+        $raise = $this->artisan('ordotype:raise', '--from=company', '--to=banner', '--json', ...$files);
+        self::assertSame(0, $raise->getExitCode(), $raise->getErrorOutput());
+        $raised = json_decode($raise->getOutput(), true, 64, JSON_THROW_ON_ERROR);
+        self::assertGreaterThan(0, $raised['minutes']);
+        self::assertLessThan($raised['anew'], $raised['minutes']);
+        self::assertContains('matt_varnish', $raised['concerns']);
+        self::assertEqualsWithDelta($raised['minutes'], array_sum(array_column($raised['areas'], 'minutes')) + array_sum(array_column($raised['whole'], 'minutes')), 1e-9);
+        $same = json_decode($this->artisan('ordotype:raise', '--from=banner', '--to=banner', '--json', ...$files)->getOutput(), true, 64, JSON_THROW_ON_ERROR);
+        self::assertSame(0, (int) $same['minutes']);
+        self::assertStringContainsString('Matt varnish on it already', $this->artisan('ordotype:raise', '--from=company', '--to=cabinet', ...$files)->getOutput());
+        self::assertStringContainsString('no tier "palace"', $this->failing('ordotype:raise', '--from=company', '--to=palace', ...$files));
+        self::assertStringContainsString('+ A light line on every visible edge.', $this->artisan('ordotype:diff', '--from=company', '--to=banner', '--voice=client', ...$files)->getOutput());
+        $lint = $this->artisan('ordotype:lint', Demo::path('standards/five-rungs.json'), '--figures='.Demo::path('sculpts/mudlark.json'), '--rate=90.00', '--json');
+        self::assertSame(1, $lint->getExitCode());
+        self::assertContains('below_cost', array_column(json_decode($lint->getOutput(), true, 64, JSON_THROW_ON_ERROR), 'kind'));
+        self::assertStringContainsString('--rate must be a decimal', $this->failing('ordotype:lint', Demo::path('standards/five-rungs.json'), '--rate=much'));
+    }
+
     public function test_missing_files_tiers_and_options_are_named(): void
     {
         $say = fn (string ...$arguments): string => $this->failing(...$arguments);

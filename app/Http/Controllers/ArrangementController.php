@@ -20,6 +20,8 @@ use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\RaisedArea;
+use Ordotype\Core\Planning\Raising;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Tier;
@@ -52,11 +54,12 @@ final class ArrangementController
     public function tiers(Unit $unit): JsonResponse
     {
         $request = $this->request($unit);
-        $now = Planner::plan($request);
+        $now = UnitPlans::plan($unit);
+        $done = Raising::workOf($now);
         $tiers = array_values(array_filter($request->standard->tiers, fn (Tier $t) => $t->status !== TierStatus::Retired));
         usort($tiers, fn (Tier $a, Tier $b) => $a->order <=> $b->order);
 
-        return new JsonResponse(['currency' => $request->standard->currency, 'data' => array_map(function (Tier $tier) use ($request, $now): array {
+        return new JsonResponse(['currency' => $request->standard->currency, 'data' => array_map(function (Tier $tier) use ($request, $now, $done): array {
             $unfit = false;
             try {
                 $plan = $tier->key === $request->tier->key ? $now : $this->at($request, $tier, $request->amendments);
@@ -66,10 +69,12 @@ final class ArrangementController
                 $unfit = true;
             }
             $difference = new TierDifference($now, $plan);
+            $raise = $tier->order > $request->tier->order && $tier->status === TierStatus::Offered ? new Raising($plan->request, $done) : null;
             $price = $difference->prices()[1];
 
             return ['key' => $tier->key, 'name' => $tier->name, 'order' => $tier->order, 'status' => $tier->status->value, 'minutes' => round($plan->minutesByPasses(), 2), 'conflicts' => count($plan->conflicts()), 'amendments_unfit' => $unfit,
-                'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high], 'gains' => (new Voices($difference))->gains(), 'losses' => (new Voices($difference))->losses()];
+                'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high], 'raise' => $raise === null ? null : ['minutes' => round(array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $raise->areas())), 2), 'repainted' => array_values(array_map(fn (RaisedArea $a) => $a->demand->area->name ?? '', array_filter($raise->areas(), fn (RaisedArea $a) => $a->repainted))), 'concerns' => $raise->concerns()],
+                'gains' => (new Voices($difference))->gains(), 'losses' => (new Voices($difference))->losses()];
         }, $tiers)]);
     }
 

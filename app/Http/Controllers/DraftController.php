@@ -98,6 +98,8 @@ final class DraftController
             'tier' => $after->tier($given['tier'])->name,
             'before' => round($difference->from->minutesByPasses(), 2),
             'after' => round($to->minutesByPasses(), 2),
+            'steps_before' => count($difference->from->work->steps),
+            'steps_after' => count($to->work->steps),
             'ceiling' => $ceiling === [] ? null : $ceiling[0]->requirement->max,
             'price' => $now === null ? null : ['low' => $now->low, 'high' => $now->high, 'currency' => $after->currency],
             'price_before' => $price === null ? null : ['low' => $price->low, 'high' => $price->high, 'currency' => $after->currency],

@@ -7,6 +7,7 @@ import { can, startOf, useSession } from './session';
 
 const StandardPage = lazy(() => import('../features/standard/StandardPage'));
 const TechniquesPage = lazy(() => import('../features/standard/TechniquesPage'));
+const PricesPage = lazy(() => import('../features/standard/PricesPage'));
 const DifferencesPage = lazy(() => import('../features/standard/DifferencesPage'));
 const ComparisonPage = lazy(() => import('../features/standard/ComparisonPage'));
 const VersionsPage = lazy(() => import('../features/standard/VersionsPage'));
@@ -45,6 +46,7 @@ export function Routed() {
                 <Route element={<Needs ability="standard.read" />}>
                     <Route path="standard" element={<StandardPage />} />
                     <Route path="standard/techniques" element={<TechniquesPage />} />
+                    <Route path="standard/prices" element={<PricesPage />} />
                     <Route path="standard/differences" element={<DifferencesPage />} />
                     <Route path="standard/comparison" element={<ComparisonPage />} />
                     <Route path="standard/versions" element={<VersionsPage />} />

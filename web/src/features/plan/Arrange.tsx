@@ -3,6 +3,7 @@ import { App, Modal } from 'antd';
 import { useState } from 'react';
 import { api, saysWhy } from '../../api/client';
 import type { Amendment, Edits, SchoolChoice, Spare, TierMove, UnitPlan } from '../../api/types';
+import { can, usePerson } from '../../app/session';
 import { minutes, TierMark } from '../../ui/marks';
 import { Loading } from '../../ui/states';
 import { plain } from '../standard/words';
@@ -13,7 +14,15 @@ const change = (from: number, to: number) => (Math.round(to) === Math.round(from
 /** What can be arranged before a unit goes to the bench: tier, method, amendments, spare minutes; each says what it does first. */
 export function Arrange({ data, put, edit }: { data: UnitPlan; put: (next: UnitPlan) => void; edit: (edits: Edits) => void }) {
     const [open, setOpen] = useState<'tier' | 'method' | 'amend' | 'spare' | null>(null);
-    if (!data.editable) return data.amendments.length > 0 ? <section className="card pad"><div className="eyebrow">Amendments</div><Made data={data} /></section> : null;
+    const person = usePerson();
+    if (!data.editable) {
+        return (
+            <>
+                {data.amendments.length > 0 && <section className="card pad"><div className="eyebrow">Amendments</div><Made data={data} /></section>}
+                {data.unit.released && can(person, 'plan.edit') && <section className="card pad"><div className="eyebrow">Finished work, raised</div><button className="btn" style={{ marginTop: 6 }} onClick={() => setOpen('tier')}>What a higher tier would take</button><Modal open={open === 'tier'} title="Raise finished work" footer={null} width={620} onCancel={() => setOpen(null)} destroyOnHidden><Raise data={data} /></Modal></section>}
+            </>
+        );
+    }
     return (
         <section className="card pad">
             <div className="eyebrow">Arrange</div>
@@ -35,6 +44,21 @@ function Made({ data, put }: { data: UnitPlan; put?: (next: UnitPlan) => void })
     const what = (a: Amendment) => `${{ add: 'adds', omit: 'leaves out', set: 'changes' }[a.do]} ${a.technique ? plain(a.technique) : typeof a.clause === 'string' ? (data.clauses[a.clause] ?? a.clause) : 'a clause'}`;
     const where = (a: Amendment) => (a.scope.area ?? []).map((k) => data.figure.find((f) => f.key === k)?.name ?? k).join(', ');
     return <>{data.amendments.map((m) => <p key={m.id} className="says small" style={{ margin: '8px 0 0' }}><b>{m.no}. The {m.of} {what(m.amendment)}</b>{where(m.amendment) ? ` on ${where(m.amendment).toLowerCase()}` : ''}{m.amendment.price ? `, at ${m.amendment.price}` : ''}<br /><span className="soft">{m.amendment.reason}{m.by ? ` (${m.by})` : ''}</span>{put && <> <button className="btn quiet" disabled={back.isPending} onClick={() => back.mutate(m.id)}>Take back</button></>}</p>)}</>;
+}
+
+function Raise({ data }: { data: UnitPlan }) {
+    const query = useQuery({ queryKey: ['tiers', data.unit.id, data.unit.revision], queryFn: () => api.get<{ currency: string; data: TierMove[] }>(`units/${data.unit.id}/tiers`) });
+    if (query.isPending) return <Loading what="what is there and what is wanting" />;
+    if (query.isError) return <p className="says bad">{saysWhy(query.error)}</p>;
+    const higher = query.data.data.filter((t) => t.raise !== null);
+    if (higher.length === 0) return <p className="soft">There is no higher tier to raise it to.</p>;
+    return (
+        <>
+            <p className="soft" style={{ marginTop: 0 }}>When every step of this plan is done, so much is added by brush to meet a higher tier. What is there and clean enough counts; what is painted over does not.</p>
+            <table className="plain"><thead><tr><th>Tier</th><th className="right">To add</th><th className="right">From the start</th><th>Painted anew</th></tr></thead><tbody>{higher.map((t) => <tr key={t.key}><td className="strong">{t.name}</td><td className="right num strong">{minutes(t.raise?.minutes ?? 0)}</td><td className="right num soft">{minutes(t.minutes)}</td><td className="small">{(t.raise?.repainted.length ?? 0) === 0 ? 'nothing' : t.raise?.repainted.join(', ')}</td></tr>)}</tbody></table>
+            {higher.some((t) => t.raise?.concerns.includes('matt_varnish')) && <p className="says warn small">It is varnished: new paint goes over the varnish, and it is varnished again at the end.</p>}
+        </>
+    );
 }
 
 function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {

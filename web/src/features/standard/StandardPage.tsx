@@ -254,6 +254,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
                         <section className="card pad" aria-live="polite">
                             <div className="eyebrow">{changed ? 'This edit, on' : 'On'} the {result.sculpt}</div>
                             <h2 style={{ margin: '2px 0 8px' }} className="num">{result.tier}: {changed && Math.round(result.before) !== Math.round(result.after) ? `${minutes(result.before)} → ` : ''}{minutes(result.after)}</h2>
+                            <p className="small num" style={{ margin: '0 0 6px' }}>{changed && result.steps_before !== result.steps_after ? `${result.steps_before} → ` : ''}{result.steps_after} steps a model</p>
                             {result.ceiling !== null && (
                                 <><div className="bar" style={{ height: 9 }}><i style={{ width: `${Math.min(100, (100 * result.after) / result.ceiling)}%`, background: result.after > result.ceiling ? 'var(--fault)' : undefined }} /></div>
                                     <p className="small soft" style={{ margin: '4px 0' }}>{Math.round(result.after)} of {result.ceiling} minutes allowed{result.price ? ` · ${result.price.currency} ${result.price.low}${result.price.high ? `–${result.price.high}` : ' and up'}` : ''}</p></>

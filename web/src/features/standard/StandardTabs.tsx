@@ -1,6 +1,6 @@
 import { NavLink } from 'react-router';
 
-const PAGES: [string, string][] = [['/standard', 'Ladder'], ['/standard/techniques', 'Techniques'], ['/standard/differences', 'Between two tiers'], ['/standard/comparison', 'Comparison sheet'], ['/standard/versions', 'Versions'], ['/standard/packs', 'Packs and files']];
+const PAGES: [string, string][] = [['/standard', 'Ladder'], ['/standard/techniques', 'Techniques'], ['/standard/prices', 'Prices'], ['/standard/differences', 'Between two tiers'], ['/standard/comparison', 'Comparison sheet'], ['/standard/versions', 'Versions'], ['/standard/packs', 'Packs and files']];
 
 /** The pages of the standard. */
 export function StandardTabs() {
