@@ -114,6 +114,93 @@ final class BrowserTest extends TestCase
         $chrome->signOut();
     }
 
+    public function test_two_people_on_one_cell_and_nothing_typed_is_lost(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->waitFor('Does the ladder hold?');
+        if (! $chrome->seen('v2, draft')) {
+            $chrome->press('Open a draft');
+            $chrome->waitFor('v2, draft');
+        }
+        $this->cell('Edge highlights', 3)->click();
+        $chrome->waitFor('Banner · Edge highlights');
+        $this->select('select[aria-label="extent"]', 'spot');
+        $chrome->waitFor('This edit, on');
+        // What is being typed survives a reload.
+        $chrome->page->navigate()->refresh();
+        $chrome->waitFor('This edit, on');
+        // Somebody else is quicker.
+        self::assertSame(200, $this->elsewhere('banner.edges', ['passes' => 3]));
+        $chrome->press('Keep');
+        $chrome->waitFor('Somebody else changed this first.');
+        self::assertSame('spot', $chrome->css('select[aria-label="extent"]')->getAttribute('value'));
+        $chrome->press('Put mine in its place');
+        $this->until(fn () => ($this->clause('banner.edges')['extent'] ?? null) === 'spot');
+        self::assertSame(1, $this->clause('banner.edges')['passes']);
+
+        // The ladder says that a higher rung asks for less now; one press puts it right, one takes it back.
+        $chrome->waitFor('Banner asks for less than Company');
+        $chrome->press('Do that');
+        $this->until(fn () => ($this->clause('banner.edges')['extent'] ?? null) !== 'spot' || $this->clause('banner.edges_kept') !== null);
+        $chrome->waitFor('no rung asks for less');
+        $this->until(fn () => $chrome->text('Undo u', 'button')->isEnabled());
+        $chrome->press('Undo u');
+        $this->until(fn () => ($this->clause('banner.edges')['extent'] ?? null) === 'spot' && $this->clause('banner.edges_kept') === null);
+        $chrome->waitFor('Banner asks for less than Company');
+
+        // The draft is thrown away, so the other tests find the ladder as it was.
+        $chrome->open('/standard/versions');
+        $chrome->press('Throw away');
+        $chrome->press('Throw it away');
+        $this->until(fn () => ! $chrome->seen('Version 2'));
+        $chrome->signOut();
+    }
+
+    public function test_a_row_is_added_and_left_out_a_file_is_looked_at_first_and_a_bad_one_is_named(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->waitFor('Does the ladder hold?');
+        $chrome->press('Open a draft');
+        $chrome->waitFor('v2, draft');
+        $this->cell('Edge highlights', 4)->click();
+        $chrome->waitFor('Cabinet · Edge highlights');
+        $chrome->press('Add a row');
+        $chrome->press('A figure that can be measured');
+        $chrome->waitFor('a new row');
+        $chrome->press('Ask this here');
+        $this->until(fn () => $this->clause('cabinet.finish') !== null);
+        // A clause that comes from the rung below is deliberately not asked, and asked again.
+        $this->cell('Recesses', 4)->click();
+        $chrome->waitFor('Cabinet · Recesses');
+        $chrome->press('Not asked here');
+        $this->until(fn () => $this->cell('Recesses', 4)->getText() === '— not asked here');
+        $this->cell('Recesses', 4)->click();
+        $chrome->press('Ask as the rung below');
+        $this->until(fn () => $this->cell('Recesses', 4)->getText() === 'as before');
+
+        $chrome->open('/standard/packs');
+        $chrome->waitFor('A file of yours');
+        $file = sys_get_temp_dir().'/ordotype-bad-'.getmypid().'.json';
+        file_put_contents($file, str_replace('"technique": "handle_mount"', '"technique": "sorcery"', (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/standards/two-stages.json'), $count));
+        self::assertGreaterThan(0, $count);
+        $chrome->page->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($file);
+        $chrome->waitFor('It is not taken in, and nothing was changed.');
+        $chrome->waitFor('is not a technique of this');
+        $chrome->waitFor('/tiers/0/clauses/');
+        unlink($file);
+        $chrome->page->executeScript("document.querySelectorAll('section.card .btn')[2].click()");
+        $chrome->waitFor('things change');
+        self::assertTrue($chrome->text('Take it in', 'button')->isEnabled());
+
+        $chrome->open('/standard/versions');
+        $chrome->press('Throw away');
+        $chrome->press('Throw it away');
+        $this->until(fn () => ! $chrome->seen('Version 2'));
+        $chrome->signOut();
+    }
+
     public function test_the_whole_way_from_an_edited_clause_to_a_signed_certificate(): void
     {
         $chrome = self::$chrome;
@@ -297,6 +384,19 @@ final class BrowserTest extends TestCase
     private function focusedRow(): string
     {
         return (string) self::$chrome->page->executeScript('return document.activeElement?.closest("tr")?.querySelector("th")?.textContent ?? ""');
+    }
+
+    /** @return array<string, mixed>|null a clause of the open standard as it is now */
+    private function clause(string $clause): ?array
+    {
+        return self::$chrome->page->executeAsyncScript('const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: "application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id)?.clause ?? null))', [$clause]);
+    }
+
+    /** @param  array<string, mixed>  $change  written by somebody else, past the page that is open */
+    private function elsewhere(string $clause, array $change): int
+    {
+        return self::$chrome->page->executeAsyncScript('const [id, change, done] = arguments; (async () => { const l = await (await fetch("/api/v1/standard", {headers: {Accept: "application/json"}})).json(); const c = l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id);'
+            .'const r = await fetch("/api/v1/standard/draft/clauses", {method: "PUT", headers: {Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: JSON.stringify({tier: c.tier, revision: c.revision, clause: {...c.clause, ...change}})}); done(r.status); })()', [$clause, $change]);
     }
 
     /** The effect a clause of the open standard asks for now. */

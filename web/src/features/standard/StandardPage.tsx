@@ -291,7 +291,7 @@ function ClashNote({ draft, leave }: { draft: Draft; leave: () => void }) {
         <div className="says warn" role="alert" style={{ margin: '8px 0' }}>
             <b>Somebody else changed this first.</b><br />
             <span className="small">Theirs: {theirs ? [theirs.effect, theirs.status, theirs.extent, theirs.passes && `${theirs.passes} passes`, theirs.min, theirs.max, theirs.limit].flat().filter((w) => w !== undefined && w !== null).join(', ') : 'taken out'}. Yours is kept above.</span><br />
-            <button className="btn quiet" onClick={() => { const mine = draft.clash; if (mine) void draft.make(mine.mine.map((c, i) => (i === mine.at ? { ...c, before: mine.theirs as Change['before'] } : c))); }}>Put mine in its place</button><button className="btn quiet" onClick={leave}>Take theirs</button>
+            <button className="btn quiet" onClick={() => { const mine = draft.clash; if (mine) void draft.make(mine.mine.map((c, i) => (i === mine.at ? { ...c, before: mine.theirs as Change['before'] } : c))).then((kept) => { if (kept) leave(); }); }}>Put mine in its place</button><button className="btn quiet" onClick={leave}>Take theirs</button>
         </div>
     );
 }
