@@ -181,7 +181,7 @@ final class InspectionTest extends TestCase
         return Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($sculpt), Demo::scheme(), shelf: Demo::shelf()));
     }
 
-    private static function faults(): FaultCatalogue
+    public static function faults(): FaultCatalogue
     {
         return FaultCatalogue::read(json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/catalogue/faults.json')));
     }

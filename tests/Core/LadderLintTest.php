@@ -241,6 +241,14 @@ final class LadderLintTest extends TestCase
                 }
             }
         }
+        // A technique that is allowed wherever it fits, and clean enough for any bar, may be needed by name too.
+        $named = array_merge(...array_map(fn (stdClass $c) => [$c->technique ?? null, $c->family ?? null], $tier->clauses), ...[[]]);
+        foreach ($techniques as $t) {
+            if ($tier->default_status === 'allowed' && in_array($t->grade, [null, 5], true) && ! isset($t->effects->base_colour) && ! in_array($t->key, $named, true) && ! in_array($t->family, $named, true) && $random->getInt(0, 1) === 0) {
+                $tier->clauses[] = Demo::object(['id' => 'second.needed', 'kind' => 'technique', 'technique' => $t->key, 'status' => 'required']);
+                break;
+            }
+        }
         $tier->clauses[] = Demo::object(['id' => 'second.more', 'kind' => 'effect', 'effect' => ['shade', 'blend', 'highlight_edge'][$random->getInt(0, 2)], 'extent' => ['spot', 'full'][$random->getInt(0, 1)]]);
     }
 
