@@ -20,7 +20,7 @@ final class CheckListTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function pieces(): iterable
     {
-        foreach (['sluice-warden', 'lantern-provost', 'mudlark'] as $figure) {
+        foreach (['sluice-warden', 'lantern-provost', 'mudlark', 'bell-diver', 'reedback-toad', 'ferry-gun'] as $figure) {
             foreach (['muster', 'company', 'banner', 'cabinet', 'centrepiece'] as $tier) {
                 yield "$figure at $tier" => [$figure, $tier];
             }

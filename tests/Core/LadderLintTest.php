@@ -272,6 +272,6 @@ final class LadderLintTest extends TestCase
     /** @return list<Sculpt> */
     private static function figures(): array
     {
-        return array_map(Demo::sculpt(...), ['sluice-warden', 'lantern-provost', 'mudlark']);
+        return array_map(Demo::sculpt(...), ['sluice-warden', 'lantern-provost', 'mudlark', 'bell-diver', 'reedback-toad', 'ferry-gun']);
     }
 }

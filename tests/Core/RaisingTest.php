@@ -32,7 +32,7 @@ final class RaisingTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function figures(): iterable
     {
-        yield from ['warden' => ['sluice-warden'], 'provost' => ['lantern-provost'], 'mudlark' => ['mudlark']];
+        yield from ['warden' => ['sluice-warden'], 'provost' => ['lantern-provost'], 'mudlark' => ['mudlark'], 'diver' => ['bell-diver'], 'toad' => ['reedback-toad'], 'gun' => ['ferry-gun']];
     }
 
     #[DataProvider('figures')]

@@ -6,6 +6,7 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Seeing\NoticingSize;
+use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Facing;
@@ -38,7 +39,7 @@ final readonly class DoubtfulSteps
             }
             $why = match (true) {
                 $step->technique->markMm !== null && $step->technique->markMm < $noticed => sprintf('its mark of %s mm is smaller than the %.2f mm that are noticed from %s cm', $step->technique->markMm, $noticed, $this->request->tier->viewing->distanceCm),
-                $step->technique->givesAny(Effect::Shade) && ! $step->technique->givesAny(Effect::BaseColour) && $this->tooClose($area, $step) => 'its paint is hardly darker than the base colour',
+                Phase::of($step->technique) === Phase::Shade && $this->tooClose($area, $step) => 'its paint is hardly darker than the base colour',
                 $this->hidden($area) && $step->technique->givesAny(Effect::HighlightEdge, Effect::HighlightSpot, Effect::Blend, Effect::Tint) => 'the area is dark and nobody looks at it',
                 default => null,
             };

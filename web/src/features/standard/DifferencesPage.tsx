@@ -5,6 +5,7 @@ import type { Difference, Ladder } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { minutes } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
+import { trialFigure } from './StandardPage';
 import { StandardTabs } from './StandardTabs';
 
 const SIGNS: Record<string, string> = { added: '+', dropped: '−', strengthened: '▲', weakened: '▼', changed: '~', allows_more: '↑', allows_less: '↓' };
@@ -16,7 +17,7 @@ export default function DifferencesPage() {
     const tiers = ladder.data?.tiers.filter((t) => t.status === 'offered') ?? [];
     const from = search.get('from') ?? tiers[1]?.key ?? '';
     const to = search.get('to') ?? tiers[2]?.key ?? '';
-    const sculpt = search.get('sculpt') ?? ladder.data?.sculpts[0]?.slug ?? '';
+    const sculpt = search.get('sculpt') ?? (ladder.data ? trialFigure(ladder.data) : '');
     const query = useQuery({ queryKey: ['difference', from, to, sculpt, ladder.data?.version.revision], queryFn: () => api.get<Difference>(`standard/difference?from=${from}&to=${to}&sculpt=${sculpt}`), enabled: from !== '' && to !== '' && sculpt !== '', placeholderData: (before) => before });
     if (ladder.isPending) return <Loading what="the ladder" />;
     if (ladder.isError) return <Failed error={ladder.error} again={() => void ladder.refetch()} />;

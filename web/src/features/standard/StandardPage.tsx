@@ -83,7 +83,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
     const [edit, setEdit] = useState<Clause | null>(null);
     const [adding, setAdding] = useState<NewRow | 'choose' | null>(null);
     const [head, setHead] = useState<{ tier: TierFrame | null } | null>(null);
-    const [sculpt, setSculpt] = useState(ladder.sculpts[0]?.slug ?? '');
+    const [sculpt, setSculpt] = useState(trialFigure(ladder));
     const [publishing, setPublishing] = useState(false);
     const panel = useRef<HTMLElement>(null);
     const drafting = ladder.version.status === 'draft';
@@ -323,6 +323,9 @@ function Rate({ currency, writes }: { currency: string; writes: boolean }) {
     if (!rate.data) return null;
     return <p className="small soft" style={{ margin: '8px 0 0' }}>Costs are held against <input key={rate.data.hourly_rate} className="slot num" style={{ width: 58 }} aria-label="What an hour at the bench costs" disabled={!writes} defaultValue={rate.data.hourly_rate} onBlur={(e) => { if (e.target.value !== rate.data.hourly_rate) set.mutate(e.target.value); }} /> {currency} an hour at the bench.{set.isError && <span className="says bad" role="alert">{saysWhy(set.error)}</span>}</p>;
 }
+
+/** A hero shows most of what a tier asks. */
+export const trialFigure = (ladder: Ladder): string => (ladder.sculpts.find((s) => s.role === 'hero') ?? ladder.sculpts[0])?.slug ?? '';
 
 export function ChangeList({ changes }: { changes: StandardChange[] }) {
     const sign = { added: '+', dropped: '−', tightened: '▲', loosened: '▼', changed: '~' };
