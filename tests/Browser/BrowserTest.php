@@ -201,6 +201,23 @@ final class BrowserTest extends TestCase
         $chrome->signOut();
     }
 
+    public function test_the_desk_puts_a_model_on_hold_with_the_reason_and_takes_it_up_again(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Wil Ferris');
+        $chrome->press('Wardens for a gift');
+        $chrome->waitFor('Add a unit');
+        $chrome->css('button[aria-label="model 2: planned"]')->click();
+        $chrome->press('Put on hold');
+        $chrome->waitFor('Say why.');
+        $chrome->css('.ant-modal input')->sendKeys('The client is not sure of three.');
+        $chrome->press('Put on hold');
+        $chrome->css('button[aria-label="model 2: on hold"]')->click();
+        $chrome->press('Take up again');
+        self::assertTrue($chrome->css('button[aria-label="model 2: planned"]')->isDisplayed());
+        $chrome->signOut();
+    }
+
     public function test_the_whole_way_from_an_edited_clause_to_a_signed_certificate(): void
     {
         $chrome = self::$chrome;

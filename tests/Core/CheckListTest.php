@@ -80,7 +80,7 @@ final class CheckListTest extends TestCase
         $steps = array_values(array_filter($questions, fn (Question $q) => in_array('banner.steps.main', $q->clauses, true)));
         self::assertCount(1, $steps);
         self::assertContains('banner.steps.detail', $steps[0]->clauses);
-        self::assertStringContainsString('3 to 6 colour steps', $steps[0]->text);
+        self::assertStringStartsWith('Can the colour steps be told apart: 3 to 6 on oilskin coat', $steps[0]->text);
     }
 
     private static function plan(string $figure, string $tier): Plan

@@ -157,7 +157,8 @@ final readonly class CheckList
         }
         $first = $asked[0];
         $isFault = str_starts_with($first->key, 'fault:');
-        $text = $isFault ? $first->text : implode('; ', array_map(fn (Question $q, int $i) => $i === 0 ? rtrim($q->text, '?') : lcfirst(rtrim($q->text, '?')), $asked, array_keys($asked))).'?';
+        $steps = array_map(fn (Question $q) => preg_match('/^(.+): can (.+) colour steps be told apart\?$/u', $q->text, $m) === 1 ? "$m[2] on ".lcfirst($m[1]) : null, $asked);
+        $text = $isFault ? $first->text : (! in_array(null, $steps, true) ? 'Can the colour steps be told apart: '.implode('; ', $steps).'?' : implode('; ', array_map(fn (Question $q, int $i) => $i === 0 ? rtrim($q->text, '?') : lcfirst(rtrim($q->text, '?')), $asked, array_keys($asked))).'?');
         // What a clause says of its own shortfall is not said of every fault that is found with the same look.
         $severities = $isFault ? [] : array_filter(array_map(fn (Question $q) => $q->severity, $asked));
         $gravest = null;

@@ -38,10 +38,12 @@ const STAGES: Record<Stage, string> = { planned: 'planned', on_bench: 'on the be
 export const stageWords = (stage: Stage): string => STAGES[stage];
 
 /** One small cell for each model, by stage. */
-export function StageStrip({ pieces }: { pieces: { id: number; number: number; stage: Stage }[] }) {
+export function StageStrip({ pieces, pick }: { pieces: { id: number; number: number; stage: Stage }[]; pick?: (id: number) => void }) {
     return (
         <div className="cells" role="list" aria-label="models by stage">
-            {pieces.map((p) => (
+            {pieces.map((p) => pick ? (
+                <span key={p.id} role="listitem"><button type="button" className={`cell ${p.stage}`} title={`model ${p.number}: ${STAGES[p.stage]}`} aria-label={`model ${p.number}: ${STAGES[p.stage]}`} onClick={() => pick(p.id)}>{p.number}</button></span>
+            ) : (
                 <span key={p.id} role="listitem" className={`cell ${p.stage}`} title={`model ${p.number}: ${STAGES[p.stage]}`} aria-label={`model ${p.number}: ${STAGES[p.stage]}`}>{p.number}</span>
             ))}
         </div>

@@ -80,7 +80,7 @@ function Looking({ check }: { check: Check }) {
                     <div className="card pad" style={{ display: 'grid', gap: 12 }}>
                         <div><div className="eyebrow">{q?.view ?? 'whole model'} · {at + 1} of {check.questions.length}{q?.mandatory ? ' · must be answered' : ''}</div><div className="bar" style={{ marginTop: 6 }}><i style={{ width: `${(100 * check.answers.length) / Math.max(1, check.questions.length)}%` }} /></div></div>
                         <h1 style={{ fontSize: 20 }}>{q?.text}</h1>
-                        {q && q.clauses.length > 0 && <p className="small soft" style={{ margin: 0 }}>{check.unit.tier} says: {q.clauses.map((c) => check.clauses[c] ?? c).join('; ')}</p>}
+                        {q && q.clauses.length > 0 && <p className="small soft" style={{ margin: 0 }}>{check.unit.tier} says: {q.clauses.map((c) => (check.clauses[c] ?? c).replace(/\.$/, '')).join('; ')}.</p>}
                         {q && <p className="small soft" style={{ margin: 0 }}>Look for: {check.fault_kinds.filter((k) => q.faults.slice(0, 8).includes(k.key)).map((k) => k.name.toLowerCase()).slice(0, 6).join(', ')}{q.faults.length > 6 ? ' …' : ''}</p>}
                         <div className="answers">{ANSWERS.map(([word, key, text]) => <button key={word} className="btn" aria-pressed={given?.answer === word} disabled={!check.may.answer || answer.isPending} onClick={() => give(word)}><kbd>{key}</kbd> {text}</button>)}</div>
                         {!check.may.answer && !check.closed && <p className="says warn small" style={{ margin: 0 }}>You painted on this model or may not answer: somebody else looks at it.</p>}

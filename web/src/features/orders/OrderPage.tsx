@@ -1,17 +1,19 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Modal } from 'antd';
 import { type FormEvent, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, saysWhy } from '../../api/client';
-import type { Order } from '../../api/types';
+import type { Order, PieceBrief, Stage } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { can, usePerson } from '../../app/session';
-import { minutes, StageStrip, TierMark } from '../../ui/marks';
+import { minutes, StageStrip, stageWords, TierMark } from '../../ui/marks';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { due } from './OrdersPage';
 
 export default function OrderPage() {
     const { id } = useParams();
     const person = usePerson();
+    const [piece, setPiece] = useState<number | null>(null);
     const query = useQuery({ queryKey: ['order', id], queryFn: () => api.get<Order>(`orders/${id ?? ''}`) });
     if (query.isPending) return <Loading what="the order" />;
     if (query.isError) return <Failed error={query.error} again={() => void query.refetch()} />;
@@ -32,7 +34,7 @@ export default function OrderPage() {
                                     <div style={{ flex: 1 }}><h2>{u.pieces.length} × {u.sculpt}{u.label ? `, ${u.label}` : ''}</h2><span className="soft">{tier?.name} · standard v{order.standard_version} · {u.released ? 'on the bench' : 'not released yet'}</span></div>
                                     <Link className={`btn ${u.released ? '' : 'main'}`} to={`/units/${u.id}/plan`}>{u.released ? 'Plan' : 'Plan and release'}</Link>
                                 </div>
-                                <div style={{ margin: '12px 0' }}><StageStrip pieces={u.pieces} /></div>
+                                <div style={{ margin: '12px 0' }}><StageStrip pieces={u.pieces} {...(can(person, 'orders.edit') ? { pick: (id: number) => setPiece(id) } : {})} /></div>
                                 {plan && <p className="small num" style={{ margin: 0 }}><b>{minutes(plan.minutes)}</b> a model, <b>{minutes(plan.minutes * u.pieces.length + plan.setup)}</b> the unit with setting up · {minutes(plan.spent)} spent{plan.price && <> · {order.currency} {plan.price.low}{plan.price.high ? `–${plan.price.high}` : ' and up'} each</>}{plan.conflicts > 0 && <span style={{ color: 'var(--fault)' }}> · {plan.conflicts} conflicts</span>}</p>}
                             </section>
                         );
@@ -43,7 +45,26 @@ export default function OrderPage() {
                     {can(person, 'orders.edit') && <AddUnit order={order} />}
                 </div>
             </div>
+            <Model key={piece} piece={order.units.flatMap((u) => u.pieces).find((p) => p.id === piece) ?? null} close={() => setPiece(null)} />
         </>
+    );
+}
+
+const MOVES: Partial<Record<Stage, [string, string][]>> = { on_hold: [['resume', 'Take up again'], ['lose', 'It is lost'], ['cancel', 'Cancel it']], signed: [['deliver', 'Delivered']], delivered: [['claim', 'Came back with a claim']], lost: [], cancelled: [] };
+const UNDER_WAY: [string, string][] = [['hold', 'Put on hold'], ['lose', 'It is lost'], ['cancel', 'Cancel it']];
+
+/** What happens to one model outside bench and check. */
+function Model({ piece, close }: { piece: PieceBrief | null; close: () => void }) {
+    const queries = useQueryClient();
+    const [reason, setReason] = useState('');
+    const move = useMutation({ mutationFn: (what: string) => api.post(`pieces/${piece?.id ?? 0}/move`, { move: what, reason }), onSuccess: async () => { await queries.invalidateQueries(); close(); } });
+    const moves = piece ? (MOVES[piece.stage] ?? UNDER_WAY) : [];
+    return (
+        <Modal open={piece !== null} title={piece ? `Model ${piece.number}, ${piece.code}: ${stageWords(piece.stage)}` : ''} footer={null} onCancel={close}>
+            {moves.length === 0 ? <p className="soft">Nothing more happens to it.</p> : <label className="field"><span>Why{moves.every(([m]) => m === 'deliver') ? ', if there is anything to say' : ''}</span><input className="input" value={reason} onChange={(e) => setReason(e.target.value)} /></label>}
+            {move.isError && <p className="says bad" role="alert">{saysWhy(move.error)}</p>}
+            <div style={{ display: 'flex', gap: 8, marginTop: 12, flexWrap: 'wrap' }}>{moves.map(([what, words]) => <button key={what} className="btn" disabled={move.isPending} onClick={() => move.mutate(what)}>{words}</button>)}</div>
+        </Modal>
     );
 }
 
