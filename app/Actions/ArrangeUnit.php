@@ -8,7 +8,6 @@ use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
-use App\Studio\Conflict;
 use App\Studio\Refusal;
 use App\Studio\Standards;
 use App\Studio\UnitPlans;
@@ -30,7 +29,7 @@ final class ArrangeUnit
     public function amend(Unit $unit, stdClass $amendment, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
-            $unit = $this->open($unit, $revision);
+            $unit = UnitPlans::unreleased($unit, $revision);
             $ofOrder = ($amendment->level ?? null) === 'order';
             if ($ofOrder) {
                 $this->noneReleased($unit->order);
@@ -55,7 +54,7 @@ final class ArrangeUnit
     public function unamend(Unit $unit, int $amendment, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
-            $unit = $this->open($unit, $revision);
+            $unit = UnitPlans::unreleased($unit, $revision);
             $row = AmendmentRow::query()->where('id', $amendment)->where(fn ($q) => $q->where('unit_id', $unit->id)->orWhere('order_id', $unit->order_id))->firstOrFail();
             if ($row->order_id !== null) {
                 $this->noneReleased($unit->order);
@@ -76,7 +75,7 @@ final class ArrangeUnit
     public function move(Unit $unit, string $tier, int $revision): array
     {
         return DB::transaction(function () use ($unit, $tier, $revision): array {
-            $unit = $this->open($unit, $revision);
+            $unit = UnitPlans::unreleased($unit, $revision);
             $standard = Standards::core($unit->order->version);
             if (! $standard->hasTier($tier) || $standard->tier($tier)->status === TierStatus::Retired) {
                 throw new Refusal($standard->hasTier($tier) ? "{$standard->tier($tier)->name} is retired." : "There is no tier \"$tier\" in version {$unit->order->version->number}.", '/tier');
@@ -108,7 +107,7 @@ final class ArrangeUnit
     public function method(Unit $unit, stdClass $method, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $method, $revision): Unit {
-            $unit = $this->open($unit, $revision);
+            $unit = UnitPlans::unreleased($unit, $revision);
             $this->noneReleased($unit->order);
             $method->format = MethodFormat::WORD;
             MethodFormat::read($method);
@@ -125,19 +124,6 @@ final class ArrangeUnit
         if ($order->units()->whereNotNull('released_at')->exists()) {
             throw new Refusal('Another unit of this order is on the bench: what holds for the whole order stays as it is. Amend the unit instead.', '', 409);
         }
-    }
-
-    private function open(Unit $unit, int $revision): Unit
-    {
-        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt'])->lockForUpdate()->findOrFail($unit->id);
-        if ($unit->released_at !== null) {
-            throw new Refusal('This unit is on the bench already: its plan stays as it was released.', '', 409);
-        }
-        if ($unit->revision !== $revision) {
-            throw new Conflict('Somebody else has changed this plan in the meantime.', ['revision' => $unit->revision]);
-        }
-
-        return $unit;
     }
 
     private function touch(Unit $unit): Unit

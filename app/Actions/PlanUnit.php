@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Models\Unit;
 use App\Studio\ActivityLog;
-use App\Studio\Conflict;
 use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
@@ -22,7 +21,7 @@ final class PlanUnit
     public function edit(Unit $unit, array $edits, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $edits, $revision): Unit {
-            $unit = $this->unreleased($unit, $revision);
+            $unit = UnitPlans::unreleased($unit, $revision);
             $edits = array_filter($edits, fn (array $list) => $list !== []);
             UnitPlans::choices(Planner::plan(UnitPlans::request($unit)), $edits);
             $before = $unit->edits;
@@ -36,7 +35,7 @@ final class PlanUnit
     public function release(Unit $unit, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $revision): Unit {
-            $unit = $this->unreleased($unit, $revision);
+            $unit = UnitPlans::unreleased($unit, $revision);
             $plan = UnitPlans::plan($unit);
             if ($plan->conflicts() !== []) {
                 throw new Refusal('The plan has conflicts that want an amendment first: '.implode(' ', array_map(fn ($c) => "$c->reason.", $plan->conflicts())), '/conflicts');
@@ -49,18 +48,5 @@ final class PlanUnit
 
             return $unit;
         });
-    }
-
-    private function unreleased(Unit $unit, int $revision): Unit
-    {
-        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt'])->lockForUpdate()->findOrFail($unit->id);
-        if ($unit->released_at !== null) {
-            throw new Refusal('This unit is on the bench already: its plan stays as it was released.', '', 409);
-        }
-        if ($unit->revision !== $revision) {
-            throw new Conflict('Somebody else has changed this plan in the meantime.', ['revision' => $unit->revision, 'edits' => $unit->edits]);
-        }
-
-        return $unit;
     }
 }

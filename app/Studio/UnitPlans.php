@@ -68,6 +68,25 @@ final class UnitPlans
             self::amendments($unit, $standard), self::shelf(), max(1, $unit->pieces()->whereNotIn('stage', ['lost', 'cancelled'])->count()));
     }
 
+    /**
+     * The unit, locked for a change of its plan; to be called within a transaction.
+     *
+     * @throws Refusal when it is on the bench
+     * @throws Conflict when somebody else has changed it since
+     */
+    public static function unreleased(Unit $unit, int $revision): Unit
+    {
+        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt'])->lockForUpdate()->findOrFail($unit->id);
+        if ($unit->released_at !== null) {
+            throw new Refusal('This unit is on the bench already: its plan stays as it was released.', '', 409);
+        }
+        if ($unit->revision !== $revision) {
+            throw new Conflict('Somebody else has changed this plan in the meantime.', ['revision' => $unit->revision, 'edits' => $unit->edits]);
+        }
+
+        return $unit;
+    }
+
     public static function plan(Unit $unit): Plan
     {
         $plan = Planner::plan(self::request($unit));
