@@ -6,16 +6,18 @@ import { Top } from '../../app/Frame';
 import { can, usePerson } from '../../app/session';
 import { Failed, Loading } from '../../ui/states';
 import { Comparison } from './Comparison';
-import { StandardTabs } from './StandardTabs';
+import { NoFigure, StandardTabs } from './StandardTabs';
 
 export default function ComparisonPage() {
     const queries = useQueryClient();
     const person = usePerson();
-    const [sculpt, setSculpt] = useState('sluice-warden');
+    const [chosen, setSculpt] = useState('');
     const [prices, setPrices] = useState(true);
     const [days, setDays] = useState(30);
     const ladder = useQuery({ queryKey: ['standard'], queryFn: () => api.get<Ladder>('standard') });
-    const query = useQuery({ queryKey: ['comparison', sculpt], queryFn: () => api.get<Sheet>(`standard/comparison?sculpt=${sculpt}`), placeholderData: (before) => before });
+    const figures = ladder.data?.sculpts ?? [];
+    const sculpt = chosen || (figures.find((s) => s.role === 'regular') ?? figures[0])?.slug || '';
+    const query = useQuery({ queryKey: ['comparison', sculpt], queryFn: () => api.get<Sheet>(`standard/comparison?sculpt=${sculpt}`), placeholderData: (before) => before, enabled: sculpt !== '' });
     const links = useQuery({ queryKey: ['shares'], queryFn: () => api.get<{ data: ShareLink[] }>('shares'), enabled: can(person, 'share') });
     const share = useMutation({ mutationFn: () => api.post<{ path: string; expires_at: string }>('shares', { sculpt, prices, days }), onSuccess: () => queries.invalidateQueries({ queryKey: ['shares'] }) });
     const withdraw = useMutation({ mutationFn: (id: number) => api.remove(`shares/${id}`), onSuccess: () => queries.invalidateQueries({ queryKey: ['shares'] }) });
@@ -23,15 +25,15 @@ export default function ComparisonPage() {
     return (
         <>
             <Top><h1>Comparison sheet</h1>{query.data && <span className="pill">from v{query.data.version}, as published</span>}<span className="room" />
-                <label className="small soft">Figure <select className="btn" aria-label="Figure" value={sculpt} onChange={(e) => { setSculpt(e.target.value); share.reset(); }}>{(ladder.data?.sculpts ?? []).map((s) => <option key={s.slug} value={s.slug}>{s.name}</option>)}</select></label>
+                <label className="small soft">Figure <select className="btn" aria-label="Figure" value={sculpt} onChange={(e) => { setSculpt(e.target.value); share.reset(); }}>{figures.map((s) => <option key={s.slug} value={s.slug}>{s.name}</option>)}</select></label>
                 <label className="small soft"><input type="checkbox" checked={prices} onChange={(e) => setPrices(e.target.checked)} /> with prices</label>
                 <button className="btn main" onClick={() => window.print()}>Print</button>
             </Top>
             <StandardTabs />
             <div className="page" style={{ display: 'grid', gap: 14 }}>
-                {query.isPending ? <Loading what="the plans of every tier" /> : query.isError ? <Failed error={query.error} again={() => void query.refetch()} />
+                {ladder.data && figures.length === 0 ? <NoFigure /> : query.isPending ? <Loading what="the plans of every tier" /> : query.isError ? <Failed error={query.error} again={() => void query.refetch()} />
                     : <><h2 className="only-print">{query.data.studio}: the {query.data.sculpt} at every tier</h2><Comparison sheet={query.data} prices={prices} /></>}
-                {can(person, 'share') && (
+                {can(person, 'share') && sculpt !== '' && (
                     <section className="card pad no-print" aria-label="Links for clients">
                         <div className="eyebrow">Links for clients</div>
                         <p className="small soft" style={{ margin: '4px 0 8px' }}>Whoever has the link sees this sheet and nothing else, without signing in, until it expires or you withdraw it.</p>

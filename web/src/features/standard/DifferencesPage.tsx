@@ -4,9 +4,9 @@ import { api, saysWhy } from '../../api/client';
 import type { Difference, Ladder } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { minutes } from '../../ui/marks';
-import { Failed, Loading } from '../../ui/states';
+import { Empty, Failed, Loading } from '../../ui/states';
 import { trialFigure } from './StandardPage';
-import { StandardTabs } from './StandardTabs';
+import { NoFigure, StandardTabs } from './StandardTabs';
 
 const SIGNS: Record<string, string> = { added: '+', dropped: '−', strengthened: '▲', weakened: '▼', changed: '~', allows_more: '↑', allows_less: '↓' };
 
@@ -15,8 +15,8 @@ export default function DifferencesPage() {
     const [search, setSearch] = useSearchParams();
     const ladder = useQuery({ queryKey: ['standard'], queryFn: () => api.get<Ladder>('standard') });
     const tiers = ladder.data?.tiers.filter((t) => t.status === 'offered') ?? [];
-    const from = search.get('from') ?? tiers[1]?.key ?? '';
-    const to = search.get('to') ?? tiers[2]?.key ?? '';
+    const from = search.get('from') ?? tiers[tiers.length > 2 ? 1 : 0]?.key ?? '';
+    const to = search.get('to') ?? tiers[tiers.length > 2 ? 2 : 1]?.key ?? '';
     const sculpt = search.get('sculpt') ?? (ladder.data ? trialFigure(ladder.data) : '');
     const query = useQuery({ queryKey: ['difference', from, to, sculpt, ladder.data?.version.revision], queryFn: () => api.get<Difference>(`standard/difference?from=${from}&to=${to}&sculpt=${sculpt}`), enabled: from !== '' && to !== '' && sculpt !== '', placeholderData: (before) => before });
     if (ladder.isPending) return <Loading what="the ladder" />;
@@ -29,7 +29,7 @@ export default function DifferencesPage() {
             <Top><h1>Between two tiers</h1><span className="room" />{pick('from', from, tiers, 'From')}{pick('to', to, tiers, 'to')}{pick('sculpt', sculpt, ladder.data.sculpts.map((s) => ({ key: s.slug, name: s.name })), 'on')}</Top>
             <StandardTabs />
             {query.isError && <p className="says bad" role="alert" style={{ margin: 20 }}>{saysWhy(query.error)}</p>}
-            {!d ? <Loading what="both plans" /> : (
+            {ladder.data.sculpts.length === 0 ? <NoFigure /> : tiers.length < 2 ? <Empty title="Fewer than two tiers are offered"><p>Add a rung on the ladder: then there is something to tell apart.</p></Empty> : !d ? <Loading what="both plans" /> : (
                 <div className="page" style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.5fr) minmax(0, 1fr)', gap: 16, alignItems: 'start' }}>
                     <section className="card pad">
                         <div className="eyebrow">For the painter</div>

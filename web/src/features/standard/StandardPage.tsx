@@ -178,7 +178,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
                 <h1>Standard</h1>
                 <span className="pill">v{ladder.version.number}, {ladder.version.status}{drafting && ladder.published ? ` · last published v${ladder.published.number}` : ''}</span>
                 <span className="room" />
-                <label className="small soft">Try it on <select className="btn" value={sculpt} onChange={(e) => setSculpt(e.target.value)} aria-label="Try it on">{ladder.sculpts.map((s) => <option key={s.slug} value={s.slug}>{s.name}</option>)}</select></label>
+                {ladder.sculpts.length > 0 && <label className="small soft">Try it on <select className="btn" value={sculpt} onChange={(e) => setSculpt(e.target.value)} aria-label="Try it on">{ladder.sculpts.map((s) => <option key={s.slug} value={s.slug}>{s.name}</option>)}</select></label>}
                 {ladder.editable && (drafting
                     ? <button className="btn main" onClick={() => setPublishing(true)}>Publish v{ladder.version.number}</button>
                     : <button className="btn main" onClick={() => open.mutate()} disabled={open.isPending}>Open a draft</button>)}
