@@ -9,6 +9,8 @@ use App\Studio\Refusal;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\LostConnectionDetector;
+use Illuminate\Database\QueryException;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
@@ -35,6 +37,7 @@ final class Problem
             $e instanceof TokenMismatchException, $previous instanceof TokenMismatchException => self::make(419, 'The page is out of date', 'Reload the page and try again; what you typed is kept.'),
             $e instanceof ThrottleRequestsException => self::make(429, 'Too many tries', 'Wait a minute and try again.'),
             $e instanceof HttpExceptionInterface => self::make($e->getStatusCode(), 'That did not work', $e->getStatusCode() === 404 ? 'There is nothing at this address.' : ($e->getMessage() ?: 'The request was refused.')),
+            $e instanceof QueryException && (new LostConnectionDetector)->causedByLostConnection($e) => self::make(503, 'The database cannot be reached', 'Nothing you entered was changed. Try again in a moment; if it stays like this, ask whoever runs the server.'),
             default => self::make(500, 'Something broke here', 'It was written to the log. Nothing you entered was changed.'),
         };
     }

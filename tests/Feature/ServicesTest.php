@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\Problem;
 use App\Models\AccessToken;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\ShareLink;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use PDOException;
 
 /** What the studio shares, what scripts may do, what happens once, and what a superuser cannot hide. */
 final class ServicesTest extends StudioTestCase
@@ -103,6 +106,14 @@ final class ServicesTest extends StudioTestCase
         $check = $this->api('lead', 'POST', "pieces/$signed->id/check", null, 201);
         self::assertSame(2, $check->json('round'));
         $move($signed->id, 'fly', 'Why not.', 422);
+    }
+
+    public function test_a_database_that_is_away_is_said_and_is_no_500(): void
+    {
+        $gone = Problem::from(new QueryException('mariadb', 'select 1', [], new PDOException('SQLSTATE[HY000] [2002] Connection refused')));
+        self::assertSame(503, $gone->getStatusCode());
+        self::assertStringContainsString('The database cannot be reached', (string) $gone->getContent());
+        self::assertSame(500, Problem::from(new QueryException('mariadb', 'select nothing', [], new PDOException('SQLSTATE[42S22]: Column not found')))->getStatusCode());
     }
 
     public function test_the_hourly_rate_is_exact_and_named_when_it_is_wrong(): void

@@ -18,3 +18,9 @@ export function Failed({ error, again }: { error: unknown; again?: () => void })
 export function Empty({ title, children }: { title: string; children?: ReactNode }) {
     return <div className="state"><h2>{title}</h2>{children}</div>;
 }
+
+/** A caution always defers to what applies on the spot. */
+export function Caution({ text }: { text: string | null | undefined }) {
+    if (!text) return null;
+    return <p className="says warn small" style={{ margin: '6px 0' }}>{text}{/local rules/i.test(text) ? '' : ' Local rules, the safety data sheet and trained advice come first.'}</p>;
+}

@@ -7,7 +7,7 @@ import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { Figure } from '../../ui/Figure';
 import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
-import { Failed, Loading } from '../../ui/states';
+import { Caution, Failed, Loading } from '../../ui/states';
 
 const working = (p: BatchPiece) => ['planned', 'on_bench', 'rework'].includes(p.stage);
 const isDone = (p: BatchPiece, pass: BatchPass) => pass.steps.every((s) => p.done.includes(s));
@@ -72,7 +72,7 @@ function Work({ batch }: { batch: Batch }) {
                             </p>
                             <p style={{ margin: '0 0 8px' }}>{pass.how}</p>
                             <p className="soft small" style={{ margin: '0 0 8px' }}>{[pass.consistency && `Paint: ${pass.consistency}.`, pass.tools && `Tools: ${pass.tools}.`, `${minutes(Math.max(1, pass.minutes))} a model${pass.dry > 0 ? `, dries ${pass.dry} min` : ''}.`].filter(Boolean).join(' ')}</p>
-                            {pass.caution && <p className="says warn" style={{ margin: '0 0 12px' }}>{pass.caution}</p>}
+                            <Caution text={pass.caution} />
                             <div className="taps" role="group" aria-label="Models">
                                 {batch.pieces.map((p) => { const done = isDone(p, pass); return <button key={p.id} className={`tap ${done ? 'done' : ''}`} disabled={!working(p)} aria-pressed={done} title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`} onClick={() => (done ? unmark.mutate({ piece: p.id, steps: pass.steps }) : mark.mutate({ pieces: [p.id], steps: pass.steps }))}><b>{p.number}</b><span className="small">{done ? 'done' : p.code}</span></button>; })}
                             </div>

@@ -7,7 +7,7 @@ import type { Edits, Extent, PlanStep, UnitPlan } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { Figure } from '../../ui/Figure';
 import { ExtentMark, extentWords, minutes, Swatch, TierMark } from '../../ui/marks';
-import { Failed, Loading } from '../../ui/states';
+import { Caution, Failed, Loading } from '../../ui/states';
 import { effectWords, plain } from '../standard/words';
 import { Arrange } from './Arrange';
 
@@ -120,7 +120,7 @@ function Plan({ data }: { data: UnitPlan }) {
                             <p className="small soft" style={{ margin: '0 0 6px' }}>In this place because {step.order_because.map((r) => data.rules[r] ?? r).join('; ') || 'nothing comes before it'}.</p>
                             {step.colour && <p className="small"><Swatch hex={step.colour.hex} /> {colourWords(step)}</p>}
                             <p className="small">{data.techniques.find((t) => t.key === step.technique)?.how}</p>
-                            {data.techniques.find((t) => t.key === step.technique)?.caution && <p className="says warn small">{data.techniques.find((t) => t.key === step.technique)?.caution}</p>}
+                            <Caution text={data.techniques.find((t) => t.key === step.technique)?.caution} />
                             {data.editable && step.area !== null && <EditStep data={data} step={step} used={used(step.area)} change={(list) => change(step.area ?? '', list)} back={() => { setUndo([...undo, unit.edits]); const rest = { ...unit.edits }; delete rest[step.area ?? '']; edit.mutate(rest); }} />}
                             <button className="btn quiet" onClick={() => setPicked(null)}>Close</button>
                         </section>

@@ -5,7 +5,7 @@ import { api } from '../../api/client';
 import type { Technique, TechniqueUse } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { can, usePerson } from '../../app/session';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Caution, Empty, Failed, Loading } from '../../ui/states';
 import { useDraft } from './draft';
 import { StandardTabs } from './StandardTabs';
 import { Words } from './Sentence';
@@ -53,7 +53,7 @@ export default function TechniquesPage() {
                                     {t.notes.consistency !== '' && <p className="small"><b>Paint</b> {t.notes.consistency}</p>}{t.notes.tools !== '' && <p className="small"><b>Tools</b> {t.notes.tools}</p>}{t.notes.good !== '' && <p className="small"><b>Good</b> {t.notes.good}</p>}
                                     {t.notes.faults.length > 0 && <p className="small"><b>Usual faults</b> {t.notes.faults.map(plain).join(', ')}</p>}
                                 </details>
-                                {t.notes.caution !== null && <p className="says warn small" style={{ margin: '6px 0' }}>{t.notes.caution}</p>}
+                                <Caution text={t.notes.caution} />
                                 <div className="small" style={{ marginTop: 6 }}>{used_by.length === 0 ? <span className="soft">No tier names it.</span> : used_by.map((u) => <span key={u.tier} className="pill" style={{ margin: '0 4px 4px 0' }} title={u.clause}>{u.name}: {STATUSES.find(([s]) => s === u.status)?.[1]}{u.everywhere ? '' : ', in places'}</span>)}</div>
                                 {writes && <div style={{ marginTop: 6 }}><button className="btn quiet" onClick={() => setEdit({ before: t, now: t })}>Change</button><button className="btn quiet" disabled={draft.busy} onClick={() => { const { retired: _, ...rest } = t; void put(t, t.retired ? rest : { ...rest, retired: true }); }}>{t.retired ? 'Take up again' : 'Retire'}</button></div>}
                             </article>
