@@ -100,7 +100,8 @@ final class OrderChecker
         $framed = $b->surround === $a->key || $toothAfter($b, $a, 6.0);
         // The narrower rules beat mess_first and inner_first between the two areas.
         $exempt = $ring($b, $a, $p) || $toothAfter($b, $a, $p);
-        if ($touch && ! $exempt && $then->technique->mess >= 2 && $first->technique->mess < 2 && $p >= $q && $p !== 16.0 && $q !== 16.0) {
+        $atWork = $touch && $a->part === $b->part;
+        if ($atWork && ! $exempt && $then->technique->mess >= 2 && $first->technique->mess < 2 && $p >= $q && $p !== 16.0 && $q !== 16.0) {
             $rules[] = 'mess_first';
         }
         if ($p === 4.0 && $q === 4.0 && ! $framed) {
@@ -108,7 +109,7 @@ final class OrderChecker
             if ($alsoSprayed && ! $sprayed) {
                 $rules[] = 'inner_first';
             }
-            if ($touch && ! $sprayed && ! $alsoSprayed && $b->layer < $a->layer && ($first->technique->mess >= 2) === ($then->technique->mess >= 2)) {
+            if ($atWork && ! $sprayed && ! $alsoSprayed && $b->layer < $a->layer && ($first->technique->mess >= 2) === ($then->technique->mess >= 2)) {
                 $rules[] = 'inner_first';
             }
         }

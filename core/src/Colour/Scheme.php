@@ -17,6 +17,12 @@ final readonly class Scheme
     {
     }
 
+    /** The same army with some colours of another scheme in place of its own. */
+    public function with(self $other): self
+    {
+        return new self($this->name, $other->slots + $this->slots, $other->areas + $this->areas);
+    }
+
     public function for(Area $area): ?AreaColours
     {
         return $this->areas[$area->key] ?? ($area->slot === null ? null : $this->slots[$area->slot] ?? null);

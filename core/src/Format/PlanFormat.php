@@ -39,8 +39,8 @@ final class PlanFormat
             'passes' => array_map(fn (Pass $pass, int $i) => self::pass($pass, $i + 1, $steps), $plan->work->passes, array_keys($plan->work->passes)),
             'steps' => array_map(fn (Step $step, int $i) => self::step($step, $i + 1, $plan->work->held[$i]), $steps, array_keys($steps)),
             'requirements' => array_map(self::requirement(...), $plan->requirements),
-            'surplus' => array_map(fn (SurplusStep $s) => (object) ['step' => $s->no, 'beyond' => $s->beyond, 'minutes' => $s->step->minutes], $plan->surplus),
-            'warnings' => array_map(fn (Warning $w) => (object) ['kind' => $w->kind, 'area' => $w->area, 'rules' => $w->rules, 'text' => $w->text], $plan->warnings),
+            'surplus' => array_map(fn (SurplusStep $s) => (object) ['step' => $s->no, 'beyond' => $s->beyond, 'practice' => $s->practice, 'minutes' => $s->step->minutes], $plan->surplus),
+            'warnings' => array_map(fn (Warning $w) => (object) ['kind' => $w->kind, 'area' => $w->area, 'technique' => $w->technique, 'rules' => $w->rules, 'text' => $w->text], $plan->warnings),
             'conflicts' => array_map(fn (Conflict $c) => (object) ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason], $plan->conflicts()),
             'not_applicable' => array_map(fn (NotApplicable $n) => (object) ['area' => $n->area, 'subject' => $n->subject, 'clauses' => $n->clauses, 'reason' => $n->reason], $plan->notApplicable()),
             'totals' => (object) [

@@ -235,6 +235,11 @@ final class AreaSolver
             if ($rescued[$i]) {
                 $this->raises[$i][] = $this->tidying;
             }
+            if ($candidate->needsWash) {
+                // What is done already is dry: only a wash of this plan will do.
+                $washes = array_keys(array_filter($this->candidates, fn (Candidate $c) => $c !== $candidate && $c->isWash()));
+                $this->raises[$i][] = $this->demand(1, array_fill_keys($washes, [Extent::Spot->value, 1]), false);
+            }
             foreach ($candidate->needs as $effect) {
                 if (! in_array($effect, $problem->given, true)) {
                     $this->raises[$i][] = $this->demand(1, $this->giversOf($effect, $i), false);

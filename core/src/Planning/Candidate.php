@@ -26,6 +26,7 @@ final readonly class Candidate
      * @param  array{0: float, 1: float, 2: float, 3: float}  $minutes  of one pass, by extent
      * @param  int|null  $grade  on the area; null where the family is not graded
      * @param  list<Effect>  $needs
+     * @param  bool  $needsWash  whether it goes into a wash or stain that is still wet, so that there must be one
      */
     public function __construct(
         public Technique $technique,
@@ -33,6 +34,7 @@ final readonly class Candidate
         public array $minutes,
         public ?int $grade,
         public array $needs,
+        public bool $needsWash = false,
     ) {
     }
 
@@ -56,7 +58,7 @@ final readonly class Candidate
             $minutes[$extent->value] = (($technique->handling + $hand * $factor) * $area->access + $technique->perPiece * $area->count) * $pace->timeFactor();
         }
 
-        return new self($technique, $index, $minutes, self::gradeOn($technique, $suit), $method->needs($technique));
+        return new self($technique, $index, $minutes, self::gradeOn($technique, $suit), $method->needs($technique), $method->goesIntoWash($technique, $area));
     }
 
     /** How clean a finish it gives there: its grade, one better where it is made for the relief, one worse where only possible. */
@@ -71,13 +73,19 @@ final readonly class Candidate
             }));
     }
 
-    /** Minutes on the whole model: hand × coats × cm²/10 + per_piece, times the pace for preparation only. */
-    public static function onModel(Technique $technique, int $index, Sculpt $sculpt, Pace $pace): self
+    /** Minutes on the whole model: hand × coats × cm²/10 + per_piece × times, times the pace for preparation only. */
+    public static function onModel(Technique $technique, int $index, Sculpt $sculpt, Pace $pace, int $times = 1): self
     {
-        $minutes = ($technique->hand * $technique->coats * $sculpt->surfaceCm2 / 10 + $technique->perPiece)
+        $minutes = ($technique->hand * $technique->coats * $sculpt->surfaceCm2 / 10 + $technique->perPiece * $times)
             * ($technique->family === Family::Prepare ? $pace->timeFactor() : 1.0);
 
         return new self($technique, $index, [0.0, $minutes, $minutes, $minutes], null, $technique->needs);
+    }
+
+    /** A wash or a stain: something can go into it while it is wet. */
+    public function isWash(): bool
+    {
+        return $this->technique->tidied && $this->technique->givesAny(Effect::Shade);
     }
 
     public function isBase(): bool

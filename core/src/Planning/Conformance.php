@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
@@ -150,9 +151,10 @@ final class Conformance
      * @param  list<Step>  $steps  in order of work
      * @param  list<PlannedArea>  $areas
      * @param  array<string, list<Effect>>  $given  by area key: what is there already; '' for the whole model
+     * @param  string|null  $practice  key of the technique that is practised, and so not given away
      * @return list<SurplusStep>
      */
-    public static function surplus(array $steps, array $areas, PlannedArea $whole, Pace $pace, array $given): array
+    public static function surplus(array $steps, array $areas, PlannedArea $whole, Pace $pace, array $given, ?string $practice = null): array
     {
         $byKey = ['' => $whole];
         $used = ['' => $whole->choice->techniques ?? []];
@@ -164,7 +166,7 @@ final class Conformance
         for ($no = count($steps); $no >= 1; $no--) {
             $step = $steps[$no - 1];
             $key = (string) $step->area?->key;
-            if ($step->sprays !== [] || ! isset($byKey[$key])) {
+            if ($step->sprays !== [] || $step->phase === Phase::JointTidy || ! isset($byKey[$key])) {
                 continue;
             }
             $without = self::without($used[$key], $step->technique->key);
@@ -179,7 +181,8 @@ final class Conformance
             }
             $over = array_filter(self::ofArea($planned->demand, $used[$key]), fn (RequirementState $s) => $s->state === 'over');
             $beyond = ! isset($planned->demand->allowed[$step->technique->key]) || $over !== [];
-            array_unshift($surplus, new SurplusStep($step, $no, $beyond));
+            $practised = $beyond && $step->technique->key === $practice;
+            array_unshift($surplus, new SurplusStep($step, $no, $beyond && ! $practised, $practised));
             $used[$key] = $without;
         }
 

@@ -44,7 +44,7 @@ final readonly class DoubtfulSteps
                 default => null,
             };
             if ($why !== null) {
-                $warnings[] = new Warning('hardly_seen', $area->key, "{$step->technique->name} on $area->name will hardly be seen: $why.");
+                $warnings[] = new Warning('hardly_seen', $area->key, "{$step->technique->name} on $area->name will hardly be seen: $why.", technique: $step->technique->key);
             }
         }
 

@@ -16,6 +16,7 @@ use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Facing;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Material;
+use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
 
 /** What the chosen schools change in the choice of techniques for one sculpt. No method changes nothing. */
@@ -26,6 +27,8 @@ final readonly class MethodOnModel
     private const STAINS = ['stain_coat', 'stain_fade'];
 
     private const SHOW_THE_GROUND = ['stain_coat', 'stain_fade', 'spray_fade'];
+
+    private const GROUND_PART = '(ground)';
 
     /** A colour this light (L*) shows a dark ground through one coat of middling hiding power. */
     private const LIGHT_COLOUR = 60.0;
@@ -138,6 +141,23 @@ final readonly class MethodOnModel
             $technique->givesAny(Effect::LightGround) && $this->method->answer(School::Undercoat) === 'dark' => School::Undercoat,
             default => null,
         };
+    }
+
+    /** Whether a decal on this area goes into a wash that is still wet. */
+    public function goesIntoWash(Technique $technique, Area $area): bool
+    {
+        return $technique->givesAny(Effect::Mark) && $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash';
+    }
+
+    public function keepsGroundApart(): bool
+    {
+        return $this->method->answer(School::Ground) === 'apart' && array_filter($this->sculpt->areas, fn (Area $a) => $a->rank === Rank::Ground) !== [];
+    }
+
+    /** The model as it stands on the bench: with the ground as a kept-apart part, where the method keeps it apart. */
+    public function benchSculpt(): Sculpt
+    {
+        return $this->keepsGroundApart() ? $this->sculpt->groundApart(self::GROUND_PART) : $this->sculpt;
     }
 
     private function decalsOnGloss(): bool

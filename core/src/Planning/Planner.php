@@ -9,7 +9,10 @@ use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Cycle;
 use Ordotype\Core\Sequencing\Layout;
+use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\OrderRules;
+use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\Precedence;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
 use Ordotype\Core\Standard\Aim;
@@ -56,7 +59,7 @@ final class Planner
         $t = $request->tier;
         $tier = new Tier($t->key, $t->name, $t->order, $t->status, $t->intent, $t->pace, $aim, $t->viewing, $t->clauses, $t->defaultStatus, $t->extends, $t->drop, $t->faults);
 
-        return self::plan(new PlanRequest($request->standard, $tier, $request->sculpt, $request->scheme, $request->method, $request->amendments, $request->shelf, $request->pieces));
+        return self::plan($request->at($tier));
     }
 
     /**
@@ -161,7 +164,8 @@ final class Planner
 
     private function planWhole(AreaDemand $demand): PlannedArea
     {
-        $demand = $this->withMethodsUndercoat($demand);
+        $demand = $this->withJoints($this->withMethodsUndercoat($demand));
+        $parts = max(1, count($this->request->sculpt->keptApart()));
         $prime = $this->method->prime();
         $required = array_map(fn (Requirement $r) => $r->technique, $demand->of(RequirementKind::Technique));
         $candidates = [];
@@ -174,10 +178,10 @@ final class Planner
                 $technique->family === Family::Prepare => in_array($technique->key, $required, true),
                 $isPrime && $prime !== null => $technique->key === $prime,
                 $technique->givesAny(Effect::Value) && $this->method->given() === [Effect::Value] => $this->method->sprays() || $technique->setup <= 1,
-                default => isset($demand->allowed[$technique->key]),
+                default => isset($demand->allowed[$technique->key]) || in_array($technique->key, $required, true),
             };
             if ($usable) {
-                $candidates[] = Candidate::onModel($technique, $index, $this->request->sculpt, $this->request->tier->pace);
+                $candidates[] = Candidate::onModel($technique, $index, $this->request->sculpt, $this->request->tier->pace, $technique->key === WellKnown::JOIN_PARTS ? $parts : 1);
             }
         }
 
@@ -192,6 +196,26 @@ final class Planner
         }
 
         return $demand->asking(...[...$demand->asked, Requirement::effect(null, ['method.undercoat'], null, [Effect::Value], Extent::Full, 1, null)]);
+    }
+
+    /** What is kept apart is joined: parts of the sculpt, and the ground where the method keeps it apart. */
+    private function withJoints(AreaDemand $demand): AreaDemand
+    {
+        $joints = [];
+        if ($this->request->sculpt->keptApart() !== []) {
+            $joints[WellKnown::JOIN_PARTS] = 'parts';
+        }
+        if ($this->method->keepsGroundApart()) {
+            $joints[WellKnown::JOIN_BASE] = 'method.'.School::Ground->value;
+        }
+        $asked = $demand->asked;
+        foreach ($joints as $key => $because) {
+            if ($this->request->standard->hasTechnique($key) && $this->request->standard->technique($key)->whole) {
+                $asked[] = Requirement::technique(null, [$because], null, $key, Extent::Full, 1);
+            }
+        }
+
+        return $asked === $demand->asked ? $demand : $demand->asking(...$asked);
     }
 
     /**
@@ -224,7 +248,7 @@ final class Planner
             }
         }
         $masking = $this->request->standard->hasTechnique(WellKnown::MASKING) ? $this->request->standard->technique(WellKnown::MASKING) : null;
-        $sprayed = (new SprayPlanner($this->request))->choose($options, (int) $colours->min, $colours->max === null ? null : (int) $colours->max, $spray, $masking);
+        $sprayed = (new SprayPlanner($this->request, $this->method->benchSculpt()))->choose($options, (int) $colours->min, $colours->max === null ? null : (int) $colours->max, $spray, $masking);
         foreach ($sprayed as $colour) {
             foreach ($colour->areas as $area) {
                 $byBrush[$this->request->sculpt->place($area->key)] = $options[$area->key][1];
@@ -324,7 +348,7 @@ final class Planner
         if ($this->request->method->choices === []) {
             return null;
         }
-        $bare = new self(new PlanRequest($this->request->standard, $this->request->tier, $this->request->sculpt, $this->request->scheme, new Method, [], $this->request->shelf, $this->request->pieces));
+        $bare = new self($this->request->by(new Method)->amended([]));
         $bare->given = $this->given;
         $without = function (Method $method) use ($bare, $demand): bool {
             $bare->method = new MethodOnModel($method, $this->request->sculpt, $this->request->scheme, $this->request->shelf);
@@ -350,23 +374,111 @@ final class Planner
      */
     private function lay(array $areas, PlannedArea $whole, array $sprayed): Plan
     {
-        $colours = new StepColours($this->request->scheme, $this->request->shelf);
+        $colours = new StepColours($this->request->scheme, $this->request->shelf, $this->request->method, $this->request->sculpt);
         $steps = $this->wholeSteps($whole, $sprayed);
         foreach ($areas as $planned) {
             array_push($steps, ...$this->areaSteps($planned, $colours));
         }
-        $edges = (new OrderRules($steps, $this->request->sculpt, $this->request->method))->edges();
-        $work = (new Layout($steps, $this->request->sculpt, $this->request->pieces))->order($edges);
+        $steps = $this->painted([...$steps, ...$this->jointSteps($areas, $whole, $colours)]);
+        $work = $this->layout($steps)->order($this->rules($steps)->edges(), $this->request->arrangement->sequence);
 
         $given = ['' => []];
         foreach ($areas as $planned) {
             $given[(string) $planned->demand->area?->key] = $this->given;
         }
         $plan = new Plan($this->request, $areas, $whole, $sprayed, $work, [],
-            Conformance::surplus($work->steps, $areas, $whole, $this->request->tier->pace, $given), []);
+            Conformance::surplus($work->steps, $areas, $whole, $this->request->tier->pace, $given, $this->request->arrangement->practice), []);
 
         return new Plan($this->request, $areas, $whole, $sprayed, $work, $this->states($plan), $plan->surplus,
             [...$this->warnings($areas, $whole), ...$colours->warnings(), ...(new DoubtfulSteps($this->request))->warnings($work->steps), ...array_map($this->cycleWarning(...), $work->cycles)]);
+    }
+
+    /** @param  list<Step>  $steps */
+    private function layout(array $steps): Layout
+    {
+        return new Layout($steps, $this->method->benchSculpt(), $this->request->pieces);
+    }
+
+    /** @param  list<Step>  $steps */
+    private function rules(array $steps): OrderRules
+    {
+        return new OrderRules($steps, $this->method->benchSculpt(), $this->request->method, $this->request->arrangement->overrules);
+    }
+
+    /**
+     * The rules between the steps of a plan, by their places in its order of work.
+     */
+    public static function rulesOf(Plan $plan): Precedence
+    {
+        return (new self($plan->request))->rules($plan->work->steps)->edges();
+    }
+
+    /**
+     * The same plan with its order laid out in stages: what belongs to a lower one is done first.
+     *
+     * @param  list<int>  $stages  for each step of the plan's order of work
+     */
+    public static function inStages(Plan $plan, array $stages): OrderedWork
+    {
+        $planner = new self($plan->request);
+        $steps = $plan->work->steps;
+
+        return $planner->layout($steps)->order($planner->rules($steps)->edges(), stages: $stages);
+    }
+
+    /**
+     * One order of work for steps of several plans of one model: what each piece does not need is left out on it.
+     *
+     * @param  list<Step>  $steps
+     */
+    public static function orderOf(PlanRequest $request, array $steps): OrderedWork
+    {
+        $planner = new self($request);
+
+        return $planner->layout($steps)->order($planner->rules($steps)->edges(), $request->arrangement->sequence);
+    }
+
+    /**
+     * Steps with the paints that the lead has given single ones.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private function painted(array $steps): array
+    {
+        return array_map(function (Step $step): Step {
+            $paint = $this->request->arrangement->paints[$step->key()] ?? null;
+
+            return $paint === null ? $step : $step->coloured(new StepColour($paint, null, $this->request->shelf->colourOf($paint)));
+        }, $steps);
+    }
+
+    /**
+     * The joints are tidied after joining: a spot of the base colour, for each kept-apart part on its first area that
+     * touches something outside it.
+     *
+     * @param  list<PlannedArea>  $areas
+     * @return list<Step>
+     */
+    private function jointSteps(array $areas, PlannedArea $whole, StepColours $colours): array
+    {
+        if ($whole->choice?->uses(WellKnown::JOIN_PARTS) !== true || ! $this->request->standard->hasTechnique(WellKnown::TIDY)) {
+            return [];
+        }
+        $tidy = $this->request->standard->technique(WellKnown::TIDY);
+        $steps = [];
+        foreach ($areas as $planned) {
+            $area = $planned->demand->area;
+            if ($area === null || $area->part === null || isset($steps[$area->part]) || $planned->choice === null || ! DemandResolver::fits($tidy, $area)
+                || array_filter($area->touches, fn (string $other) => $this->request->sculpt->has($other) && $this->request->sculpt->area($other)->part !== $area->part) === []) {
+                continue;
+            }
+            $minutes = Candidate::onArea($tidy, $this->indexOf($tidy), $area, $this->request->sculpt, $this->request->tier->pace, $this->method)->minutes[Extent::Spot->value];
+            $step = new Step($area, $tidy, $this->indexOf($tidy), 1, Extent::Spot, $minutes, 0.0, ['parts'], phase: Phase::JointTidy);
+            $steps[$area->part] = $colours->colour($area, [$step])[0];
+        }
+
+        return array_values($steps);
     }
 
     /**
@@ -542,7 +654,18 @@ final class Planner
         }
         foreach ($this->request->amendments as $amendment) {
             if ($amendment->on !== null) {
-                $warnings[] = new Warning('amendment_on_some', null, "Amendment $amendment->number holds on some pieces only and is not in this plan.");
+                $warnings[] = new Warning('amendment_on_some', null, "Amendment $amendment->number holds on some pieces only: this is the plan of the others.");
+            }
+        }
+        foreach ($this->request->arrangement->overrules as $overrule) {
+            $warnings[] = new Warning('rule_overruled', null, "Set aside for this order: {$overrule->rule->words()}, between $overrule->earlier and $overrule->later. $overrule->reason", [$overrule->rule->value]);
+        }
+        foreach ($areas as $planned) {
+            $area = $planned->demand->area;
+            $used = $planned->choice->techniques ?? [];
+            $decals = $area === null ? [] : array_filter($used, fn (ChosenTechnique $u) => $this->method->goesIntoWash($u->technique, $area));
+            if ($area !== null && $decals !== [] && array_filter($used, fn (ChosenTechnique $u) => $u->technique->tidied && $u->technique->givesAny(Effect::Shade)) === []) {
+                $warnings[] = new Warning('no_wet_wash', $area->key, "There is no wash on $area->name for its decal to go into: it wants gloss under it instead.");
             }
         }
         foreach ($this->request->scheme === null ? [] : $areas as $planned) {

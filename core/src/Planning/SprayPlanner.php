@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
 
-/** Decides which colours are sprayed where a tier says how many: the main ones first, then those that save time. */
+/** Decides which colours are sprayed where a tier says how many: the main ones first, then those that save time. What is kept apart needs no masking. */
 final readonly class SprayPlanner
 {
-    public function __construct(private PlanRequest $request)
+    public function __construct(private PlanRequest $request, private Sculpt $bench)
     {
     }
 
@@ -83,7 +84,7 @@ final readonly class SprayPlanner
         $masked = [];
         foreach ($painted as $done) {
             foreach ($areas as $area) {
-                if ($this->request->sculpt->touch($done->key, $area->key)) {
+                if ($this->bench->touchAtWork($done->key, $area->key)) {
                     $masked[$done->key] = $done;
                 }
             }

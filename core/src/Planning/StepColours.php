@@ -6,14 +6,19 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Colour\AreaColours;
 use Ordotype\Core\Colour\Mix;
+use Ordotype\Core\Colour\Paint;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Method\Method;
+use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
 use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Material;
 
 /** Gives the steps of an area their colours from the scheme, splitting and spreading the lights over the light passes. */
 final class StepColours
@@ -21,11 +26,18 @@ final class StepColours
     /** Lights closer in L* than this are not told apart on the table (common practice, no source). */
     private const SEEN = 4.0;
 
+    /** A metal of less chroma than this is silver rather than gold (house default). */
+    private const GREY = 12.0;
+
     /** @var list<Warning> */
     private array $warnings = [];
 
-    public function __construct(private readonly ?Scheme $scheme, private readonly Shelf $shelf)
-    {
+    public function __construct(
+        private readonly ?Scheme $scheme,
+        private readonly Shelf $shelf,
+        private readonly ?Method $method = null,
+        private readonly ?Sculpt $sculpt = null,
+    ) {
     }
 
     /** @return list<Warning> what was noticed so far */
@@ -48,7 +60,7 @@ final class StepColours
         $shades = array_keys(array_filter($steps, fn (Step $s) => in_array($s->phase, [Phase::Shade, Phase::GroundShade], true)));
         foreach ($steps as $i => $step) {
             $steps[$i] = $step->coloured($this->single(match (true) {
-                in_array($step->phase, [Phase::Base, Phase::Tidy, Phase::Detail, Phase::GroundColour, Phase::Rim], true) => $colours->base,
+                in_array($step->phase, [Phase::Base, Phase::Tidy, Phase::Detail, Phase::GroundColour, Phase::Rim, Phase::JointTidy], true) => $colours->base,
                 $step->technique->givesAny(Effect::Separate) => $colours->line ?? $colours->shades[0] ?? null,
                 $step->technique->givesAny(Effect::Reflect) => $colours->lights === [] ? null : $colours->lights[count($colours->lights) - 1],
                 $step->technique->givesAny(Effect::Tint) && $step->phase === Phase::BlendAndTint => $colours->tint,
@@ -61,8 +73,49 @@ final class StepColours
         foreach ($this->lights($area, $colours, count($lights)) as $k => $colour) {
             $steps[$lights[$k]] = $steps[$lights[$k]]->coloured($colour);
         }
+        $last = $lights === [] ? null : $this->lastLightOfGold($area, $colours);
+        if ($last !== null) {
+            $steps[$lights[count($lights) - 1]] = $steps[$lights[count($lights) - 1]]->coloured($last);
+        }
 
         return array_values($steps);
+    }
+
+    /**
+     * Gold reads brighter when its last light is silver, or its own last light and silver one to one: as the method
+     * says. Silver is the brightest light of the scheme's steel, or else the brightest grey metallic paint on the shelf.
+     */
+    private function lastLightOfGold(Area $area, AreaColours $colours): ?StepColour
+    {
+        $school = $area->material !== Material::Gold || $this->sculpt === null ? null : $this->method?->answerFor(School::GoldLight, $area, $this->sculpt);
+        if ($school === null) {
+            return null;
+        }
+        $silver = $this->silver();
+        if ($silver === null) {
+            $this->warnings[] = new Warning('no_silver', $area->key, "The method wants silver in the last light on $area->name, and neither the scheme nor the shelf has one.");
+
+            return null;
+        }
+
+        return $school === 'silver' ? $this->single($silver) : $this->mix($colours->lights === [] ? $colours->base : $colours->lights[count($colours->lights) - 1], $silver);
+    }
+
+    private function silver(): ?string
+    {
+        $lights = [];
+        foreach ($this->sculpt->areas ?? [] as $area) {
+            if ($area->material === Material::Steel) {
+                array_push($lights, ...($this->scheme?->for($area)->lights ?? []));
+            }
+        }
+        if ($lights === []) {
+            $grey = array_filter($this->shelf->paints, fn (Paint $p) => $p->kind === 'metal' && hypot($p->colour->lab()->a, $p->colour->lab()->b) < self::GREY);
+            $lights = array_map(fn (Paint $p) => $p->name, $grey);
+        }
+        usort($lights, fn (string $a, string $b) => ($this->shelf->colourOf($b)?->lab()->l ?? 0.0) <=> ($this->shelf->colourOf($a)?->lab()->l ?? 0.0));
+
+        return $lights[0] ?? null;
     }
 
     private static function isLight(Step $step): bool

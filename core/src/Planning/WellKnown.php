@@ -18,4 +18,12 @@ final class WellKnown
     public const RUST = 'rust_grime';
 
     public const MASKING = 'masking';
+
+    public const JOIN_PARTS = 'join_parts';
+
+    public const JOIN_BASE = 'join_base';
+
+    public const TUFTS = 'ground_tufts';
+
+    public const PASTE = 'ground_texture';
 }

@@ -47,6 +47,23 @@ final readonly class Area
     ) {
     }
 
+    public function inPart(string $part): self
+    {
+        return new self($this->key, $this->name, $this->material, $this->relief, $this->rank, $this->focus, $this->facing, $this->layer, $this->sharePct, $this->count, $this->access, $part,
+            $this->touches, $this->surround, $this->slot, $this->optional, $this->outline);
+    }
+
+    /**
+     * The area on a piece that lacks others, with its share of what is left.
+     *
+     * @param  list<string>  $keys
+     */
+    public function lacking(array $keys, float $sharePct): self
+    {
+        return new self($this->key, $this->name, $this->material, $this->relief, $this->rank, $this->focus, $this->facing, $this->layer, $sharePct, $this->count, $this->access, $this->part,
+            array_values(array_diff($this->touches, $keys)), in_array($this->surround, $keys, true) ? null : $this->surround, $this->slot, $this->optional, $this->outline);
+    }
+
     public function isMetal(): bool
     {
         return in_array($this->material, [Material::Steel, Material::Gold, Material::Copper], true);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sculpt;
 
+use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Role;
 use Ordotype\Core\Standard\Size;
 
@@ -69,6 +70,47 @@ final readonly class Sculpt
     public function touch(string $one, string $other): bool
     {
         return isset($this->touching[$one][$other]);
+    }
+
+    /** Whether two areas touch while they are painted: what is kept apart touches only what is kept apart with it. */
+    public function touchAtWork(string $one, string $other): bool
+    {
+        return $this->touch($one, $other) && $this->area($one)->part === $this->area($other)->part;
+    }
+
+    /** @return list<string> kept-apart parts that some area belongs to, in the order of the areas */
+    public function keptApart(): array
+    {
+        return array_values(array_unique(array_filter(array_map(fn (Area $a) => $a->part, $this->areas), fn (?string $part) => $part !== null)));
+    }
+
+    /** The same model with all its areas of rank ground kept apart, in a part of their own. */
+    public function groundApart(string $part): self
+    {
+        return $this->of(array_map(fn (Area $a) => $a->rank === Rank::Ground ? $a->inPart($part) : $a, $this->areas), $this->surfaceCm2);
+    }
+
+    /**
+     * A piece that does not have some areas: the others keep their cm², so the surface shrinks and shares grow.
+     *
+     * @param  list<string>  $keys
+     */
+    public function without(array $keys): self
+    {
+        $left = array_values(array_filter($this->areas, fn (Area $a) => ! in_array($a->key, $keys, true)));
+        $share = array_sum(array_map(fn (Area $a) => $a->sharePct, $left));
+        $all = array_sum(array_map(fn (Area $a) => $a->sharePct, $this->areas));
+        if ($left === [] || count($left) === count($this->areas) || $share <= 0.0) {
+            return $this;
+        }
+
+        return $this->of(array_map(fn (Area $a) => $a->lacking($keys, $a->sharePct * $all / $share), $left), $this->surfaceCm2 * $share / $all);
+    }
+
+    /** @param  list<Area>  $areas */
+    private function of(array $areas, float $surfaceCm2): self
+    {
+        return new self($this->name, $this->role, $this->size, $this->baseMm, $surfaceCm2, $this->definition, $this->parts, $this->frameStated, $this->frameMm, $areas);
     }
 
     public function areaCm2(Area $area): float

@@ -12,6 +12,7 @@ use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Material;
+use Ordotype\Core\Standard\Rank;
 
 /**
  * The rules of order as edges between the steps of a plan.
@@ -32,11 +33,26 @@ final readonly class OrderRules
 
     private ?string $ground;
 
-    /** @param  list<Step>  $steps */
-    public function __construct(private array $steps, private Sculpt $sculpt, private Method $method)
+    /** @var array<int, int> what goes into something wet, to what it goes into */
+    private array $wet;
+
+    /** @var array<int, float> the phase of a step that goes into something wet, by the step's object id */
+    private array $wetPhase;
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<Overrule>  $overrules  what the lead has set aside, with reasons
+     */
+    public function __construct(private array $steps, private Sculpt $sculpt, private Method $method, private array $overrules = [])
     {
         $this->metals = $method->answer(School::Metals);
         $this->ground = $method->answer(School::Ground);
+        $this->wet = $this->wetPairs();
+        $phases = [];
+        foreach ($this->wet as $then => $first) {
+            $phases[spl_object_id($steps[$then])] = $steps[$first]->phase->value + 0.4;
+        }
+        $this->wetPhase = $phases;
     }
 
     public function edges(): Precedence
@@ -59,9 +75,96 @@ final readonly class OrderRules
         $this->bases($edges);
         $this->mess($edges, $byArea);
         $this->policies($edges);
+        $this->parts($edges);
         $this->wholeSteps($edges, $whole);
+        $this->whileWet($edges);
+        foreach ($this->overrules as $overrule) {
+            $this->setAside($edges, $overrule);
+        }
 
         return $edges;
+    }
+
+    /**
+     * A decal into the last wash or stain on its area, where the method says so; tufts into texture paste that is not
+     * painted afterwards. Both halves of a wet blend are one step.
+     *
+     * @return array<int, int> the later step to the earlier
+     */
+    private function wetPairs(): array
+    {
+        $washes = $decals = $pastes = $tufts = $painted = [];
+        foreach ($this->steps as $i => $step) {
+            $area = $step->area;
+            if ($area === null) {
+                continue;
+            }
+            if ($step->technique->tidied && $step->technique->givesAny(Effect::Shade)) {
+                $last = $washes[$area->key] ?? null;
+                $washes[$area->key] = $last === null || [$step->phase->value, $step->catalogue, $step->pass] > [$this->steps[$last]->phase->value, $this->steps[$last]->catalogue, $this->steps[$last]->pass] ? $i : $last;
+            } elseif ($step->technique->givesAny(Effect::Mark) && $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash') {
+                $decals[$area->key] = $i;
+            } elseif ($step->technique->key === WellKnown::PASTE) {
+                $pastes[$area->key] = $i;
+            } elseif ($step->technique->key === WellKnown::TUFTS) {
+                $tufts[$area->key] = $i;
+            } elseif ($step->phase->isGround()) {
+                $painted[$area->key] = true;
+            }
+        }
+        $pairs = [];
+        foreach ([[$decals, $washes], [array_diff_key($tufts, $painted), $pastes]] as [$later, $first]) {
+            foreach (array_intersect_key($later, $first) as $area => $i) {
+                $pairs[$i] = $first[$area];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /**
+     * What goes into something wet follows it at once: whatever else must come before the second comes before the
+     * first already.
+     */
+    private function whileWet(Precedence $edges): void
+    {
+        $before = $edges->reversed();
+        foreach ($this->wet as $then => $first) {
+            foreach ($before[$then] as $earlier => $rules) {
+                foreach ($earlier === $first || $edges->has($first, $earlier) ? [] : $rules as $rule) {
+                    $edges->put($earlier, $first, $rule);
+                }
+            }
+            $edges->put($first, $then, Rule::WhileWet);
+        }
+    }
+
+    private function setAside(Precedence $edges, Overrule $overrule): void
+    {
+        foreach ($this->steps as $i => $earlier) {
+            foreach ($earlier->place() === $overrule->earlier ? $edges->after($i) : [] as $j => $rules) {
+                if ($this->steps[$j]->place() === $overrule->later) {
+                    $edges->set($i, $j, array_diff_key($rules, [$overrule->rule->value => true]));
+                }
+            }
+        }
+    }
+
+    /** Kept-apart parts are finished before they are joined; the joint is tidied after. */
+    private function parts(Precedence $edges): void
+    {
+        foreach ($this->steps as $join => $step) {
+            if ($step->area !== null || $step->technique->key !== WellKnown::JOIN_PARTS) {
+                continue;
+            }
+            foreach ($this->steps as $i => $other) {
+                if ($other->phase === Phase::JointTidy) {
+                    $edges->put($join, $i, Rule::JoinLate);
+                } elseif ($other->area?->part !== null) {
+                    $edges->put($i, $join, Rule::JoinLate);
+                }
+            }
+        }
     }
 
     /** A step's phase as the method places it: ground first, metals first or last, skin washed first, wear under the wash. */
@@ -70,6 +173,9 @@ final readonly class OrderRules
         $phase = $step->phase->value;
         if ($step->area === null) {
             return $this->isMasking($step) ? Phase::Base->value - 1 : $phase;
+        }
+        if (isset($this->wetPhase[spl_object_id($step)])) {
+            return $this->wetPhase[spl_object_id($step)];
         }
         if ($this->ground === 'first' && $step->phase->isGround()) {
             return Phase::Value->value + ($phase - Phase::Wear->value) / 10;
@@ -96,8 +202,26 @@ final readonly class OrderRules
     private function place(Step $step): float
     {
         $moved = $this->phase($step);
+        if (isset($this->wetPhase[spl_object_id($step)])) {
+            return $moved;
+        }
+        // Beside a wash that something goes into at once, neat shading waits until that is done.
+        if ($step->phase === Phase::Shade && ! $step->technique->tidied && $step->area !== null && $this->takesWet($step->area)) {
+            return $moved + 0.5;
+        }
 
         return $moved === (float) $step->phase->value ? $step->phase->rank($step->technique) : $moved + ($step->phase->rank($step->technique) - $step->phase->value) / 100;
+    }
+
+    private function takesWet(Area $area): bool
+    {
+        foreach ($this->wet as $first) {
+            if ($this->steps[$first]->area?->key === $area->key) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function isWashFirst(Step $step): bool
@@ -215,7 +339,7 @@ final readonly class OrderRules
         if ($sprayed !== ($second->technique->family === Family::Spray)) {
             return $sprayed && ! $this->framed($inner, $outer) ? Rule::InnerFirst : null;
         }
-        if ($sprayed || $first->isMessy() !== $second->isMessy() || ! $this->sculpt->touch($inner->key, $outer->key)) {
+        if ($sprayed || $first->isMessy() !== $second->isMessy() || ! $this->sculpt->touchAtWork($inner->key, $outer->key)) {
             return null;
         }
 
@@ -237,11 +361,14 @@ final readonly class OrderRules
                 continue;
             }
             foreach ($byArea as $key => $others) {
-                if (! $this->sculpt->touch($messy->area->key, (string) $key)) {
+                if (! $this->sculpt->touchAtWork($messy->area->key, (string) $key)) {
                     continue;
                 }
                 foreach ($others as $j) {
                     $neat = $this->steps[$j];
+                    if (isset($this->wet[$j]) && $this->steps[$this->wet[$j]]->pot() === $messy->pot()) {
+                        continue; // both washes are one pass, and what goes into them comes after it
+                    }
                     if (! $neat->isMessy() && $neat->phase !== Phase::Wear && $this->phase($neat) >= $this->phase($messy) && ! $edges->has($j, $i)) {
                         $edges->put($i, $j, Rule::MessFirst);
                     }
@@ -260,6 +387,13 @@ final readonly class OrderRules
             if ($this->metals === 'last' && $this->isMetalWork($step->area) && $this->isFigurePaint($step)) {
                 foreach ($varnish as $matt) {
                     $edges->put($matt, $i, Rule::MetalsPolicy);
+                }
+            }
+            if ($this->ground === 'apart' && $step->area->rank === Rank::Ground) {
+                foreach ($this->steps as $j => $join) {
+                    if ($join->technique->key === WellKnown::JOIN_BASE) {
+                        $edges->put($i, $j, Rule::GroundPolicy);
+                    }
                 }
             }
             if (! $step->phase->isGround() || ! in_array($this->ground, ['first', 'last'], true)) {

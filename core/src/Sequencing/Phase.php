@@ -38,6 +38,7 @@ enum Phase: int
     case Gloss = 180;
     case Rim = 185;
     case Join = 190;
+    case JointTidy = 195;
     case Check = 200;
 
     public static function of(Technique $technique): self

@@ -21,6 +21,16 @@ final class Precedence
         }
     }
 
+    /** @param  array<string, Rule>  $rules  that hold between the two from now on; none: they are free */
+    public function set(int $earlier, int $later, array $rules): void
+    {
+        if ($rules === []) {
+            unset($this->after[$earlier][$later]);
+        } else {
+            $this->after[$earlier][$later] = $rules;
+        }
+    }
+
     public function has(int $earlier, int $later): bool
     {
         return isset($this->after[$earlier][$later]);

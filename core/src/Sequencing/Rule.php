@@ -11,6 +11,7 @@ enum Rule: string
     case LightLast = 'light_last';
     case MessFirst = 'mess_first';
     case InnerFirst = 'inner_first';
+    case WhileWet = 'while_wet';
     case DryThrough = 'dry_through';
     case RingThenGem = 'ring_then_gem';
     case SkinThenTeeth = 'skin_then_teeth';
@@ -18,6 +19,7 @@ enum Rule: string
     case SealMarks = 'seal_marks';
     case MetalsPolicy = 'metals_policy';
     case GroundPolicy = 'ground_policy';
+    case JoinLate = 'join_late';
     case RimLast = 'rim_last';
     case SamePot = 'same_pot';
 
@@ -29,10 +31,12 @@ enum Rule: string
             self::LightLast => 'light goes from broad and dark to narrow and bright',
             self::MessFirst => 'what strays onto neighbours comes before their neat work',
             self::InnerFirst => 'base colours go from the innermost layer outwards, sprayed before brushed',
+            self::WhileWet => 'it goes into what is still wet',
+            self::JoinLate => 'kept-apart parts are finished before they are joined, and the joint is tidied after',
             self::DryThrough => 'nothing goes over a coat that is still wet',
             self::RingThenGem => 'a gem comes after the ring it sits in',
             self::SkinThenTeeth => 'teeth, nails and eyes come after the shade of the skin around them',
-            self::MarkSurface => 'a decal wants gloss under it',
+            self::MarkSurface => 'a decal wants gloss under it, or a wash that is still wet',
             self::SealMarks => 'varnish seals the marks',
             self::MetalsPolicy => 'the method says when metals are painted',
             self::GroundPolicy => 'the method says when the ground is painted',
@@ -52,8 +56,8 @@ enum Rule: string
             self::RimLast => 4,
             self::SkinThenTeeth, self::RingThenGem => 5,
             self::MarkSurface, self::SealMarks => 6,
-            self::LightLast => 7,
-            self::DryThrough, self::Phase => 8,
+            self::LightLast, self::JoinLate => 7,
+            self::DryThrough, self::Phase, self::WhileWet => 8,
         };
     }
 }

@@ -21,6 +21,7 @@ final readonly class Step
      * @param  list<string>  $because  ids of clauses and amendments, or `base`, `tidy`, `method.KEY`
      * @param  list<string>  $sprays  for masking: the areas it is done for
      * @param  list<string>  $covers  for masking: the areas it covers
+     * @param  Phase|null  $phase  where it is not the technique's own
      */
     public function __construct(
         public ?Area $area,
@@ -34,8 +35,25 @@ final readonly class Step
         public ?StepColour $colour = null,
         public array $sprays = [],
         public array $covers = [],
+        ?Phase $phase = null,
     ) {
-        $this->phase = Phase::of($technique);
+        $this->phase = $phase ?? Phase::of($technique);
+    }
+
+    /** A name for the step that stays when the plan around it changes: area (`*`: the whole model), technique, pass. */
+    public function key(): string
+    {
+        return $this->place().':'.match (true) {
+            $this->sprays !== [] => implode('+', $this->sprays),
+            $this->phase === Phase::JointTidy => 'joint',
+            default => (string) $this->pass,
+        };
+    }
+
+    /** Area and technique, whichever the pass. */
+    public function place(): string
+    {
+        return ($this->area->key ?? '*').":{$this->technique->key}";
     }
 
     /** Steps with the same pot can be done in one pass of the brush over many areas. */
@@ -57,6 +75,6 @@ final readonly class Step
 
     public function coloured(?StepColour $colour): self
     {
-        return new self($this->area, $this->technique, $this->catalogue, $this->pass, $this->extent, $this->minutes, $this->handling, $this->because, $colour, $this->sprays, $this->covers);
+        return new self($this->area, $this->technique, $this->catalogue, $this->pass, $this->extent, $this->minutes, $this->handling, $this->because, $colour, $this->sprays, $this->covers, $this->phase);
     }
 }
