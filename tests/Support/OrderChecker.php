@@ -55,6 +55,9 @@ final class OrderChecker
         if ($step->technique->key === 'masking') {
             return 3.9;
         }
+        if ($step->key() === $step->place().':joint') {
+            return 19.5;
+        }
 
         return self::PHASES[$step->technique->givesAny(Effect::BaseColour) ? 'base' : self::OF[$step->technique->key]];
     }
@@ -66,7 +69,10 @@ final class OrderChecker
         [$p, $q] = [self::phase($first), self::phase($then)];
         $sculpt = $plan->request->sculpt;
         [$a, $b] = [$first->area, $then->area];
-        if ($a !== null && $b !== null && $a->key === $b->key) {
+        if ($first->technique->key === 'join_parts' && $b?->part !== null && $q !== 19.5) {
+            $rules[] = 'join_late';
+        }
+        if ($a !== null && $b !== null && $a->key === $b->key && $p !== 19.5 && $q !== 19.5) {
             [$x, $y] = [array_search($first->technique->key, self::LIGHT_LAST, true), array_search($then->technique->key, self::LIGHT_LAST, true)];
             if ($x !== false && $y !== false) {
                 if ($x > $y || ($x === $y && $first->pass > $then->pass)) {

@@ -8,22 +8,20 @@ use Ordotype\Core\Sculpt\Sculpt;
 
 /**
  * Lays the steps out in one order that keeps every rule. Among what is free to come next: shortest waiting for the
- * batch at hand, then the open pot, then a pot no later step will ask for again, then the order of the areas. Several
- * ways to break the ties between pots are tried; the order that waits least and then changes pots least is kept.
+ * batch at hand, then fewest changes of pot, then the order of the areas. A beam search over the pots that could come
+ * next: of the beginnings with as many passes, those are followed that have waited least and, with the pots that are
+ * still to come at the least, will have changed pots least.
  */
 final class Layout
 {
-    /** Ways to choose the next pot where drying does not decide. */
-    private const WAYS = 4;
+    /** Beginnings that are followed at a time. */
+    private const BEAM = 6;
+
+    /** Pots that are tried next for each of them. */
+    private const BRANCHES = 4;
 
     /** Pots closer in waiting than this many minutes wait the same. */
     private const SAME = 1e-6;
-
-    /** @var array<int, array{float, float, float}|null> by place of an area (the last for the whole model): start, minutes and drying of the last coat */
-    private array $wet;
-
-    /** @var array<int, array{float, float, float}|null> the same for coats that must not be disturbed from a neighbouring area */
-    private array $wetAround;
 
     /** @var array<int, list<int>> by place of an area: the places of those it touches while they are painted */
     private array $neighbours;
@@ -37,7 +35,11 @@ final class Layout
     /** @var list<int> by step: 1 where something goes into it while it is wet, so that in a pass it is done last */
     private array $feedsWet = [];
 
-    private float $now = 0.0;
+    /** @var array<int, int> by step: its rank in an order made by hand; none without one */
+    private array $ranks = [];
+
+    /** @var list<int> by step: the stopping point it belongs to; none: one stage */
+    private array $stages = [];
 
     /**
      * @param  list<Step>  $steps
@@ -57,7 +59,6 @@ final class Layout
         $this->neighbours = $neighbours;
         $this->places = array_map(fn (Step $s) => $s->area === null ? count($sculpt->areas) : $sculpt->place($s->area->key), $steps);
         $this->pots = array_map(fn (Step $s) => $s->pot(), $steps);
-        $this->wet = $this->wetAround = array_fill(0, count($sculpt->areas) + 1, null);
     }
 
     /**
@@ -68,19 +69,20 @@ final class Layout
     {
         $cycles = $this->breakCircles($edges);
         $before = $edges->reversed();
-        $ranks = $this->ranks($sequence, $edges, $before);
+        $this->ranks = $this->ranks($sequence, $edges, $before);
+        $this->stages = $stages;
         $this->feedsWet = array_map(fn (int $i) => array_filter($edges->after($i), fn (array $rules) => isset($rules[Rule::WhileWet->value])) === [] ? 0 : 1, array_keys($this->steps));
-        $best = null;
-        for ($way = 0; $way < ($ranks === [] ? self::WAYS : 1); $way++) {
-            $work = $this->arrange($edges, $before, $way, $ranks, $stages);
-            if ($best === null || $work['waiting'] < $best['waiting'] - self::SAME
-                || ($work['waiting'] <= $best['waiting'] + self::SAME && $work['changes'] < $best['changes'])) {
-                $best = $work;
+        $work = $this->search($edges, $before);
+        $held = [];
+        $passes = [];
+        foreach ($work->passes as [$members, $minutes, $open, $dried]) {
+            foreach ($members as $i) {
+                $held[] = $this->rulesHolding($before[$i], $open, $dried);
             }
+            $passes[] = new Pass(range(count($held) - count($members), count($held) - 1), $minutes, max(array_map(fn (int $i) => $this->steps[$i]->technique->dry, $members)));
         }
-        $order = $best['order'];
 
-        return new OrderedWork(array_map(fn (int $i) => $this->steps[$i], $order), $best['held'], $best['passes'], $cycles, $best['waiting'], $this->longestChain($order, $before));
+        return new OrderedWork(array_map(fn (int $i) => $this->steps[$i], $work->order), $held, $passes, $cycles, $work->waiting, $this->longestChain($work->order, $before));
     }
 
     /**
@@ -113,57 +115,140 @@ final class Layout
         return $ranks;
     }
 
-    /**
-     * @param  array<int, array<int, array<string, Rule>>>  $before
-     * @param  array<int, int>  $ranks
-     * @param  list<int>  $stages
-     * @return array{order: list<int>, held: list<list<Rule>>, passes: list<Pass>, waiting: float, changes: int}
-     */
-    private function arrange(Precedence $edges, array $before, int $way, array $ranks, array $stages): array
+    /** @param  array<int, array<int, array<string, Rule>>>  $before */
+    private function search(Precedence $edges, array $before): Beginning
     {
-        $this->wet = $this->wetAround = array_fill(0, count($this->sculpt->areas) + 1, null);
-        $this->now = 0.0;
-        $waits = array_map(count(...), $before);
-        $left = array_count_values($this->pots);
-        $free = array_fill_keys(array_keys($waits, 0, true), true);
-        $open = '';
-        $waiting = 0.0;
-        $changes = 0;
-        $order = [];
-        $held = [];
-        $passes = [];
-        $wetNow = [];
-        while ($free !== []) {
-            $into = array_values(array_filter($wetNow, fn (int $i) => isset($free[$i])));
-            [$pot, $members, $start, $why] = $this->next($into === [] ? array_keys($free) : $into, $left, $open, $way, $ranks, $stages, $into !== [], $edges);
-            $waiting += max(0.0, $start - $this->now);
-            $changes += $pot === $open ? 0 : 1;
-            $minutes = $this->minutesOf($members);
-            foreach ($members as $i) {
-                $held[] = $this->rulesHolding($before[$i], $pot === $open, $why);
-                $order[] = $i;
-                unset($free[$i]);
-                $left[$pot]--;
-            }
-            $numbers = range(count($order) - count($members), count($order) - 1);
-            $passes[] = new Pass($numbers, $minutes, max(array_map(fn (int $i) => $this->steps[$i]->technique->dry, $members)));
-            $this->paint($members, $start, $minutes);
-            $this->now = $start + $minutes * $this->pieces;
-            $open = $pot;
-            $wetNow = [];
-            foreach ($members as $i) {
-                foreach ($edges->after($i) as $later => $rules) {
-                    if (--$waits[$later] === 0) {
-                        $free[$later] = true;
+        $start = new Beginning(count($this->sculpt->areas) + 1);
+        $start->waits = array_map(count(...), $before);
+        $start->free = array_fill_keys(array_keys($start->waits, 0, true), true);
+        $start->left = array_count_values($this->pots);
+        $start->potsLeft = count($start->left);
+        $beam = [$start];
+        $done = null;
+        while ($beam !== []) {
+            $next = [];
+            foreach ($beam as $nth => $at) {
+                foreach ($this->options($at) as $k => [$members, $from]) {
+                    $then = clone $at;
+                    $this->work($then, $members, $from, $edges);
+                    $rank = [round($then->waiting, 5), $then->changesAtLeast(), -count($then->order), $nth, $k];
+                    if ($then->free === []) {
+                        $done = $done === null || $then->betterThan($done, self::SAME) ? $then : $done;
+
+                        continue;
                     }
-                    if (isset($rules[Rule::WhileWet->value])) {
-                        $wetNow[] = $later;
+                    $same = $then->signature();
+                    if (! isset($next[$same]) || $rank < $next[$same][0]) {
+                        $next[$same] = [$rank, $then];
                     }
                 }
             }
+            usort($next, fn (array $a, array $b) => $a[0] <=> $b[0]);
+            $beam = array_map(fn (array $n) => $n[1], array_slice($next, 0, self::BEAM));
+            if ($done !== null) {
+                $beam = array_values(array_filter($beam, fn (Beginning $b) => $b->betterThan($done, self::SAME)));
+            }
         }
 
-        return ['order' => $order, 'held' => $held, 'passes' => $passes, 'waiting' => $waiting, 'changes' => $changes];
+        return $done ?? $start;
+    }
+
+    /** @param  non-empty-list<int>  $members */
+    private function work(Beginning $at, array $members, float $from, Precedence $edges): void
+    {
+        $pot = $this->pots[$members[0]];
+        $same = $pot === $at->open;
+        $minutes = $this->minutesOf($members);
+        $at->passes[] = [$members, $minutes, $same, $from > $at->now + 1e-9];
+        $at->waiting += max(0.0, $from - $at->now);
+        $at->changes += $same ? 0 : 1;
+        $at->open = $pot;
+        $at->wetNow = [];
+        foreach ($members as $i) {
+            $at->order[] = $i;
+            unset($at->free[$i]);
+            $step = $this->steps[$i];
+            $coat = [$from, $minutes, $step->drying()];
+            $at->wet[$this->places[$i]] = $coat;
+            if ($step->isMessy() && $step->area !== null) {
+                $at->wetAround[$this->places[$i]] = $coat;
+            }
+            foreach ($edges->after($i) as $later => $rules) {
+                if (--$at->waits[$later] === 0) {
+                    $at->free[$later] = true;
+                }
+                if (isset($rules[Rule::WhileWet->value])) {
+                    $at->wetNow[] = $later;
+                }
+            }
+        }
+        $at->left[$pot] -= count($members);
+        $at->potsLeft -= $at->left[$pot] === 0 ? 1 : 0;
+        $at->now = $from + $minutes * $this->pieces;
+    }
+
+    /**
+     * The passes that could come next without waiting longer than needed, the likeliest first.
+     *
+     * @return list<array{non-empty-list<int>, float}> steps, and when the first of them starts
+     */
+    private function options(Beginning $at): array
+    {
+        $free = array_keys($at->free);
+        $into = array_values(array_filter($at->wetNow, fn (int $i) => isset($at->free[$i])));
+        if ($into !== []) {
+            $free = $into;
+        }
+        if ($this->stages !== []) {
+            $stage = min(array_map(fn (int $i) => $this->stages[$i], $free));
+            $free = array_values(array_filter($free, fn (int $i) => $this->stages[$i] === $stage));
+        }
+        $byPot = [];
+        $ready = [];
+        foreach ($free as $i) {
+            $ready[$i] = $into !== [] ? $at->now : max($at->now, $this->readyAt($at, $i));
+            $byPot[$this->pots[$i]][] = $i;
+        }
+        if ($this->ranks !== []) {
+            $lead = array_reduce($free, fn (?int $best, int $i) => $best === null || [$this->ranks[$i], $i] < [$this->ranks[$best], $best] ? $i : $best);
+            $byPot = $lead === null ? [] : [$this->pots[$lead] => $this->run($byPot[$this->pots[$lead]], $at)];
+        }
+        $options = [];
+        foreach ($byPot as $pot => $members) {
+            $from = min(array_map(fn (int $i) => $ready[$i], $members));
+            $now = array_values(array_filter($members, fn (int $i) => $ready[$i] <= $from + 1e-9));
+            usort($now, fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [$this->feedsWet[$b], $this->ranks[$b] ?? 0, $this->places[$b], $b]);
+            $first = $now[0] ?? $members[0];
+            $options[] = [[$from, (string) $pot === $at->open ? 0 : 1, $at->left[$pot] - count($now), $this->steps[$first]->phase->value, $this->places[$first], $first], $now === [] ? $members : $now, $from];
+        }
+        usort($options, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        $soonest = $options[0][2] ?? 0.0;
+        // What is open goes on while there is anything for it: closing a pot early never saves one.
+        $open = array_filter($options, fn (array $o) => $o[0][1] === 0 && $o[2] <= $soonest + self::SAME);
+        $options = array_filter($open === [] ? $options : $open, fn (array $o) => $o[2] <= $soonest + self::SAME);
+
+        return array_map(fn (array $o) => [$o[1], $o[2]], array_slice(array_values($options), 0, self::BRANCHES));
+    }
+
+    /**
+     * The steps of one pot that stand next to one another in the order made by hand, from the first of them on.
+     *
+     * @param  non-empty-list<int>  $members
+     * @return non-empty-list<int>
+     */
+    private function run(array $members, Beginning $at): array
+    {
+        usort($members, fn (int $a, int $b) => [$this->ranks[$a], $a] <=> [$this->ranks[$b], $b]);
+        $others = array_map(fn (int $i) => $this->ranks[$i], array_diff(array_keys($this->steps), $at->order, $members));
+        $run = [$members[0]];
+        foreach (array_slice($members, 1) as $i) {
+            if (array_filter($others, fn (int $r) => $r > $this->ranks[$members[0]] && $r < $this->ranks[$i]) !== []) {
+                break;
+            }
+            $run[] = $i;
+        }
+
+        return $run;
     }
 
     /** @return list<Cycle> */
@@ -210,115 +295,22 @@ final class Layout
         return mb_strtolower($step->technique->name).($step->area === null ? ' on the whole model' : " on {$step->area->key}");
     }
 
-    /**
-     * @param  non-empty-list<int>  $free
-     * @param  array<string, int>  $left
-     * @param  array<int, int>  $ranks
-     * @param  list<int>  $stages
-     * @return array{string, non-empty-list<int>, float, bool} the pot, the steps done with it now, their start, and whether drying held them
-     */
-    private function next(array $free, array $left, string $open, int $way, array $ranks, array $stages, bool $intoWet, Precedence $edges): array
-    {
-        $byPot = [];
-        $ready = [];
-        $stage = $stages === [] ? 0 : min(array_map(fn (int $i) => $stages[$i], $free));
-        $first = $ranks === [] ? 0 : min(array_map(fn (int $i) => $ranks[$i], $free));
-        foreach ($free as $i) {
-            if ($stages !== [] && $stages[$i] !== $stage) {
-                continue;
-            }
-            $ready[$i] = $intoWet ? $this->now : max($this->now, $this->readyAt($i));
-            $byPot[$this->pots[$i]][] = $i;
-        }
-        $best = null;
-        foreach ($byPot as $pot => $members) {
-            $lead = $ranks === [] ? 0 : min(array_map(fn (int $i) => $ranks[$i], $members));
-            if ($lead > $first) {
-                continue;
-            }
-            if ($ranks !== []) {
-                // By hand, a pass holds what stands next to one another with one pot.
-                $members = $this->run($members, $ranks, $free);
-            }
-            $start = min(array_map(fn (int $i) => $ready[$i], $members));
-            $now = array_values(array_filter($members, fn (int $i) => $ready[$i] <= $start + 1e-9));
-            usort($now, fn (int $a, int $b) => [$this->feedsWet[$a], $this->places[$a], $a] <=> [$this->feedsWet[$b], $this->places[$b], $b]);
-            $closes = $left[$pot] === count($now) ? 0 : 1;
-            $isOpen = (string) $pot === $open ? 0 : 1;
-            $rank = [
-                $lead,
-                $start,
-                ...match ($way) {
-                    0 => [$isOpen, $closes, 0],
-                    1 => [$isOpen, $closes, -count($now)],
-                    2 => [$isOpen, $closes, $left[$pot] - count($now)],
-                    default => [$isOpen, $left[$pot] - count($now), -$this->unlocks($now, $edges)],
-                },
-                $this->steps[$now[0]]->phase->value,
-                $this->places[$now[0]],
-                $now[0],
-            ];
-            if ($best === null || $rank < $best[0]) {
-                $best = [$rank, (string) $pot, $now];
-            }
-        }
-        assert($best !== null && $best[2] !== []);
-
-        return [$best[1], $best[2], $best[0][1], $best[0][1] > $this->now + 1e-9];
-    }
-
-    /**
-     * The steps of one pot that stand next to one another in the order made by hand, from the first of them on.
-     *
-     * @param  non-empty-list<int>  $members
-     * @param  array<int, int>  $ranks
-     * @param  list<int>  $free
-     * @return non-empty-list<int>
-     */
-    private function run(array $members, array $ranks, array $free): array
-    {
-        usort($members, fn (int $a, int $b) => [$ranks[$a], $a] <=> [$ranks[$b], $b]);
-        $others = array_map(fn (int $i) => $ranks[$i], array_diff($free, $members));
-        $run = [$members[0]];
-        foreach (array_slice($members, 1) as $i) {
-            if (array_filter($others, fn (int $r) => $r > $ranks[$members[0]] && $r < $ranks[$i]) !== []) {
-                break;
-            }
-            $run[] = $i;
-        }
-
-        return $run;
-    }
-
-    /** @param  list<int>  $members */
-    private function unlocks(array $members, Precedence $edges): int
-    {
-        $later = [];
-        foreach ($members as $i) {
-            foreach (array_keys($edges->after($i)) as $j) {
-                $later[$this->pots[$j]] = true;
-            }
-        }
-
-        return count($later);
-    }
-
     /** The first minute at which a step can start on the first piece without touching wet paint on any. */
-    private function readyAt(int $i): float
+    private function readyAt(Beginning $at, int $i): float
     {
         $step = $this->steps[$i];
         $ready = 0.0;
         if ($step->area === null) {
-            foreach ($this->wet as $coat) {
+            foreach ($at->wet as $coat) {
                 $ready = max($ready, $this->dryAt($coat, $step->minutes));
             }
 
             return $ready;
         }
         $place = $this->places[$i];
-        $ready = max($this->dryAt($this->wet[$place], $step->minutes), $this->dryAt($this->wet[count($this->sculpt->areas)], $step->minutes));
+        $ready = max($this->dryAt($at->wet[$place], $step->minutes), $this->dryAt($at->wet[count($this->sculpt->areas)], $step->minutes));
         foreach ($this->neighbours[$place] as $other) {
-            $ready = max($ready, $this->dryAt($this->wetAround[$other], $step->minutes));
+            $ready = max($ready, $this->dryAt($at->wetAround[$other], $step->minutes));
         }
 
         return $ready;
@@ -338,20 +330,6 @@ final class Layout
         [$start, $each, $drying] = $coat;
 
         return $start + $drying + ($minutes >= $each ? $each : $this->pieces * $each - ($this->pieces - 1) * $minutes);
-    }
-
-    /** @param  list<int>  $members */
-    private function paint(array $members, float $start, float $minutes): void
-    {
-        foreach ($members as $i) {
-            $step = $this->steps[$i];
-            $place = $this->places[$i];
-            $coat = [$start, $minutes, $step->drying()];
-            $this->wet[$place] = $coat;
-            if ($step->isMessy() && $step->area !== null) {
-                $this->wetAround[$place] = $coat;
-            }
-        }
     }
 
     /** @param  list<int>  $members */
