@@ -17,6 +17,18 @@ final readonly class Method
     {
     }
 
+    /** The same method with one school left open. */
+    public function without(School $school): self
+    {
+        return new self(array_diff_key($this->choices, [$school->value => true]), $this->undercoatColour);
+    }
+
+    /** The same method with one school answered for the whole model. */
+    public function with(School $school, string $answer): self
+    {
+        return new self([$school->value => [new Choice($answer, null)]] + $this->choices, $this->undercoatColour);
+    }
+
     /** The answer for the whole model: the first that has no scope. */
     public function answer(School $school): ?string
     {

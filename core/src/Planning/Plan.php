@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sequencing\OrderedWork;
+use Ordotype\Core\Sequencing\Step;
 
 /** The plan of one piece: what is done on each area, in which order, why, and how it stands to the tier. */
 final readonly class Plan
@@ -72,8 +73,14 @@ final readonly class Plan
     /** Minutes of setting up, once for the batch: each technique once per paint. */
     public function setupMinutes(): float
     {
+        return self::setupOf($this->work->steps);
+    }
+
+    /** @param  list<Step>  $steps */
+    public static function setupOf(array $steps): float
+    {
         $setup = [];
-        foreach ($this->work->steps as $step) {
+        foreach ($steps as $step) {
             $setup[$step->technique->key.'|'.($step->colour?->words() ?? '')] = $step->technique->setup;
         }
 

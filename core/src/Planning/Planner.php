@@ -138,6 +138,39 @@ final class Planner
         return $planner->lay($areas, $plan->whole, $plan->sprayed);
     }
 
+    /**
+     * For each colour that could be sprayed: its minutes by airbrush and by brush over the unit, with their parts. What
+     * is sprayed in the plan and touches it is masked, so much as the plan sprays before it.
+     *
+     * @return list<SprayOrBrush> the largest first
+     */
+    public static function sprayOrBrush(PlanRequest $request): array
+    {
+        [$planner, , $whole, $sprayed] = self::chosen($request);
+        if (! $request->standard->hasTechnique(WellKnown::SPRAY)) {
+            return [];
+        }
+        $spray = $request->standard->technique(WellKnown::SPRAY);
+        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
+        // What it would take is asked whether the method sprays or not.
+        $planner->method = new MethodOnModel($request->method->without(School::Spraying), $request->sculpt, $request->scheme, $request->shelf);
+        $planner->takeGiven($whole);
+        $options = [];
+        foreach ($request->sculpt->areas as $area) {
+            if ($area->rank !== Rank::Ground && DemandResolver::fits($spray, $area)) {
+                $demand = $planner->method->simpler($resolver->ofArea($area));
+                $problem = $planner->problem($demand, true);
+                $pair = [$planner->solve($demand, $problem->without(WellKnown::SPRAY)), $planner->solve($demand, $problem->withBase(WellKnown::SPRAY))];
+                if ($pair[0]->choice !== null && $pair[1]->choice !== null) {
+                    $options[$area->key] = $pair;
+                }
+            }
+        }
+        $masking = $request->standard->hasTechnique(WellKnown::MASKING) ? $request->standard->technique(WellKnown::MASKING) : null;
+
+        return (new SprayPlanner($request, $planner->method->benchSculpt()))->compare($options, $sprayed, $spray, $masking);
+    }
+
     /** @return array{self, list<PlannedArea>, PlannedArea, list<SprayedColour>} */
     private static function chosen(PlanRequest $request): array
     {
@@ -436,6 +469,51 @@ final class Planner
         $planner = new self($request);
 
         return $planner->layout($steps)->order($planner->rules($steps)->edges(), $request->arrangement->sequence);
+    }
+
+    /** The same plan with its steps in the order that other work lays down, as far as that names them. */
+    public static function inOrder(Plan $plan, OrderedWork $work): Plan
+    {
+        $planner = new self($plan->request->arranged(new Arrangement($plan->request->arrangement->overrules, array_map(fn (Step $s) => $s->key(), $work->steps), $plan->request->arrangement->paints, $plan->request->arrangement->practice)));
+        $planner->takeGiven($plan->whole);
+
+        return $planner->lay($plan->areas, $plan->whole, $plan->sprayed);
+    }
+
+    /**
+     * The steps that raise what is done: passes of one technique are numbered on after those that are there.
+     *
+     * @param  list<RaisedArea>  $areas
+     * @param  list<ChosenTechnique>  $whole
+     * @return list<Step>
+     */
+    public static function addedSteps(PlanRequest $request, array $areas, array $whole): array
+    {
+        $planner = new self($request);
+        $colours = new StepColours($request->scheme, $request->shelf, $request->method, $request->sculpt);
+        $steps = $planner->wholeSteps(new PlannedArea(new AreaDemand(null, [], [], []), new Choice($whole), 1, 0, null), []);
+        foreach ($areas as $raised) {
+            $kept = [];
+            foreach ([...$raised->kept, ...$raised->lost] as $used) {
+                $kept[$used->technique->key] = ($kept[$used->technique->key] ?? 0) + $used->passes;
+            }
+            // Colours follow from all that is on the area when it is done; only what is added is given back.
+            $all = $planner->areaSteps(new PlannedArea($raised->demand, new Choice([...$raised->kept, ...$raised->added]), $raised->gradeBar, 0, $raised->conflict), $colours);
+            $there = [];
+            foreach ($raised->kept as $used) {
+                $there[$used->technique->key] = ($there[$used->technique->key] ?? 0) + $used->passes;
+            }
+            $seen = [];
+            foreach ($all as $step) {
+                $key = $step->technique->key;
+                $seen[$key] = ($seen[$key] ?? 0) + 1;
+                if ($seen[$key] > ($there[$key] ?? 0)) {
+                    $steps[] = $step->numbered($seen[$key] - ($there[$key] ?? 0) + ($kept[$key] ?? 0));
+                }
+            }
+        }
+
+        return $steps;
     }
 
     /**

@@ -42,6 +42,34 @@ final class Raising
         return $done;
     }
 
+    /**
+     * What is done when only some steps of a plan are.
+     *
+     * @param  list<string>  $keys  of the steps that are done
+     * @return array<string, list<ChosenTechnique>>
+     */
+    public static function workSoFar(Plan $plan, array $keys): array
+    {
+        $there = array_flip($keys);
+        $byArea = [];
+        foreach ($plan->work->steps as $step) {
+            if (isset($there[$step->key()]) && $step->sprays === [] && $step->phase !== Phase::JointTidy) {
+                $byArea[(string) $step->area?->key][] = $step;
+            }
+        }
+
+        return array_map(StoppingPoints::used(...), $byArea);
+    }
+
+    /** The added work in an order that keeps the rules. */
+    public function work(): RaisedWork
+    {
+        $areas = $this->areas();
+        $whole = $this->whole();
+
+        return new RaisedWork($areas, $whole, Planner::orderOf($this->request->arranged(new Arrangement($this->request->arrangement->overrules)), Planner::addedSteps($this->request, $areas, $whole)), $this->concerns());
+    }
+
     /** @return list<RaisedArea> in the sculpt's order; from nothing, what planning chooses */
     public function areas(): array
     {
@@ -52,14 +80,24 @@ final class Raising
         return array_map(fn (array $pair) => $this->raise($pair[0], $pair[1], $this->done[(string) $pair[0]->area?->key] ?? []), Planner::problems($this->request)[0]);
     }
 
-    /** @return list<ChosenTechnique> whole techniques that are still to be done; the undercoat never is */
+    /**
+     * Whole techniques that are still to be done; the undercoat never is. Over painted work, varnish and the final look
+     * are done anew.
+     *
+     * @return list<ChosenTechnique>
+     */
     public function whole(): array
     {
-        $there = array_map(fn (ChosenTechnique $u) => $u->technique->key, $this->done[''] ?? []);
+        $there = array_map(fn (ChosenTechnique $u) => $u->technique->key, array_filter($this->done[''] ?? [], fn (ChosenTechnique $u) => ! $u->technique->givesAny(Effect::Protect, Effect::Check) || ! $this->addsAnything()));
         $painted = array_filter($this->done) !== [];
 
         return array_values(array_filter(Planner::problems($this->request)[1]->choice->techniques ?? [], fn (ChosenTechnique $u) => ! in_array($u->technique->key, $there, true)
             && ! ($painted && $u->technique->givesAny(Effect::Undercoat, Effect::Value))));
+    }
+
+    private function addsAnything(): bool
+    {
+        return array_filter($this->areas(), fn (RaisedArea $a) => $a->added !== []) !== [];
     }
 
     /** @return list<string> keys of late work on the model that the additions go over or under: varnish to be taken into account, decals to be kept */

@@ -6,6 +6,7 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
 
@@ -48,12 +49,53 @@ final readonly class SprayPlanner
     }
 
     /**
-     * Areas of one base colour, those groups that hold a main area, by the main areas' share, then area order.
-     *
-     * @param  list<string>  $keys
-     * @return list<non-empty-list<Area>>
+     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its plan by brush, and sprayed
+     * @param  list<SprayedColour>  $sprayed  what the plan sprays, in its order
+     * @return list<SprayOrBrush> the largest surface first
      */
-    private function groups(array $keys): array
+    public function compare(array $options, array $sprayed, Technique $spray, ?Technique $masking): array
+    {
+        $pieces = $this->request->pieces;
+        $compared = [];
+        foreach ($this->byColour(array_keys($options)) as $areas) {
+            $before = [];
+            $isSprayed = false;
+            foreach ($sprayed as $colour) {
+                if ($colour->areas[0]->key === $areas[0]->key) {
+                    $isSprayed = true;
+                    break;
+                }
+                array_push($before, ...$colour->areas);
+            }
+            $masked = $this->toMask($areas, $before);
+            $sum = fn (int $way): float => $pieces * array_sum(array_map(fn (Area $a) => $options[$a->key][$way]->minutes() ?? 0.0, $areas));
+            $bases = [];
+            foreach ($areas as $area) {
+                foreach ($options[$area->key][0]->choice->techniques ?? [] as $used) {
+                    if ($used->technique->givesAny(Effect::BaseColour)) {
+                        $bases[$used->technique->key] = $used->technique->setup;
+                    }
+                }
+            }
+            $compared[] = new SprayOrBrush($this->request->scheme?->for($areas[0])?->base, $areas, $masked, $isSprayed, $spray->setup, $sum(1),
+                $masking === null || $masked === [] ? 0.0 : $pieces * $this->maskingMinutes($masking, $masked) + $masking->setup, array_sum($bases), $sum(0));
+        }
+        usort($compared, fn (SprayOrBrush $a, SprayOrBrush $b) => self::share($b->areas) <=> self::share($a->areas));
+
+        return $compared;
+    }
+
+    /** @param  list<Area>  $areas */
+    private static function share(array $areas): float
+    {
+        return array_sum(array_map(fn (Area $a) => $a->sharePct, $areas));
+    }
+
+    /**
+     * @param  list<string>  $keys
+     * @return array<string, non-empty-list<Area>> areas of one base colour each; without a scheme each by itself
+     */
+    private function byColour(array $keys): array
     {
         $groups = [];
         foreach ($this->request->sculpt->areas as $area) {
@@ -62,6 +104,19 @@ final readonly class SprayPlanner
                 $groups[$base === null ? "area $area->key" : "paint $base"][] = $area;
             }
         }
+
+        return $groups;
+    }
+
+    /**
+     * Areas of one base colour, those groups that hold a main area, by the main areas' share, then area order.
+     *
+     * @param  list<string>  $keys
+     * @return list<non-empty-list<Area>>
+     */
+    private function groups(array $keys): array
+    {
+        $groups = $this->byColour($keys);
         $withMain = array_values(array_filter($groups, fn (array $areas) => in_array(Rank::Main, array_map(fn (Area $a) => $a->rank, $areas), true)));
         usort($withMain, fn (array $a, array $b) => self::mainShare($b) <=> self::mainShare($a));
 

@@ -199,7 +199,7 @@ final class Layout
         if ($into !== []) {
             $free = $into;
         }
-        if ($this->stages !== []) {
+        if ($this->stages !== [] && $free !== []) {
             $stage = min(array_map(fn (int $i) => $this->stages[$i], $free));
             $free = array_values(array_filter($free, fn (int $i) => $this->stages[$i] === $stage));
         }

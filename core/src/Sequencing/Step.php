@@ -73,6 +73,11 @@ final readonly class Step
         return $this->technique->mess >= 2;
     }
 
+    public function numbered(int $pass): self
+    {
+        return new self($this->area, $this->technique, $this->catalogue, $pass, $this->extent, $this->minutes, $this->handling, $this->because, $this->colour, $this->sprays, $this->covers, $this->phase);
+    }
+
     public function coloured(?StepColour $colour): self
     {
         return new self($this->area, $this->technique, $this->catalogue, $this->pass, $this->extent, $this->minutes, $this->handling, $this->because, $colour, $this->sprays, $this->covers, $this->phase);

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Sculpt;
+
+use Ordotype\Core\Standard\Facing;
+use Ordotype\Core\Standard\Rank;
+
+/**
+ * What is odd about a sculpt's map, beyond what its format refuses: outlines that are missing, hidden, crossing
+ * themselves or at odds with shares, facing and touches. Nothing of it stops anyone.
+ */
+final readonly class MapCheck
+{
+    /** Outlines closer than this many mm are taken to touch; ones further apart than FAR not to (house defaults). */
+    private const NEAR = 0.6;
+
+    private const FAR = 4.0;
+
+    /** A share that is this many times more or less than the outlines show is worth a look (house default). */
+    private const SHARE = 2.5;
+
+    private OutlinedSurface $surface;
+
+    public function __construct(private Sculpt $sculpt)
+    {
+        $this->surface = new OutlinedSurface($sculpt);
+    }
+
+    /** @return list<MapFinding> in the order of the areas */
+    public function findings(): array
+    {
+        $anyOutline = array_filter($this->sculpt->areas, fn (Area $a) => $a->outline !== []) !== [];
+        $findings = $anyOutline ? [] : [new MapFinding('no_outlines', null, 'This is a quick sculpt: planning works, drawing and measuring do not until areas are outlined.')];
+        $shares = $this->surface->shares();
+        foreach ($this->sculpt->areas as $area) {
+            if ($anyOutline) {
+                array_push($findings, ...$this->ofOutline($area, $shares[$area->key]));
+            }
+            if ($area->surround !== null && ! $this->sculpt->touch($area->key, $area->surround)) {
+                $findings[] = new MapFinding('surround_apart', $area->key, "$area->name is framed by {$this->sculpt->area($area->surround)->name}, but the two are not said to touch.");
+            }
+            if ($area->rank === Rank::Detail && $area->sharePct > 10) {
+                $findings[] = new MapFinding('large_detail', $area->key, "$area->name is a detail and has $area->sharePct % of the surface.");
+            }
+        }
+        if (array_filter($this->sculpt->areas, fn (Area $a) => $a->rank === Rank::Main) === []) {
+            $findings[] = new MapFinding('no_main', null, 'No area is a main one, so nothing that is asked of main areas is asked of this figure.');
+        }
+
+        return [...$findings, ...($anyOutline ? $this->ofTouches() : [])];
+    }
+
+    /** @return list<MapFinding> */
+    private function ofOutline(Area $area, float $share): array
+    {
+        $findings = [];
+        foreach (OutlinedSurface::VIEWS as $view) {
+            foreach ($area->outline[$view] ?? [] as $i => $ring) {
+                if (count($ring) < 3) {
+                    $findings[] = new MapFinding('too_few_points', $area->key, "Ring ".($i + 1)." of $area->name at the $view has fewer than three points.");
+                } elseif (self::crossesItself($ring)) {
+                    $findings[] = new MapFinding('crosses_itself', $area->key, 'Ring '.($i + 1)." of $area->name at the $view crosses itself.");
+                }
+            }
+            if (($area->outline[$view] ?? []) !== [] && $this->surface->mm2($area->key, $view) === 0.0) {
+                $findings[] = new MapFinding('hidden', $area->key, "$area->name cannot be seen at the $view: areas of higher layers cover it.");
+            }
+        }
+        if (! $this->surface->isOutlined($area->key)) {
+            return [...$findings, new MapFinding('not_outlined', $area->key, "$area->name has no outline: it is planned, but not drawn or measured.")];
+        }
+        $wrong = match ($area->facing) {
+            Facing::Front => ($area->outline['back'] ?? []) !== [] && ($area->outline['front'] ?? []) === [],
+            Facing::Back => ($area->outline['front'] ?? []) !== [] && ($area->outline['back'] ?? []) === [],
+            default => false,
+        };
+        if ($wrong) {
+            $findings[] = new MapFinding('facing', $area->key, "$area->name faces {$area->facing->value} and is outlined on the other side only.");
+        }
+        if ($share > self::SHARE * $area->sharePct || $area->sharePct > self::SHARE * $share) {
+            $findings[] = new MapFinding('share', $area->key, "$area->name has $area->sharePct % of the surface, but $share % of what is outlined.");
+        }
+
+        return $findings;
+    }
+
+    /** @return list<MapFinding> */
+    private function ofTouches(): array
+    {
+        $findings = [];
+        foreach ($this->sculpt->areas as $i => $one) {
+            foreach (array_slice($this->sculpt->areas, $i + 1) as $other) {
+                $gap = $this->gap($one, $other);
+                $said = $this->sculpt->touch($one->key, $other->key);
+                if ($gap !== null && $gap < self::NEAR && ! $said) {
+                    $findings[] = new MapFinding('touches_unsaid', $one->key, "$one->name and $other->name meet in the outlines and are not said to touch.");
+                } elseif ($gap !== null && $gap > self::FAR && $said) {
+                    $findings[] = new MapFinding('touches_apart', $one->key, "$one->name and $other->name are said to touch and lie ".round($gap).' mm apart in the outlines.');
+                }
+                foreach ($one->layer === $other->layer ? OutlinedSurface::VIEWS : [] as $view) {
+                    if ($this->surface->common($one->key, $other->key, $view) > 1.0) {
+                        $findings[] = new MapFinding('same_layer', $one->key, "$one->name and $other->name lie over one another at the $view and have the same layer: one of them must be higher.");
+                    }
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /** The least distance of two outlines in any view, in mm; null where no view has both. */
+    private function gap(Area $one, Area $other): ?float
+    {
+        [$width, $height] = $this->sculpt->frameMm ?? [60.0, 80.0];
+        $least = null;
+        foreach (OutlinedSurface::VIEWS as $view) {
+            foreach ($one->outline[$view] ?? [] as $ring) {
+                foreach ($other->outline[$view] ?? [] as $with) {
+                    $gap = min(self::distance($ring, $with, $width, $height), self::distance($with, $ring, $width, $height));
+                    if (self::contains($with, $ring[0] ?? [-1.0, -1.0]) || self::contains($ring, $with[0] ?? [-1.0, -1.0])) {
+                        $gap = 0.0;
+                    }
+                    $least = $least === null ? $gap : min($least, $gap);
+                }
+            }
+        }
+
+        return $least;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $points
+     * @param  list<array{float, float}>  $ring
+     */
+    private static function distance(array $points, array $ring, float $width, float $height): float
+    {
+        $least = INF;
+        $n = count($ring);
+        foreach ($points as [$x, $y]) {
+            for ($i = 0; $i < $n; $i++) {
+                [$ax, $ay] = [($ring[$i][0] - $x) * $width, ($ring[$i][1] - $y) * $height];
+                [$bx, $by] = [($ring[($i + 1) % $n][0] - $x) * $width, ($ring[($i + 1) % $n][1] - $y) * $height];
+                $length = ($bx - $ax) ** 2 + ($by - $ay) ** 2;
+                $t = $length <= 0.0 ? 0.0 : max(0.0, min(1.0, -($ax * ($bx - $ax) + $ay * ($by - $ay)) / $length));
+                $least = min($least, hypot($ax + $t * ($bx - $ax), $ay + $t * ($by - $ay)));
+            }
+        }
+
+        return $least;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $ring
+     * @param  array{float, float}  $point
+     */
+    private static function contains(array $ring, array $point): bool
+    {
+        $inside = false;
+        $n = count($ring);
+        for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
+            if (($ring[$i][1] > $point[1]) !== ($ring[$j][1] > $point[1])
+                && $point[0] < ($ring[$j][0] - $ring[$i][0]) * ($point[1] - $ring[$i][1]) / ($ring[$j][1] - $ring[$i][1]) + $ring[$i][0]) {
+                $inside = ! $inside;
+            }
+        }
+
+        return $inside;
+    }
+
+    /** @param  list<array{float, float}>  $ring */
+    private static function crossesItself(array $ring): bool
+    {
+        $n = count($ring);
+        for ($i = 0; $i < $n; $i++) {
+            for ($j = $i + 2; $j < $n; $j++) {
+                if ($i === 0 && $j === $n - 1) {
+                    continue; // neighbours round the end
+                }
+                [$a, $b, $c, $d] = [$ring[$i], $ring[$i + 1], $ring[$j], $ring[($j + 1) % $n]];
+                if (self::side($a, $b, $c) * self::side($a, $b, $d) < 0 && self::side($c, $d, $a) * self::side($c, $d, $b) < 0) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * On which side of the line from a to b the point c lies: the sign of the cross product.
+     *
+     * @param  array{float, float}  $a
+     * @param  array{float, float}  $b
+     * @param  array{float, float}  $c
+     */
+    private static function side(array $a, array $b, array $c): float
+    {
+        return ($b[0] - $a[0]) * ($c[1] - $a[1]) - ($b[1] - $a[1]) * ($c[0] - $a[0]);
+    }
+}
