@@ -21,12 +21,12 @@ use Ordotype\Core\Standard\TierStatus;
  *
  * On one area the order of work is a chain, so what is done there is a beginning of it; the sets are therefore found as
  * the least fixed point of "what the tier needs on each area" and "what must come before it", and no smaller one exists.
- * Steps that finish a piece (varnish, gloss, joining, the rim, the final look) are done wherever the work stops, so
+ * Steps that finish a piece (varnish, plants and gloss after it, joining, the rim, the final look) are done wherever the work stops, so
  * they belong to every set and the rules that put them last do not pull anything forward.
  */
 final class StoppingPoints
 {
-    private const FINISHING = [Phase::MattVarnish, Phase::Gloss, Phase::Join, Phase::JointTidy, Phase::Rim, Phase::Check];
+    private const FINISHING = [Phase::MattVarnish, Phase::GroundPlants, Phase::Gloss, Phase::Join, Phase::JointTidy, Phase::Rim, Phase::Check];
 
     /** @var list<Step> */
     private array $steps;
@@ -90,7 +90,7 @@ final class StoppingPoints
 
     private function whole(Tier $tier): StoppingPoint
     {
-        return new StoppingPoint($tier, array_keys($this->finishing, false, true), $this->plan->minutesByArea(), null);
+        return new StoppingPoint($tier, array_keys($this->finishing, false, true), array_keys($this->finishing, true, true), $this->plan->minutesByArea(), null);
     }
 
     /** @param  array<int, true>  $done  what the sets before hold */
@@ -132,14 +132,18 @@ final class StoppingPoints
         }
         $steps = array_keys($closed);
         sort($steps);
-        $finish = array_sum(array_map(fn (int $i) => $this->finishing[$i] && $this->isNeededOnModel($whole->demand, $this->steps[$i]) ? $this->steps[$i]->minutes : 0.0, array_keys($this->steps)));
+        $demands = ['' => $whole->demand];
+        foreach ($problems as [$demand]) {
+            $demands[(string) $demand->area?->key] = $demand;
+        }
+        $finish = array_values(array_filter(array_keys($this->finishing, true, true), fn (int $i) => $this->finishes($demands[(string) $this->steps[$i]->area?->key], $i)));
 
-        return new StoppingPoint($tier, $steps, array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, $steps)) + $finish, null);
+        return new StoppingPoint($tier, $steps, $finish, array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, [...$steps, ...$finish])), null);
     }
 
     private function none(Tier $tier, string $reason): StoppingPoint
     {
-        return new StoppingPoint($tier, null, 0.0, $reason);
+        return new StoppingPoint($tier, null, [], 0.0, $reason);
     }
 
     /**
@@ -250,6 +254,22 @@ final class StoppingPoints
         }
 
         return null;
+    }
+
+    /** Whether a finishing step is done when the work stops at a tier: it asks for it, or parts are to be joined. */
+    private function finishes(AreaDemand $demand, int $i): bool
+    {
+        $step = $this->steps[$i];
+        if ($step->area === null || $step->phase === Phase::JointTidy) {
+            return $step->phase === Phase::JointTidy || $step->phase === Phase::Join || $this->isNeededOnModel($demand, $step);
+        }
+        foreach ($demand->requirements as $requirement) {
+            if (Conformance::state($requirement, [])->state === 'short' && Conformance::state($requirement, self::used([$step]))->state !== 'short') {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function isNeededOnModel(AreaDemand $demand, Step $step): bool
