@@ -485,13 +485,16 @@ final class Planner
      *
      * @param  list<RaisedArea>  $areas
      * @param  list<ChosenTechnique>  $whole
+     * @param  list<ChosenTechnique>  $wholeDone
      * @return list<Step>
      */
-    public static function addedSteps(PlanRequest $request, array $areas, array $whole): array
+    public static function addedSteps(PlanRequest $request, array $areas, array $whole, array $wholeDone): array
     {
         $planner = new self($request);
         $colours = new StepColours($request->scheme, $request->shelf, $request->method, $request->sculpt);
-        $steps = $planner->wholeSteps(new PlannedArea(new AreaDemand(null, [], [], []), new Choice($whole), 1, 0, null), []);
+        $once = array_fill_keys(array_map(fn (ChosenTechnique $u) => $u->technique->key, $wholeDone), true);
+        $steps = array_map(fn (Step $s) => isset($once[$s->technique->key]) ? $s->numbered(2) : $s,
+            $planner->wholeSteps(new PlannedArea(new AreaDemand(null, [], [], []), new Choice($whole), 1, 0, null), []));
         foreach ($areas as $raised) {
             $kept = [];
             foreach ([...$raised->kept, ...$raised->lost] as $used) {

@@ -67,7 +67,7 @@ final class Raising
         $areas = $this->areas();
         $whole = $this->whole();
 
-        return new RaisedWork($areas, $whole, Planner::orderOf($this->request->arranged(new Arrangement($this->request->arrangement->overrules)), Planner::addedSteps($this->request, $areas, $whole)), $this->concerns());
+        return new RaisedWork($areas, $whole, Planner::orderOf($this->request->arranged(new Arrangement($this->request->arrangement->overrules)), Planner::addedSteps($this->request, $areas, $whole, $this->done[''] ?? [])), $this->concerns());
     }
 
     /** @return list<RaisedArea> in the sculpt's order; from nothing, what planning chooses */

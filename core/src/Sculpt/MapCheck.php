@@ -59,7 +59,7 @@ final readonly class MapCheck
         foreach (OutlinedSurface::VIEWS as $view) {
             foreach ($area->outline[$view] ?? [] as $i => $ring) {
                 if (count($ring) < 3) {
-                    $findings[] = new MapFinding('too_few_points', $area->key, "Ring ".($i + 1)." of $area->name at the $view has fewer than three points.");
+                    $findings[] = new MapFinding('too_few_points', $area->key, 'Ring '.($i + 1)." of $area->name at the $view has fewer than three points.");
                 } elseif (self::crossesItself($ring)) {
                     $findings[] = new MapFinding('crosses_itself', $area->key, 'Ring '.($i + 1)." of $area->name at the $view crosses itself.");
                 }
@@ -91,11 +91,12 @@ final readonly class MapCheck
     {
         $findings = [];
         foreach ($this->sculpt->areas as $i => $one) {
+            $unsaid = [];
             foreach (array_slice($this->sculpt->areas, $i + 1) as $other) {
                 $gap = $this->gap($one, $other);
                 $said = $this->sculpt->touch($one->key, $other->key);
-                if ($gap !== null && $gap < self::NEAR && ! $said) {
-                    $findings[] = new MapFinding('touches_unsaid', $one->key, "$one->name and $other->name meet in the outlines and are not said to touch.");
+                if ($gap !== null && $gap < self::NEAR && ! $said && $one->part === $other->part) {
+                    $unsaid[] = $other->name;
                 } elseif ($gap !== null && $gap > self::FAR && $said) {
                     $findings[] = new MapFinding('touches_apart', $one->key, "$one->name and $other->name are said to touch and lie ".round($gap).' mm apart in the outlines.');
                 }
@@ -104,6 +105,9 @@ final readonly class MapCheck
                         $findings[] = new MapFinding('same_layer', $one->key, "$one->name and $other->name lie over one another at the $view and have the same layer: one of them must be higher.");
                     }
                 }
+            }
+            if ($unsaid !== []) {
+                $findings[] = new MapFinding('touches_unsaid', $one->key, "$one->name meets ".implode(', ', $unsaid).' in the outlines and is not said to touch '.(count($unsaid) === 1 ? 'it' : 'them').': right where one only stands before the other.');
             }
         }
 
