@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 use App\Http\Controllers\ArrangementController;
 use App\Http\Controllers\BenchController;
+use App\Http\Controllers\BendController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\OrderController;
+use App\Http\Controllers\OutlookController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\SchemeController;
+use App\Http\Controllers\SculptController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SignOffController;
 use App\Http\Controllers\StandardController;
@@ -71,6 +75,26 @@ Route::middleware('auth')->group(function (): void {
         Route::post('orders/{order}/units', [OrderController::class, 'addUnit'])->whereNumber('order');
     });
 
+    Route::middleware('can:schemes.read')->group(function (): void {
+        Route::get('schemes', [SchemeController::class, 'index']);
+        Route::get('schemes/{slug}', [SchemeController::class, 'show']);
+        Route::get('sculpts', [SculptController::class, 'index']);
+        Route::get('sculpts/{slug}', [SculptController::class, 'show']);
+        Route::get('sculpts/{slug}/export', [SculptController::class, 'export']);
+    });
+    Route::middleware('can:schemes.edit')->group(function (): void {
+        Route::post('schemes', [SchemeController::class, 'store']);
+        Route::post('schemes/try', [SchemeController::class, 'attempt']);
+        Route::put('schemes/{slug}', [SchemeController::class, 'update']);
+        Route::post('schemes/{slug}/outcome', [SchemeController::class, 'judge']);
+        Route::post('sculpts', [SculptController::class, 'store']);
+        Route::post('sculpts/try', [SculptController::class, 'attempt']);
+        Route::put('sculpts/{slug}', [SculptController::class, 'update']);
+    });
+    Route::put('orders/{order}/scheme', [SchemeController::class, 'ofOrder'])->whereNumber('order')->middleware('can:orders.edit');
+    Route::post('pictures', [SculptController::class, 'takePicture'])->middleware('can:orders.edit');
+    Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
+
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->whereNumber('unit')->middleware('can:plan.read');
     Route::middleware('can:plan.edit')->group(function (): void {
         Route::put('units/{unit}/plan', [PlanController::class, 'edit'])->whereNumber('unit');
@@ -82,6 +106,20 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('units/{unit}/amendments/{amendment}', [ArrangementController::class, 'unamend'])->whereNumber('unit')->whereNumber('amendment');
         Route::put('units/{unit}/tier', [ArrangementController::class, 'move'])->whereNumber('unit');
         Route::put('units/{unit}/method', [ArrangementController::class, 'method'])->whereNumber('unit');
+        Route::post('units/{unit}/move', [BendController::class, 'move'])->whereNumber('unit');
+        Route::put('units/{unit}/sequence', [BendController::class, 'sequence'])->whereNumber('unit');
+        Route::put('units/{unit}/step', [BendController::class, 'step'])->whereNumber('unit');
+        Route::put('units/{unit}/practice', [BendController::class, 'practice'])->whereNumber('unit');
+        Route::post('units/{unit}/overrules', [BendController::class, 'overrule'])->whereNumber('unit');
+        Route::delete('units/{unit}/overrules/{place}', [BendController::class, 'uphold'])->whereNumber('unit')->whereNumber('place');
+        Route::put('units/{unit}/variants', [BendController::class, 'variants'])->whereNumber('unit');
+        Route::put('pieces/{piece}/lacks', [BendController::class, 'lacks'])->whereNumber('piece');
+        Route::post('units/{unit}/copy', [BendController::class, 'copy'])->whereNumber('unit');
+        Route::get('units/{unit}/stops', [OutlookController::class, 'stops'])->whereNumber('unit');
+        Route::get('units/{unit}/spraying', [OutlookController::class, 'spraying'])->whereNumber('unit');
+        Route::get('units/{unit}/compare', [OutlookController::class, 'compare'])->whereNumber('unit');
+        Route::get('units/{unit}/raise', [OutlookController::class, 'raise'])->whereNumber('unit');
+        Route::post('units/{unit}/raise', [OutlookController::class, 'doRaise'])->whereNumber('unit');
     });
 
     Route::middleware('can:bench.use')->group(function (): void {

@@ -6,11 +6,13 @@ namespace App\Actions;
 
 use App\Models\AmendmentRow;
 use App\Models\Order;
+use App\Models\Piece;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
 use App\Studio\Refusal;
 use App\Studio\Standards;
 use App\Studio\UnitPlans;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\AmendmentFormat;
@@ -25,16 +27,27 @@ use stdClass;
 /** What is arranged for a unit or its order before it goes to the bench: amendments, its tier, the method. */
 final class ArrangeUnit
 {
-    /** Adds an amendment to the unit, or to its order where its level says so. */
-    public function amend(Unit $unit, stdClass $amendment, int $revision): Unit
+    /**
+     * Adds an amendment at its level: to the studio, the order, the unit or one piece.
+     *
+     * @param  Piece|null  $piece  for the level piece
+     */
+    public function amend(Unit $unit, stdClass $amendment, int $revision, ?Piece $piece = null): Unit
     {
-        return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
+        return DB::transaction(function () use ($unit, $amendment, $revision, $piece): Unit {
             $unit = UnitPlans::unreleased($unit, $revision);
-            $ofOrder = ($amendment->level ?? null) === 'order';
-            if ($ofOrder) {
+            $of = match ($amendment->level ?? null) {
+                'studio' => [],
+                'order' => ['order_id' => $unit->order_id],
+                'unit' => ['unit_id' => $unit->id],
+                'piece' => ['piece_id' => $piece->id ?? throw new Refusal('Say which model it is for.', '/piece')],
+                default => throw new Refusal('The level must be studio, order, unit or piece.', '/amendment/level'),
+            };
+            if (isset($of['order_id'])) {
                 $this->noneReleased($unit->order);
-            } elseif (($amendment->level ?? null) !== 'unit') {
-                throw new Refusal('The level must be unit or order here.', '/amendment/level');
+            }
+            if (isset($of['piece_id']) && ($amendment->on ?? null) !== null) {
+                throw new Refusal('An amendment of one model holds on that model alone.', '/amendment/on');
             }
             $standard = Standards::core($unit->order->version);
             try {
@@ -42,9 +55,9 @@ final class ArrangeUnit
             } catch (FormatException $e) {
                 throw new FormatException(array_map(fn ($p) => new \Ordotype\Core\Format\Problem('/amendment'.substr($p->path, 2), $p->reason), $e->problems));
             }
-            $row = AmendmentRow::query()->create(($ofOrder ? ['order_id' => $unit->order_id] : ['unit_id' => $unit->id]) + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);
+            $row = AmendmentRow::query()->create($of + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);
             // Whatever does not fit the tier is said here, and nothing of it is kept.
-            UnitPlans::plan($unit);
+            UnitPlans::unitPlan($unit->refresh());
             ActivityLog::write('amendment.made', $row, null, Json::canonical($amendment));
 
             return $this->touch($unit);
@@ -55,12 +68,17 @@ final class ArrangeUnit
     {
         return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
             $unit = UnitPlans::unreleased($unit, $revision);
-            $row = AmendmentRow::query()->where('id', $amendment)->where(fn ($q) => $q->where('unit_id', $unit->id)->orWhere('order_id', $unit->order_id))->firstOrFail();
-            if ($row->order_id !== null) {
+            $row = UnitPlans::rows($unit)->firstWhere('id', $amendment) ?? throw (new ModelNotFoundException)->setModel(AmendmentRow::class);
+            if ($row->level() === 'order') {
                 $this->noneReleased($unit->order);
             }
             ActivityLog::write('amendment.taken_back', $row, $row->body, null);
-            $row->delete();
+            if ($row->level() === 'studio') {
+                // What was released under it is still held against it.
+                $row->update(['ended_at' => now()]);
+            } else {
+                $row->delete();
+            }
 
             return $this->touch($unit);
         });
@@ -84,18 +102,7 @@ final class ArrangeUnit
             $edits = $unit->edits ?? [];
             $unit->update(['tier' => $tier, 'edits' => null]);
             $plan = Planner::plan(UnitPlans::request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])));
-            $gone = [];
-            foreach ($edits as $area => $list) {
-                $planned = $plan->areas[$plan->request->sculpt->place((string) $area)];
-                foreach ($list as $edit) {
-                    // What is sprayed is allowed by the clause about sprayed colours, not by name.
-                    if (! isset($planned->demand->allowed[$edit['technique']]) && $planned->choice?->uses($edit['technique']) !== true) {
-                        $gone[] = $plan->request->sculpt->area((string) $area)->name;
-                        unset($edits[$area]);
-                        break;
-                    }
-                }
-            }
+            [$edits, $gone] = UnitPlans::carried($plan, $edits);
             $unit->update(['edits' => $edits === [] ? null : $edits]);
             ActivityLog::write('unit.moved', $unit, ['tier' => $before], ['tier' => $tier, 'edits_gone' => $gone]);
 

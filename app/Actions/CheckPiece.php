@@ -40,7 +40,7 @@ final class CheckPiece
                 throw new Refusal("You painted on model $piece->number: somebody else checks it.", '', 403);
             }
             $last = $piece->checks()->with(['faults', 'answers'])->whereNotNull('closed_at')->orderByDesc('round')->first();
-            $questions = (new CheckList(UnitPlans::plan($piece->unit), Faults::catalogue()))->questions();
+            $questions = (new CheckList(UnitPlans::pieceOf($piece), Faults::catalogue()))->questions();
             if ($last !== null && $last->verdict === 'rework') {
                 $questions = Checks::touchedBy($questions, $last);
             }
@@ -133,7 +133,7 @@ final class CheckPiece
         if (! in_array($found['fault'], $asked->faults, true)) {
             throw new Refusal("\"{$found['fault']}\" is not a fault this question asks for.", "/faults/$i/fault");
         }
-        $plan = UnitPlans::plan($check->piece->unit);
+        $plan = UnitPlans::pieceOf($check->piece);
         if ($found['area'] !== null && ! in_array($found['area'], $asked->areas, true)) {
             throw new Refusal("\"{$found['area']}\" is not an area this question is about.", "/faults/$i/area");
         }

@@ -86,7 +86,8 @@ final class ImportDocument
     private function sculpt(stdClass $document): string
     {
         $read = SculptFormat::read($document);
-        Sculpt::query()->updateOrCreate(['slug' => Str::slug($read->name)], ['name' => $read->name, 'role' => $read->role->value, 'size' => $read->size->value, 'document' => Json::encode($document)]);
+        $sculpt = Sculpt::query()->where('slug', Str::slug($read->name))->first();
+        $sculpt === null ? (new KeepSculpt)->create($document) : (new KeepSculpt)->edit($sculpt, $document, [], $sculpt->revision);
 
         return "$read->name, ".count($read->areas).' areas.';
     }
@@ -94,7 +95,8 @@ final class ImportDocument
     private function scheme(stdClass $document): string
     {
         $read = SchemeFormat::read($document);
-        Scheme::query()->updateOrCreate(['slug' => Str::slug($read->name)], ['name' => $read->name, 'document' => Json::encode($document)]);
+        $scheme = Scheme::query()->where('slug', Str::slug($read->name))->first();
+        $scheme === null ? (new EditScheme)->create($document) : (new EditScheme)->edit($scheme, $document, $scheme->number, 'Imported.');
 
         return "The scheme $read->name.";
     }

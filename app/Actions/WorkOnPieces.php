@@ -37,10 +37,14 @@ final class WorkOnPieces
                     throw new Refusal("Model $piece->number ($piece->code) is not on the bench: it is ".str_replace('_', ' ', $piece->stage).'.', '/pieces', 409);
                 }
                 $wanted = BenchWork::wanted($piece);
+                $ofUnit = BenchWork::ofUnit($piece->unit);
                 $standard = Standards::core($piece->unit->order->version);
                 $there = $piece->logs()->pluck('step')->flip();
                 $rows = [];
                 foreach (array_unique($steps) as $step) {
+                    if (! isset($wanted[$step]) && isset($ofUnit[$step])) {
+                        continue; // others of the unit get it, this piece does not
+                    }
                     if (! isset($wanted[$step])) {
                         throw new Refusal("\"$step\" is not a step of model $piece->number.", '/steps');
                     }

@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $standard_version_id
  * @property int|null $scheme_id
  * @property string|null $method
+ * @property list<array{rule: string, earlier: string, later: string, reason: string, by: string, at: string}>|null $overrules
+ * @property string|null $reference
  * @property int $revision
  * @property-read Collection<int, Unit> $units
  * @property-read StandardVersion $version
@@ -35,7 +37,7 @@ final class Order extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['due_on' => 'date'];
+    protected $casts = ['due_on' => 'date', 'overrules' => 'array'];
 
     /** @return HasMany<Unit, $this> */
     public function units(): HasMany

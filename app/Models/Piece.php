@@ -17,6 +17,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $number
  * @property string $code
  * @property string $stage
+ * @property list<string>|null $lacks
+ * @property array<string, list<array{technique: string, passes: int, extent: string}>>|null $edits
+ * @property list<string>|null $steps
  * @property string|null $held_from
  * @property int $revision
  * @property-read Unit $unit
@@ -28,6 +31,9 @@ final class Piece extends Model
     protected $guarded = [];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** @var array<string, string> */
+    protected $casts = ['lacks' => 'array', 'edits' => 'array', 'steps' => 'array'];
 
     /** @return BelongsTo<Unit, $this> */
     public function unit(): BelongsTo

@@ -15,6 +15,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $role
  * @property string $size
  * @property string $document
+ * @property int $revision
+ * @property string|null $picture_front
+ * @property string|null $picture_back
  */
 final class Sculpt extends Model
 {

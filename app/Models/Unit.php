@@ -18,7 +18,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $tier
  * @property string|null $label
  * @property array<string, list<array{technique: string, passes: int, extent: string}>>|null $edits
+ * @property array{sequence?: list<string>, paints?: array<string, string>, notes?: array<string, string>, practice?: string|null}|null $arrangement
+ * @property string|null $variants
  * @property string|null $plan
+ * @property int|null $scheme_number
  * @property \Illuminate\Support\Carbon|null $released_at
  * @property int|null $released_by
  * @property int $revision
@@ -34,7 +37,7 @@ final class Unit extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['edits' => 'array', 'released_at' => 'datetime'];
+    protected $casts = ['edits' => 'array', 'arrangement' => 'array', 'released_at' => 'datetime'];
 
     /** @return BelongsTo<Order, $this> */
     public function order(): BelongsTo

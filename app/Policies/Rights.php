@@ -20,6 +20,8 @@ final class Rights
         'studio.edit' => ['lead'],
         'orders.read' => ['lead', 'desk'],
         'orders.edit' => ['lead', 'desk'],
+        'schemes.read' => ['lead', 'desk'],
+        'schemes.edit' => ['lead'],
         'plan.read' => ['lead', 'desk', 'painter'],
         'plan.edit' => ['lead'],
         'bench.use' => ['lead', 'painter'],

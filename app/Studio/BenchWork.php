@@ -21,21 +21,29 @@ final class BenchWork
         return $plan instanceof stdClass ? $plan : throw new Refusal('This unit has not been released to the bench yet.', '', 409);
     }
 
-    /** A step of a released plan, by its area, technique and pass; maskings by their number, as they have no area. */
+    /** The key of a step of a released plan. Plans released before steps had keys are read as they were then. */
     public static function key(stdClass $step): string
     {
-        return ($step->area ?? '*').":$step->technique:".($step->technique === 'masking' ? "no$step->no" : $step->pass);
+        return $step->key ?? ($step->area ?? '*').":$step->technique:".($step->technique === 'masking' ? "no$step->no" : $step->pass);
     }
 
     /** @return array<string, array{technique: string, area: string|null, minutes: float}> every step the piece must get now */
     public static function wanted(Piece $piece): array
     {
-        $wanted = [];
-        foreach (self::plan($piece->unit)->steps as $step) {
-            $wanted[self::key($step)] = ['technique' => (string) $step->technique, 'area' => $step->area, 'minutes' => (float) $step->minutes];
+        $steps = self::ofUnit($piece->unit);
+
+        return ($piece->steps === null ? $steps : array_intersect_key($steps, array_flip($piece->steps))) + self::repairs($piece);
+    }
+
+    /** @return array<string, array{technique: string, area: string|null, minutes: float}> every step that some piece of the unit needs */
+    public static function ofUnit(Unit $unit): array
+    {
+        $steps = [];
+        foreach (self::plan($unit)->steps as $step) {
+            $steps[self::key($step)] = ['technique' => (string) $step->technique, 'area' => $step->area, 'minutes' => (float) $step->minutes];
         }
 
-        return $wanted + self::repairs($piece);
+        return $steps;
     }
 
     /** @return array<string, array{technique: string, area: string|null, minutes: float}> what the last check sent back */

@@ -7,6 +7,7 @@ namespace App\Studio;
 use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Paint;
+use App\Models\Piece;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\Unit;
@@ -26,9 +27,10 @@ use Ordotype\Core\Planning\Candidate;
 use Ordotype\Core\Planning\Choice;
 use Ordotype\Core\Planning\ChosenTechnique;
 use Ordotype\Core\Planning\MethodOnModel;
+use Ordotype\Core\Planning\PieceNeeds;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\UnitPlan;
 use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
@@ -48,6 +50,17 @@ final class UnitPlans
         return $scheme === null ? null : SchemeFormat::read(Json::decode($scheme->document));
     }
 
+    /** The colours of a unit: of its order's scheme, once it is on the bench in the version it was released with. */
+    public static function schemeOf(Unit $unit): ?\Ordotype\Core\Colour\Scheme
+    {
+        $scheme = $unit->order->scheme;
+        if ($scheme === null || $unit->scheme_number === null || $unit->scheme_number === $scheme->number) {
+            return self::scheme($scheme);
+        }
+
+        return SchemeFormat::read(Json::decode($scheme->versions()->where('number', $unit->scheme_number)->firstOrFail()->document));
+    }
+
     public static function method(Order $order): Method
     {
         return $order->method === null ? new Method : MethodFormat::read(Json::decode($order->method));
@@ -59,13 +72,20 @@ final class UnitPlans
             ->map(fn (Paint $p) => new CorePaint($p->name, $p->kind, Srgb::fromHex($p->hex), Hiding::from($p->hiding), (float) $p->ml))->values()->all());
     }
 
+    /** What a piece that differs in nothing is planned from. */
     public static function request(Unit $unit): PlanRequest
     {
         $order = $unit->order;
         $standard = Standards::core($order->version);
 
-        return new PlanRequest($standard, $standard->tier($unit->tier), self::sculpt($unit->sculpt), self::scheme($order->scheme), self::method($order),
-            self::amendments($unit, $standard), self::shelf(), max(1, $unit->pieces()->whereNotIn('stage', ['lost', 'cancelled'])->count()));
+        return new PlanRequest($standard, $standard->tier($unit->tier), self::sculpt($unit->sculpt), self::schemeOf($unit), self::method($order),
+            self::amendments($unit, $standard)[0], self::shelf(), max(1, self::pieces($unit)->count()), UnitArrangement::of($unit));
+    }
+
+    /** @return Collection<int, Piece> those that are still to be delivered, by number */
+    public static function pieces(Unit $unit): Collection
+    {
+        return $unit->pieces->whereNotIn('stage', ['lost', 'cancelled'])->sortBy('number')->values();
     }
 
     /**
@@ -87,11 +107,28 @@ final class UnitPlans
         return $unit;
     }
 
+    /** The plan of a piece that differs in nothing, or of the most frequent kind of piece. */
     public static function plan(Unit $unit): Plan
     {
-        $plan = Planner::plan(self::request($unit));
+        return self::unitPlan($unit)->plain();
+    }
 
-        return $unit->edits === null || $unit->edits === [] ? $plan : Planner::withEdits($plan, self::choices($plan, $unit->edits));
+    public static function pieceOf(Piece $piece): Plan
+    {
+        return self::unitPlan($piece->unit)->kindOf($piece->number)->plan;
+    }
+
+    /** The plans of all pieces of a unit; those that are alike share one. */
+    public static function unitPlan(Unit $unit): UnitPlan
+    {
+        $request = self::request($unit);
+        [, $ofPieces] = self::amendments($unit, $request->standard);
+        $needs = array_values(self::pieces($unit)->map(fn (Piece $p) => new PieceNeeds($p->number, array_values($p->lacks ?? []), $ofPieces[$p->id] ?? [],
+            $p->edits === null || $p->edits === [] ? [] : self::choices($request, $p->edits)))->all());
+        $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $request->standard->techniques), true);
+        $documents = UnitArrangement::variantDocuments($unit);
+
+        return UnitPlan::of($request, $needs, $documents === [] ? [] : UnitArrangement::variants($documents, $known), $unit->edits === null || $unit->edits === [] ? [] : self::choices($request, $unit->edits));
     }
 
     /**
@@ -100,9 +137,8 @@ final class UnitPlans
      *
      * @throws Refusal when an edit names what is not there
      */
-    public static function choices(Plan $plan, array $edits): array
+    public static function choices(PlanRequest $request, array $edits): array
     {
-        $request = $plan->request;
         $method = new MethodOnModel($request->method, $request->sculpt, $request->scheme, $request->shelf);
         $choices = [];
         foreach ($edits as $key => $list) {
@@ -132,18 +168,65 @@ final class UnitPlans
         return $choices;
     }
 
-    /** @return Collection<int, AmendmentRow> in the order in which plans number them */
-    public static function rows(Unit $unit): Collection
+    /**
+     * Changes made by hand, as far as they still apply to another plan: an area with a technique that is not allowed
+     * there is left to the planner.
+     *
+     * @param  array<string, list<array{technique: string, passes: int, extent: string}>>  $edits
+     * @return array{array<string, list<array{technique: string, passes: int, extent: string}>>, list<string>} what is carried over, and the names of the areas that are not
+     */
+    public static function carried(Plan $plan, array $edits): array
     {
-        return AmendmentRow::query()->where('order_id', $unit->order_id)->orWhere('unit_id', $unit->id)->orderBy('id')->get();
+        $gone = [];
+        foreach ($edits as $area => $list) {
+            if (! $plan->request->sculpt->has((string) $area)) {
+                unset($edits[$area]);
+
+                continue;
+            }
+            $planned = $plan->areas[$plan->request->sculpt->place((string) $area)];
+            foreach ($list as $edit) {
+                // What is sprayed is allowed by the clause about sprayed colours, not by name.
+                if (! isset($planned->demand->allowed[$edit['technique']]) && $planned->choice?->uses($edit['technique']) !== true) {
+                    $gone[] = $plan->request->sculpt->area((string) $area)->name;
+                    unset($edits[$area]);
+                    break;
+                }
+            }
+        }
+
+        return [$edits, $gone];
     }
 
-    /** @return list<Amendment> */
+    /** @return Collection<int, AmendmentRow> of the studio, the order, the unit and its pieces, in the order in which plans number them */
+    public static function rows(Unit $unit): Collection
+    {
+        $ofStudio = fn ($q) => $q->whereNull('order_id')->whereNull('unit_id')->whereNull('piece_id')
+            // What is on the bench keeps what held when it was released.
+            ->where(fn ($q) => $unit->released_at === null ? $q->whereNull('ended_at')
+                : $q->where('created_at', '<=', $unit->released_at)->where(fn ($q) => $q->whereNull('ended_at')->orWhere('ended_at', '>', $unit->released_at)));
+
+        return AmendmentRow::query()->with('piece:id,number')->where($ofStudio)->orWhere('order_id', $unit->order_id)->orWhere('unit_id', $unit->id)
+            ->orWhereIn('piece_id', $unit->pieces->pluck('id'))->orderBy('id')->get();
+    }
+
+    /**
+     * @return array{list<Amendment>, array<int, list<Amendment>>} those of studio, order and unit; and those of single pieces by piece
+     */
     public static function amendments(Unit $unit, Standard $standard): array
     {
         $rows = self::rows($unit);
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
+        $read = AmendmentFormat::read($rows->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(), $known);
+        $common = $ofPieces = [];
+        foreach ($rows->values() as $i => $row) {
+            if ($row->piece_id === null) {
+                $common[] = $read[$i];
+            } else {
+                $ofPieces[$row->piece_id][] = $read[$i];
+            }
+        }
 
-        return AmendmentFormat::read($rows->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(), $known);
+        return [$common, $ofPieces];
     }
 }

@@ -13,9 +13,9 @@ use Illuminate\Http\Request;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Ladder\Voices;
-use Ordotype\Core\Method\Choice as MethodChoice;
-use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
+use Ordotype\Core\Planning\Cut;
+use Ordotype\Core\Planning\Cutting;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
@@ -23,6 +23,7 @@ use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\RaisedArea;
 use Ordotype\Core\Planning\Raising;
 use Ordotype\Core\Planning\SpareMinutes;
+use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
@@ -39,14 +40,12 @@ final class ArrangementController
     public function schools(Unit $unit): JsonResponse
     {
         $request = $this->request($unit);
-        $minutes = fn (Method $method) => round(Planner::plan(new PlanRequest($request->standard, $request->tier, $request->sculpt, $request->scheme, $method, $request->amendments, $request->shelf, $request->pieces))->minutesByPasses(), 2);
-        $now = $minutes($request->method);
+        $now = Planner::plan($request);
 
-        return new JsonResponse(['now' => $now, 'schools' => array_map(function (School $school) use ($request, $minutes, $now): array {
+        return new JsonResponse(['now' => round($now->minutesByPasses(), 2), 'schools' => array_map(function (School $school) use ($request, $now): array {
             $chosen = $request->method->answer($school);
-            $method = fn (string $answer) => new Method([$school->value => [new MethodChoice($answer, null)]] + $request->method->choices, $request->method->undercoatColour);
 
-            return ['school' => $school->value, 'answer' => $chosen, 'answers' => array_map(fn (string $a) => ['answer' => $a, 'minutes' => $a === $chosen ? $now : $minutes($method($a))], $school->answers())];
+            return ['school' => $school->value, 'answer' => $chosen, 'answers' => array_map(fn (string $a) => ['answer' => $a] + $this->consequence($a === $chosen ? $now : Planner::plan($request->by($request->method->with($school, $a))), $now), $school->answers())];
         }, School::cases())]);
     }
 
@@ -98,10 +97,10 @@ final class ArrangementController
 
     public function amend(Request $request, Unit $unit, ArrangeUnit $arrange): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'amendment' => ['required', 'array']]);
+        $given = $request->validate(['revision' => ['required', 'integer'], 'amendment' => ['required', 'array'], 'piece' => ['nullable', 'integer']]);
         $amendment = self::object($request, 'amendment');
 
-        return $this->plans->show($request, $arrange->amend($unit, $amendment, (int) $given['revision']));
+        return $this->plans->show($request, $arrange->amend($unit, $amendment, (int) $given['revision'], PlanController::piece($request, $unit)));
     }
 
     public function unamend(Request $request, Unit $unit, int $amendment, ArrangeUnit $arrange): JsonResponse
@@ -126,49 +125,33 @@ final class ArrangementController
 
     private function request(Unit $unit): PlanRequest
     {
-        return UnitPlans::request($unit->load(['order.version', 'order.scheme', 'sculpt']));
+        return UnitPlans::request($unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']));
+    }
+
+    /** @return array{minutes: float, waiting: float, short: int, steps: int, moved: bool} what a plan would be beside the one as it is */
+    private function consequence(Plan $plan, Plan $now): array
+    {
+        $steps = fn (Plan $p): array => array_map(fn (Step $s) => $s->key(), $p->work->steps);
+        $short = fn (Plan $p): int => count(array_filter($p->requirements, fn ($r) => in_array($r->state, ['short', 'conflict'], true)));
+
+        return ['minutes' => round($plan->minutesByPasses(), 2), 'waiting' => round($plan->work->waiting, 2), 'short' => $short($plan) - $short($now), 'steps' => count($steps($plan)) - count($steps($now)),
+            'moved' => array_values(array_intersect($steps($now), $steps($plan))) !== array_values(array_intersect($steps($plan), $steps($now)))];
     }
 
     /** @param  list<\Ordotype\Core\Amendment\Amendment>  $amendments */
     private function at(PlanRequest $request, Tier $tier, array $amendments): Plan
     {
-        return Planner::plan(new PlanRequest($request->standard, $tier, $request->sculpt, $request->scheme, $request->method, $amendments, $request->shelf, $request->pieces));
+        return Planner::plan($request->at($tier)->amended($amendments));
     }
 
-    /**
-     * What has to go, least noticed for its minutes first; the floor of the tier is never cut, so then the highest tier
-     * that fits is named.
-     *
-     * @return array<string, mixed>
-     */
+    /** @return array<string, mixed> what has to go, and where that is not enough the tier that fits */
     private function cuts(Plan $plan, float $to): array
     {
-        $left = $plan->minutesByPasses();
-        $spare = [];
-        foreach ($plan->surplus as $surplus) {
-            $area = $surplus->step->area;
-            $spare[] = ['area' => $area?->key, 'area_name' => $area->name ?? 'the whole model', 'name' => $surplus->step->technique->name, 'minutes' => round($surplus->step->minutes, 2), 'notice' => $area === null ? 0.0 : SpareMinutes::notice($area, $surplus->step->technique)];
-        }
-        usort($spare, fn (array $a, array $b) => $a['notice'] / max(0.01, $a['minutes']) <=> $b['notice'] / max(0.01, $b['minutes']));
-        $gone = [];
-        foreach ($spare as $one) {
-            if ($left > $to) {
-                $gone[] = $one;
-                $left -= $one['minutes'];
-            }
-        }
-        $fits = null;
-        foreach ($left > $to ? $plan->request->standard->tiers : [] as $tier) {
-            if ($tier->status !== TierStatus::Offered || $tier->order >= $plan->request->tier->order || ($fits !== null && $tier->order < $fits['order'])) {
-                continue;
-            }
-            $minutes = $this->at($plan->request, $tier, [])->minutesByPasses();
-            if ($minutes <= $to) {
-                $fits = ['key' => $tier->key, 'name' => $tier->name, 'order' => $tier->order, 'minutes' => round($minutes, 2)];
-            }
-        }
+        $cutting = Cutting::to($plan, $to);
 
-        return ['go' => $gone, 'left' => round($left, 2), 'enough' => $left <= $to + 1e-9, 'tier' => $fits];
+        return ['go' => array_map(fn (Cut $c) => ['area' => $c->area?->key, 'area_name' => $c->area->name ?? 'the whole model', 'name' => $c->technique->name ?? 'what amendment '.$c->amendment?->number.' adds', 'amendment' => $c->amendment?->number, 'minutes' => round($c->minutes, 2), 'notice' => round($c->notice, 1)], $cutting->cuts),
+            'left' => round($cutting->left, 2), 'enough' => $cutting->isEnough($to),
+            'tier' => $cutting->tier === null ? null : ['key' => $cutting->tier->key, 'name' => $cutting->tier->name, 'order' => $cutting->tier->order, 'minutes' => round((float) $cutting->tierMinutes, 2)]];
     }
 
     private static function object(Request $request, string $key): stdClass

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\WorkOnPieces;
 use App\Models\Piece;
+use App\Models\StepLog;
 use App\Models\Unit;
 use App\Studio\BenchWork;
 use App\Studio\Standards;
@@ -27,7 +28,7 @@ final class BenchController
         return new JsonResponse(['data' => $units->map(fn (Unit $u) => [
             'id' => $u->id, 'order_number' => $u->order->number, 'title' => $u->order->title, 'due_on' => $u->order->due_on?->format('Y-m-d'), 'sculpt' => $u->sculpt->name, 'tier' => Standards::core($u->order->version)->tier($u->tier)->name,
             'steps' => count(BenchWork::plan($u)->steps), 'passes' => count(BenchWork::plan($u)->passes),
-            'pieces' => $u->pieces->map(fn (Piece $p) => ['id' => $p->id, 'number' => $p->number, 'code' => $p->code, 'stage' => $p->stage, 'done' => $p->logs->count()])->all(),
+            'pieces' => $u->pieces->map(fn (Piece $p) => ['id' => $p->id, 'number' => $p->number, 'code' => $p->code, 'stage' => $p->stage, 'done' => $p->logs->filter(fn (StepLog $l) => ! str_starts_with($l->step, 'under:'))->count()])->all(),
         ])->all()]);
     }
 
@@ -44,7 +45,7 @@ final class BenchController
 
         return new JsonResponse([
             'unit' => ['id' => $unit->id, 'order_number' => $unit->order->number, 'title' => $unit->order->title, 'sculpt' => $sculpt->name, 'tier' => $standard->tier($unit->tier)->name, 'frame_mm' => $sculpt->frameMm ?? [60, 80]],
-            'figure' => PlanController::figure($sculpt, UnitPlans::scheme($unit->order->scheme), UnitPlans::shelf()),
+            'figure' => PlanController::figure($sculpt, UnitPlans::schemeOf($unit), UnitPlans::shelf()),
             'passes' => array_map(function (stdClass $pass) use ($standard, $steps, $plan): array {
                 $technique = $standard->technique($pass->technique);
                 $first = $plan->steps[$pass->steps[0] - 1];
@@ -53,7 +54,7 @@ final class BenchController
                     'steps' => array_map(fn (int $no) => $steps[$no], $pass->steps), 'how' => $technique->notes->how, 'consistency' => $technique->notes->consistency, 'tools' => $technique->notes->tools, 'good' => $technique->notes->good, 'caution' => $technique->notes->caution];
             }, $plan->passes),
             'pieces' => $unit->pieces->map(fn (Piece $p) => [
-                'id' => $p->id, 'number' => $p->number, 'code' => $p->code, 'stage' => $p->stage, 'done' => $p->logs->pluck('step')->all(),
+                'id' => $p->id, 'number' => $p->number, 'code' => $p->code, 'stage' => $p->stage, 'wants' => $p->steps, 'done' => $p->logs->pluck('step')->all(),
                 'repairs' => array_map(fn (string $key, array $s) => ['key' => $key, 'technique' => $standard->technique($s['technique'])->name, 'area' => $s['area'], 'minutes' => $s['minutes']],
                     array_keys(BenchWork::repairs($p)), array_values(BenchWork::repairs($p))),
             ])->all(),

@@ -43,6 +43,11 @@ final readonly class Amendment
         return new self($this->number, $this->level, $this->action, $this->clause, $this->technique, $this->scope, $this->values, $this->reason, $this->price, null, $this->added, $this->passes, $this->extent);
     }
 
+    public function numbered(int $number): self
+    {
+        return new self($number, $this->level, $this->action, $this->clause, $this->technique, $this->scope, $this->values, $this->reason, $this->price, $this->on, $this->added, $this->passes, $this->extent);
+    }
+
     public function id(): string
     {
         return "amend.$this->number";

@@ -14,6 +14,7 @@ use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Planning\RequirementState;
 use Ordotype\Core\Planning\SurplusStep;
 use Ordotype\Core\Planning\Warning;
+use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
@@ -24,9 +25,12 @@ final class PlanFormat
 {
     public const WORD = 'ordotype/plan@1';
 
-    public static function write(Plan $plan): stdClass
+    /** @param  OrderedWork|null  $work  the work of a whole unit of unlike pieces, in place of the plan's own */
+    public static function write(Plan $plan, ?OrderedWork $work = null): stdClass
     {
-        $steps = $plan->work->steps;
+        $work ??= $plan->work;
+        $steps = $work->steps;
+        $keys = self::keys($steps);
 
         return (object) [
             'format' => self::WORD,
@@ -36,8 +40,8 @@ final class PlanFormat
             'pieces' => $plan->request->pieces,
             'areas' => array_map(self::area(...), $plan->areas),
             'whole' => array_map(self::chosen(...), $plan->whole->choice->techniques ?? []),
-            'passes' => array_map(fn (Pass $pass, int $i) => self::pass($pass, $i + 1, $steps), $plan->work->passes, array_keys($plan->work->passes)),
-            'steps' => array_map(fn (Step $step, int $i) => self::step($step, $i + 1, $plan->work->held[$i]), $steps, array_keys($steps)),
+            'passes' => array_map(fn (Pass $pass, int $i) => self::pass($pass, $i + 1, $steps), $work->passes, array_keys($work->passes)),
+            'steps' => array_map(fn (Step $step, int $i) => self::step($step, $i + 1, $keys[$i], $work->held[$i]), $steps, array_keys($steps)),
             'requirements' => array_map(self::requirement(...), $plan->requirements),
             'surplus' => array_map(fn (SurplusStep $s) => (object) ['step' => $s->no, 'beyond' => $s->beyond, 'practice' => $s->practice, 'minutes' => $s->step->minutes], $plan->surplus),
             'warnings' => array_map(fn (Warning $w) => (object) ['kind' => $w->kind, 'area' => $w->area, 'technique' => $w->technique, 'rules' => $w->rules, 'text' => $w->text], $plan->warnings),
@@ -51,6 +55,34 @@ final class PlanFormat
                 'waiting' => $plan->work->waiting,
             ],
         ];
+    }
+
+    /**
+     * The key of each step. Where pieces of a unit get one step in different paints, the paint is part of it.
+     *
+     * @param  list<Step>  $steps
+     * @return list<string>
+     */
+    public static function keys(array $steps): array
+    {
+        $times = array_count_values(array_map(fn (Step $s) => $s->key(), $steps));
+
+        return array_map(fn (Step $s) => $times[$s->key()] === 1 ? $s->key() : $s->key().'@'.($s->colour?->words() ?? ''), $steps);
+    }
+
+    /**
+     * The keys, in the work of the whole unit, of the steps that one kind of piece gets.
+     *
+     * @return list<string>
+     */
+    public static function keysWithin(Plan $plan, OrderedWork $work): array
+    {
+        $keys = [];
+        foreach (self::keys($work->steps) as $i => $key) {
+            $keys[$work->steps[$i]->key().'@'.($work->steps[$i]->colour?->words() ?? '')] = $key;
+        }
+
+        return array_map(fn (Step $s) => $keys[$s->key().'@'.($s->colour?->words() ?? '')], $plan->work->steps);
     }
 
     private static function area(PlannedArea $planned): stdClass
@@ -91,10 +123,11 @@ final class PlanFormat
     }
 
     /** @param  list<Rule>  $held */
-    private static function step(Step $step, int $no, array $held): stdClass
+    private static function step(Step $step, int $no, string $key, array $held): stdClass
     {
         return (object) [
             'no' => $no,
+            'key' => $key,
             'area' => $step->area?->key,
             'technique' => $step->technique->key,
             'pass' => $step->pass,

@@ -40,11 +40,11 @@ final readonly class Step
         $this->phase = $phase ?? Phase::of($technique);
     }
 
-    /** A name for the step that stays when the plan around it changes: area (`*`: the whole model), technique, pass. */
+    /** A name for the step that stays when the plan around it changes: area (`*`: the whole model), technique, pass; of a masking, the first area it is done for. */
     public function key(): string
     {
         return $this->place().':'.match (true) {
-            $this->sprays !== [] => implode('+', $this->sprays),
+            $this->sprays !== [] => $this->sprays[0],
             $this->phase === Phase::JointTidy => 'joint',
             default => (string) $this->pass,
         };

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Piece;
+use App\Models\Unit;
+use App\Models\User;
+use App\Studio\ActivityLog;
+use App\Studio\Refusal;
+use App\Studio\Standards;
+use App\Studio\UnitArrangement;
+use App\Studio\UnitPlans;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Technique;
+
+/** What the lead bends of a plan beyond the techniques of an area: its order, rules set aside, paints, practice, variants, single models. */
+final class BendPlan
+{
+    /** @param  list<string>  $sequence  keys of steps in the order they are to have; none: as the planner lays them out */
+    public function sequence(Unit $unit, array $sequence, int $revision): Unit
+    {
+        return $this->arranging($unit, $revision, 'plan.sequence', fn (array $kept) => ['sequence' => $sequence] + $kept);
+    }
+
+    /** Paint and note of one step; null leaves the scheme's paint, an empty note takes it away. */
+    public function step(Unit $unit, string $step, ?string $paint, ?string $note, int $revision): Unit
+    {
+        return $this->arranging($unit, $revision, 'plan.step', function (array $kept, Unit $unit) use ($step, $paint, $note): array {
+            $this->stepOf($unit, $step);
+            if ($paint !== null && UnitPlans::shelf()->colourOf($paint) === null) {
+                throw new Refusal("\"$paint\" is neither a paint on the shelf nor a colour of the form #rrggbb.", '/paint');
+            }
+            $kept['paints'] = array_filter([$step => $paint] + ($kept['paints'] ?? []), fn (?string $p) => $p !== null);
+            $kept['notes'] = array_filter([$step => trim((string) $note)] + ($kept['notes'] ?? []), fn (string $n) => $n !== '');
+
+            return $kept;
+        });
+    }
+
+    /** The one technique of the unit that may go beyond the tier as practice; null: none. */
+    public function practice(Unit $unit, ?string $technique, int $revision): Unit
+    {
+        return $this->arranging($unit, $revision, 'plan.practice', function (array $kept, Unit $unit) use ($technique): array {
+            if ($technique !== null && ! Standards::core($unit->order->version)->hasTechnique($technique)) {
+                throw new Refusal("There is no technique \"$technique\".", '/technique');
+            }
+
+            return ['practice' => $technique] + $kept;
+        });
+    }
+
+    public function overrule(Unit $unit, string $rule, string $earlier, string $later, string $reason, User $by, int $revision): Unit
+    {
+        return DB::transaction(function () use ($unit, $rule, $earlier, $later, $reason, $by, $revision): Unit {
+            $unit = UnitPlans::unreleased($unit, $revision);
+            if (Rule::tryFrom($rule) === null) {
+                throw new Refusal("There is no rule \"$rule\".", '/rule');
+            }
+            $places = array_map(fn (Step $s) => $s->place(), UnitPlans::plan($unit)->work->steps);
+            foreach (['earlier' => $earlier, 'later' => $later] as $field => $place) {
+                if (! in_array($place, $places, true)) {
+                    throw new Refusal("\"$place\" is no step of this plan.", "/$field");
+                }
+            }
+            $before = $unit->order->overrules ?? [];
+            $after = array_values(array_filter($before, fn (array $o) => [$o['rule'], $o['earlier'], $o['later']] !== [$rule, $earlier, $later]));
+            $after[] = ['rule' => $rule, 'earlier' => $earlier, 'later' => $later, 'reason' => $reason, 'by' => $by->name, 'at' => now()->toIso8601ZuluString()];
+            $unit->order->update(['overrules' => $after]);
+            ActivityLog::write('order.overruled', $unit->order, $before, $after);
+
+            return $this->touch($unit);
+        });
+    }
+
+    /** Lets a rule hold again; what was put in order by hand goes back to where the rules let it. */
+    public function uphold(Unit $unit, int $place, int $revision): Unit
+    {
+        return DB::transaction(function () use ($unit, $place, $revision): Unit {
+            $unit = UnitPlans::unreleased($unit, $revision);
+            $before = $unit->order->overrules ?? [];
+            if (! isset($before[$place])) {
+                throw new Refusal('That rule is not set aside.', '', 404);
+            }
+            $after = $before;
+            array_splice($after, $place, 1);
+            $unit->order->update(['overrules' => $after === [] ? null : $after]);
+            ActivityLog::write('order.upheld', $unit->order, $before, $after);
+
+            return $this->touch($unit);
+        });
+    }
+
+    /** @param  list<mixed>  $variants  as {@see UnitArrangement::variants} reads them */
+    public function variants(Unit $unit, array $variants, int $revision): Unit
+    {
+        return DB::transaction(function () use ($unit, $variants, $revision): Unit {
+            $unit = UnitPlans::unreleased($unit, $revision);
+            $standard = Standards::core($unit->order->version);
+            UnitArrangement::variants($variants, array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true));
+            $before = $unit->variants;
+            $unit->update(['variants' => $variants === [] ? null : Json::encode($variants)]);
+            UnitPlans::unitPlan($unit->refresh());
+            ActivityLog::write('unit.variants', $unit, $before, $unit->variants);
+
+            return $this->touch($unit);
+        });
+    }
+
+    /** @param  list<string>  $lacks  keys of areas the model does not have: a fact, not an amendment */
+    public function lacks(Piece $piece, array $lacks, int $revision): Unit
+    {
+        return DB::transaction(function () use ($piece, $lacks, $revision): Unit {
+            $unit = UnitPlans::unreleased($piece->unit, $revision);
+            $sculpt = UnitPlans::sculpt($unit->sculpt);
+            foreach ($lacks as $i => $key) {
+                if (! $sculpt->has($key)) {
+                    throw new Refusal("\"$key\" is not an area of $sculpt->name.", "/lacks/$i");
+                }
+            }
+            if (count(array_unique($lacks)) >= count($sculpt->areas)) {
+                throw new Refusal('Something must be left of it.', '/lacks');
+            }
+            $before = $piece->lacks;
+            $piece->update(['lacks' => $lacks === [] ? null : array_values(array_unique($lacks))]);
+            ActivityLog::write('piece.lacks', $piece, $before, $piece->lacks);
+
+            return $this->touch($unit);
+        });
+    }
+
+    /**
+     * Copies what was changed by hand to another unit of the same sculpt, as far as it applies there.
+     *
+     * @return array{Unit, list<string>} the other unit, and the names of areas that could not be copied
+     */
+    public function copy(Unit $from, Unit $to, int $revision): array
+    {
+        return DB::transaction(function () use ($from, $to, $revision): array {
+            if ($from->sculpt_id !== $to->sculpt_id) {
+                throw new Refusal('The other unit is another figure: its areas are not these.', '/to');
+            }
+            $to = UnitPlans::unreleased($to, $revision);
+            [$edits, $gone] = UnitPlans::carried(Planner::plan(UnitPlans::request($to)), $from->edits ?? []);
+            $before = $to->edits;
+            $all = $edits + ($to->edits ?? []);
+            $to->update(['edits' => $all === [] ? null : $all]);
+            ActivityLog::write('plan.copied', $to, $before, $to->edits);
+
+            return [$this->touch($to), $gone];
+        });
+    }
+
+    /** @param  callable(array<string, mixed>, Unit): array<string, mixed>  $change */
+    private function arranging(Unit $unit, int $revision, string $action, callable $change): Unit
+    {
+        return DB::transaction(function () use ($unit, $revision, $action, $change): Unit {
+            $unit = UnitPlans::unreleased($unit, $revision);
+            $before = $unit->arrangement;
+            $after = array_filter($change($before ?? [], $unit), fn (mixed $v) => $v !== null && $v !== []);
+            $unit->update(['arrangement' => $after === [] ? null : $after]);
+            ActivityLog::write($action, $unit, $before, $unit->arrangement);
+
+            return $this->touch($unit);
+        });
+    }
+
+    private function stepOf(Unit $unit, string $key): Step
+    {
+        foreach (UnitPlans::plan($unit)->work->steps as $step) {
+            if ($step->key() === $key) {
+                return $step;
+            }
+        }
+        throw new Refusal("\"$key\" is no step of this plan.", '/step');
+    }
+
+    private function touch(Unit $unit): Unit
+    {
+        $unit->update(['revision' => $unit->revision + 1]);
+
+        return $unit->refresh();
+    }
+}

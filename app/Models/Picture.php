@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A picture that was taken in: decoded, and written anew without anything but its pixels. The file is named by its hash.
+ *
+ * @property string $sha256
+ * @property string $mime
+ * @property int $width
+ * @property int $height
+ * @property int $bytes
+ */
+final class Picture extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'sha256';
+
+    protected $keyType = 'string';
+
+    protected $guarded = [];
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studio;
+
+use App\Models\Picture;
+use GdImage;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * Takes pictures in: limits before anything is decoded, then decoded and written anew, so that neither metadata nor
+ * active content comes along; the file is named by the SHA-256 of what is stored.
+ */
+final class Pictures
+{
+    public const MAX_BYTES = 24_000_000;
+
+    private const MAX_PIXELS = 40_000_000;
+
+    /** The longest side that is kept: enough to outline on, and to look at on a large screen. */
+    private const LONGEST = 2400;
+
+    private const TYPES = [IMAGETYPE_PNG => 'image/png', IMAGETYPE_JPEG => 'image/jpeg', IMAGETYPE_WEBP => 'image/webp'];
+
+    /** @throws Refusal when it is no picture, or too large a one */
+    public static function take(string $bytes): Picture
+    {
+        if (strlen($bytes) > self::MAX_BYTES) {
+            throw new Refusal('The picture is larger than '.(int) (self::MAX_BYTES / 1_000_000).' MB.', '/picture');
+        }
+        $info = @getimagesizefromstring($bytes);
+        if ($info === false || ! isset(self::TYPES[$info[2]])) {
+            throw new Refusal('This is no picture that can be read: send a PNG, JPEG or WebP file.', '/picture');
+        }
+        if ($info[0] * $info[1] > self::MAX_PIXELS) {
+            throw new Refusal("The picture has $info[0] × $info[1] pixels; at most ".(int) (self::MAX_PIXELS / 1_000_000).' million are taken.', '/picture');
+        }
+        $image = @imagecreatefromstring($bytes);
+        if ($image === false) {
+            throw new Refusal('The picture is damaged and cannot be read.', '/picture');
+        }
+        $image = self::fitted(self::upright($image, $info[2] === IMAGETYPE_JPEG ? $bytes : ''));
+        ob_start();
+        $info[2] === IMAGETYPE_PNG ? imagepng($image, null, 6) : imagejpeg($image, null, 88);
+        $stored = (string) ob_get_clean();
+        $sha = hash('sha256', $stored);
+        Storage::disk()->put(self::path($sha), $stored);
+
+        return Picture::query()->firstOrCreate(['sha256' => $sha], ['mime' => $info[2] === IMAGETYPE_PNG ? 'image/png' : 'image/jpeg', 'width' => imagesx($image), 'height' => imagesy($image), 'bytes' => strlen($stored), 'made_by' => Auth::id(), 'created_at' => now()]);
+    }
+
+    public static function read(Picture $picture): string
+    {
+        return Storage::disk()->get(self::path($picture->sha256)) ?? throw new Refusal('The file of this picture is not there any more.', '', 404);
+    }
+
+    private static function path(string $sha): string
+    {
+        return 'pictures/'.substr($sha, 0, 2)."/$sha";
+    }
+
+    private static function fitted(GdImage $image): GdImage
+    {
+        $longest = max(imagesx($image), imagesy($image));
+        $scaled = $longest <= self::LONGEST ? $image : imagescale($image, (int) round(imagesx($image) * self::LONGEST / $longest), (int) round(imagesy($image) * self::LONGEST / $longest), IMG_BICUBIC);
+
+        return $scaled === false ? $image : $scaled;
+    }
+
+    /** A telephone says in the file how it was held; that goes with the metadata, so the picture is turned first. */
+    private static function upright(GdImage $image, string $jpeg): GdImage
+    {
+        $turn = match (self::orientation($jpeg)) {
+            3 => 180,
+            6 => 270,
+            8 => 90,
+            default => 0,
+        };
+        $turned = $turn === 0 ? $image : imagerotate($image, $turn, 0);
+
+        return $turned === false ? $image : $turned;
+    }
+
+    /** The orientation tag (0x0112) of the first Exif directory of a JPEG file; 1 where there is none. */
+    private static function orientation(string $jpeg): int
+    {
+        $exif = strpos(substr($jpeg, 0, 65536), "Exif\0\0");
+        if ($exif === false) {
+            return 1;
+        }
+        $tiff = substr($jpeg, $exif + 6, 4096);
+        $little = str_starts_with($tiff, 'II');
+        $short = fn (int $at): int => strlen($tiff) < $at + 2 ? 0 : ($little ? ord($tiff[$at]) | ord($tiff[$at + 1]) << 8 : ord($tiff[$at]) << 8 | ord($tiff[$at + 1]));
+        $first = strlen($tiff) < 8 ? 0 : ($little ? $short(4) : $short(6));
+        for ($i = 0, $n = $short($first); $i < $n; $i++) {
+            if ($short($first + 2 + 12 * $i) === 0x0112) {
+                return $short($first + 2 + 12 * $i + 8);
+            }
+        }
+
+        return 1;
+    }
+}
