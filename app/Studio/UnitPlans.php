@@ -96,7 +96,7 @@ final class UnitPlans
      */
     public static function unreleased(Unit $unit, int $revision): Unit
     {
-        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt'])->lockForUpdate()->findOrFail($unit->id);
+        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->lockForUpdate()->findOrFail($unit->id);
         if ($unit->released_at !== null) {
             throw new Refusal('This unit is on the bench already: its plan stays as it was released.', '', 409);
         }

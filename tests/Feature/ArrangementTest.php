@@ -29,7 +29,8 @@ final class ArrangementTest extends StudioTestCase
         $unit = $this->unit('26-041');
         $this->amend($unit->id, 1, ['clause' => 'company.nothing'] + self::AMENDMENT, 422);
         $this->amend($unit->id, 1, ['technique' => 'sorcery', 'clause' => null] + self::AMENDMENT, 422)->assertJsonPath('errors.0.pointer', '/amendment/technique');
-        $this->amend($unit->id, 1, ['level' => 'studio'] + self::AMENDMENT, 422)->assertJsonPath('errors.0.pointer', '/amendment/level');
+        $this->amend($unit->id, 1, ['level' => 'village'] + self::AMENDMENT, 422)->assertJsonPath('errors.0.pointer', '/amendment/level');
+        $this->amend($unit->id, 1, ['level' => 'piece'] + self::AMENDMENT, 422)->assertJsonPath('errors.0.pointer', '/piece');
         $this->api('lead', 'GET', "units/$unit->id/plan", null, 200)->assertJsonPath('amendments', [])->assertJsonPath('unit.revision', 1);
     }
 

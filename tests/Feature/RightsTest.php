@@ -22,6 +22,10 @@ final class RightsTest extends StudioTestCase
         'GET orders' => 'lead desk', 'POST orders' => 'lead desk', 'GET orders/{order}' => 'lead desk', 'POST orders/{order}/units' => 'lead desk',
         'GET units/{unit}/plan' => 'lead painter odo desk', 'PUT units/{unit}/plan' => 'lead', 'POST units/{unit}/release' => 'lead',
         'GET units/{unit}/schools' => 'lead', 'GET units/{unit}/tiers' => 'lead', 'POST units/{unit}/spare' => 'lead', 'POST units/{unit}/amendments' => 'lead', 'DELETE units/{unit}/amendments/{amendment}' => 'lead', 'PUT units/{unit}/tier' => 'lead', 'PUT units/{unit}/method' => 'lead',
+        'POST units/{unit}/move' => 'lead', 'PUT units/{unit}/sequence' => 'lead', 'PUT units/{unit}/step' => 'lead', 'PUT units/{unit}/practice' => 'lead', 'POST units/{unit}/overrules' => 'lead', 'DELETE units/{unit}/overrules/{place}' => 'lead', 'PUT units/{unit}/variants' => 'lead',
+        'PUT pieces/{piece}/lacks' => 'lead', 'POST units/{unit}/copy' => 'lead', 'GET units/{unit}/stops' => 'lead', 'GET units/{unit}/spraying' => 'lead', 'GET units/{unit}/compare' => 'lead', 'GET units/{unit}/raise' => 'lead', 'POST units/{unit}/raise' => 'lead',
+        'GET schemes' => 'lead desk', 'POST schemes' => 'lead', 'POST schemes/try' => 'lead', 'GET schemes/{slug}' => 'lead desk', 'PUT schemes/{slug}' => 'lead', 'POST schemes/{slug}/outcome' => 'lead', 'PUT orders/{order}/scheme' => 'lead desk',
+        'GET sculpts' => 'lead desk', 'POST sculpts' => 'lead', 'POST sculpts/try' => 'lead', 'GET sculpts/{slug}' => 'lead desk', 'PUT sculpts/{slug}' => 'lead', 'GET sculpts/{slug}/export' => 'lead desk', 'POST pictures' => 'lead desk', 'GET pictures/{sha}' => 'lead painter odo desk',
         'GET bench' => 'lead painter odo', 'GET bench/{unit}' => 'lead painter odo', 'POST bench/marks' => 'lead painter odo', 'DELETE bench/marks' => 'lead painter odo', 'POST pieces/{piece}/move' => 'lead desk', 'POST pieces/{piece}/offer' => 'lead painter odo',
         'GET checks' => 'lead painter odo desk', 'GET checks/{check}' => 'lead painter odo desk', 'POST pieces/{piece}/check' => 'lead painter odo', 'PUT checks/{check}/answers' => 'lead painter odo', 'POST checks/{check}/verdict' => 'lead painter odo',
         'GET sign-offs' => 'lead painter odo desk', 'GET sign-offs/{number}' => 'lead painter odo desk', 'POST sign-offs' => 'lead odo', 'POST sign-offs/{number}/withdrawal' => 'lead odo',
@@ -49,7 +53,7 @@ final class RightsTest extends StudioTestCase
     public function test_every_route_with_every_role_and_with_none(): void
     {
         $unit = $this->unit('26-041');
-        $there = ['order' => $unit->order_id, 'unit' => $unit->id, 'piece' => $unit->pieces()->firstOrFail()->id, 'check' => Check::query()->whereNull('closed_at')->firstOrFail()->id, 'number' => 1, 'pack' => 'five-rungs', 'link' => 1, 'amendment' => 999999, 'token' => 1, 'secret' => str_repeat('0', 32)];
+        $there = ['order' => $unit->order_id, 'unit' => $unit->id, 'piece' => $unit->pieces()->firstOrFail()->id, 'check' => Check::query()->whereNull('closed_at')->firstOrFail()->id, 'number' => 1, 'pack' => 'five-rungs', 'link' => 1, 'amendment' => 999999, 'token' => 1, 'secret' => str_repeat('0', 32), 'slug' => 'tidemark', 'sha' => str_repeat('0', 64), 'place' => 0];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);
             // Things that are there, and no body: who is let in is told what is missing, or that it is not the time.

@@ -31,6 +31,11 @@ final class Contract
 
             return;
         }
+        if (isset($described->content->{'image/*'})) {
+            Assert::assertStringStartsWith('image/', $type);
+
+            return;
+        }
         if (isset($described->content->{'text/csv'})) {
             Assert::assertStringStartsWith('text/csv', $type);
 

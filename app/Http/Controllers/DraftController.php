@@ -120,7 +120,7 @@ final class DraftController
         [, $after] = $this->tried($request);
         $figures = Sculpt::query()->orderBy('id')->get();
         $units = [];
-        $open = Unit::query()->whereNull('released_at')->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))->with(['order.version', 'order.scheme', 'sculpt'])->withCount('pieces')->orderBy('id')->limit(40)->get();
+        $open = Unit::query()->whereNull('released_at')->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->orderBy('id')->limit(40)->get();
         foreach ($open as $unit) {
             if (! $after->hasTier($unit->tier)) {
                 continue;

@@ -55,7 +55,8 @@ final class OrderController
         return new JsonResponse(self::brief($order) + [
             'brief' => $order->brief,
             'method' => $order->method === null ? null : json_decode($order->method, false, 64, JSON_THROW_ON_ERROR),
-            'scheme' => $order->scheme?->name,
+            'scheme' => $order->scheme?->name, 'scheme_slug' => $order->scheme?->slug, 'reference' => $order->reference,
+            'schemes' => Scheme::query()->orderBy('name')->get(['slug', 'name'])->map(fn (Scheme $s) => ['slug' => $s->slug, 'name' => $s->name])->all(),
             'currency' => $standard->currency,
             'unit_plans' => $order->units->map(fn (Unit $u) => ['unit' => $u->id, 'spent' => round((float) ($spent[$u->id] ?? 0), 1)] + $planned[$u->id])->all(),
             'tiers' => array_map(fn (Tier $t) => ['key' => $t->key, 'name' => $t->name, 'order' => $t->order, 'status' => $t->status->value], $standard->tiers),

@@ -110,7 +110,7 @@ final class SchemeController
     private function checked(CoreScheme $scheme, ?Order $order): array
     {
         $shelf = UnitPlans::shelf();
-        $rows = $order === null ? Sculpt::query()->orderBy('id')->limit(24)->get() : Sculpt::query()->whereIn('id', $order->units()->pluck('sculpt_id'))->orderBy('id')->get();
+        $rows = $order === null ? Sculpt::query()->orderBy('id')->limit(24)->get() : $order->units()->with('sculpt')->orderBy('id')->get()->pluck('sculpt')->unique('id')->values();
         $sculpts = array_values($rows->map(UnitPlans::sculpt(...))->all());
 
         return [
