@@ -13,13 +13,17 @@ use Ordotype\Core\Ladder\Edits;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Planning\AreaSolver;
+use Ordotype\Core\Planning\PieceNeeds;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\UnitPlan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\TierStatus;
 use stdClass;
 
 final class BenchCommand extends CoreCommand
@@ -29,6 +33,7 @@ final class BenchCommand extends CoreCommand
         {--tier=centrepiece : the richest tier}
         {--sculpt=database/demo/sculpts/lantern-provost.json : figure whose areas are repeated}
         {--runs=7 : how often each is measured; the median is printed}
+        {--plot= : file for a drawing of the growth, as SVG}
         {--json : print figures instead of tables}';
 
     protected $description = 'Measure how long planning takes on this machine, and how it grows with the number of areas';
@@ -52,8 +57,13 @@ final class BenchCommand extends CoreCommand
             ];
         }
         $ladder = $this->ladder($sculpt, $runs);
+        $army = $this->army($standard, min(5, $runs));
+        $plot = $this->file('plot');
+        if ($plot !== null) {
+            file_put_contents($plot, self::drawn($rows, $tier->name));
+        }
         if ($this->option('json') === true) {
-            $this->line(Json::encode(['tier' => $tier->key, 'runs' => $runs, 'jit' => self::jit(), 'rows' => $rows, 'ladder' => $ladder]));
+            $this->line(Json::encode(['tier' => $tier->key, 'runs' => $runs, 'jit' => self::jit(), 'rows' => $rows, 'ladder' => $ladder, 'army_ms' => $army]));
 
             return self::SUCCESS;
         }
@@ -62,6 +72,7 @@ final class BenchCommand extends CoreCommand
             $r['areas'], number_format($r['choice_ms'], 1), number_format($r['plan_ms'], 1), $r['steps'], $r['passes'],
         ], $rows));
         $this->line("A cell of a ladder of {$ladder['tiers']} tiers and {$ladder['rows']} rows is edited: ".round($ladder['edit_ms']).' ms to the figures of the one that is tried (aim 200 ms), '.round($ladder['lint_ms'])." ms for the lint with {$ladder['figures']} figures (aim 2000 ms).");
+        $this->line('An order of 200 pieces of 20 sculpts, every piece planned: '.round($army).' ms (aim 1000 ms).');
 
         return self::SUCCESS;
     }
@@ -103,6 +114,51 @@ final class BenchCommand extends CoreCommand
             'edit_ms' => self::median($runs, $edited), 'lint_ms' => self::median(min(3, $runs), fn () => (new Lint($edited(), $figures, '20.00'))->findings())];
     }
 
+    /**
+     * An order of 200 pieces: twenty sculpts, the demo's figures at several sizes, ten pieces of each at the offered
+     * tiers in turn; one piece in each unit lacks an area, so that two kinds of piece are planned and worked together.
+     */
+    private function army(Standard $standard, int $runs): float
+    {
+        $figures = array_map(fn (string $file) => $this->sculpt($file), glob(base_path('database/demo/sculpts/*.json')) ?: []);
+        $tiers = array_values(array_filter($standard->tiers, fn ($t) => $t->status === TierStatus::Offered));
+        $requests = [];
+        for ($i = 0; $i < 20; $i++) {
+            $s = $figures[$i % count($figures)];
+            $sculpt = new Sculpt("$s->name $i", $s->role, $s->size, $s->baseMm, $s->surfaceCm2 * (1 + 0.1 * intdiv($i, count($figures))), $s->definition, $s->parts, false, $s->frameMm, $s->areas);
+            $requests[] = new PlanRequest($standard, $tiers[$i % count($tiers)], $sculpt, pieces: 10);
+        }
+        $pieces = fn (PlanRequest $r): array => array_map(fn (int $n) => new PieceNeeds($n, $n === 1 ? [$r->sculpt->areas[count($r->sculpt->areas) - 3]->key] : []), range(1, 10));
+
+        return self::median($runs, fn () => array_map(fn (PlanRequest $r) => UnitPlan::of($r, $pieces($r)), $requests));
+    }
+
+    /**
+     * Milliseconds against the number of areas, choice and whole plan, as SVG.
+     *
+     * @param  list<array{areas: int, choice_ms: float, plan_ms: float, steps: int, passes: int}>  $rows
+     */
+    private static function drawn(array $rows, string $tier): string
+    {
+        $most = max(120.0, ...array_map(fn (array $r) => $r['plan_ms'], $rows));
+        $x = fn (float $areas): float => round(60 + $areas * 8, 1);
+        $y = fn (float $ms): float => round(330 - 280 * $ms / $most, 1);
+        $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 600 390" font-family="sans-serif" font-size="13"><rect width="600" height="390" fill="#FFFDF8"/>';
+        for ($ms = 0; $ms <= $most; $ms += 30) {
+            $svg .= "<path d='M60 {$y($ms)}H545' stroke='#DDD5C7'/><text x='52' y='".($y($ms) + 4)."' text-anchor='end' fill='#5B6168'>$ms</text>";
+        }
+        foreach ($rows as $row) {
+            $svg .= "<text x='{$x($row['areas'])}' y='350' text-anchor='middle' fill='#5B6168'>{$row['areas']}</text>";
+        }
+        foreach (['choice_ms' => ['#1F7A6C', 'choice of techniques'], 'plan_ms' => ['#B93A24', 'whole plan with its order']] as $key => [$colour, $name]) {
+            $points = implode(' ', array_map(fn (array $r) => "{$x($r['areas'])},{$y($r[$key])}", $rows));
+            $last = $rows[count($rows) - 1];
+            $svg .= "<polyline points='$points' fill='none' stroke='$colour' stroke-width='2.5'/><text x='70' y='".($key === 'choice_ms' ? 44 : 24)."' fill='$colour'>$name: ".round($last[$key])." ms at {$last['areas']} areas</text>";
+        }
+
+        return $svg."<text x='300' y='376' text-anchor='middle' fill='#22262B'>areas of a figure, tier $tier, milliseconds</text></svg>\n";
+    }
+
     /** The sculpt's areas repeated until there are as many as wanted; copies touch what the originals touch, and are as large. */
     private static function grown(Sculpt $sculpt, int $count): Sculpt
     {
@@ -125,6 +181,8 @@ final class BenchCommand extends CoreCommand
         $work();
         $times = [];
         for ($i = 0; $i < $runs; $i++) {
+            // Nothing is remembered from the run before.
+            AreaSolver::forget();
             $start = hrtime(true);
             $work();
             $times[] = (hrtime(true) - $start) / 1e6;

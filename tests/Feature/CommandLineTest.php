@@ -77,6 +77,28 @@ final class CommandLineTest extends TestCase
         }
     }
 
+    public function test_stops_and_raising_half_finished_work(): void
+    {
+        $files = ['--standard='.Demo::path('standards/five-rungs.json'), '--sculpt='.Demo::path('sculpts/sluice-warden.json'), '--scheme='.Demo::path('schemes/tidemark.json'), '--shelf='.Demo::path('shelf.csv')];
+        $stops = $this->artisan('ordotype:stops', '--tier=cabinet', '--json', ...$files);
+        self::assertSame(0, $stops->getExitCode(), $stops->getErrorOutput());
+        $document = json_decode($stops->getOutput(), true);
+        self::assertSame(['muster', 'company', 'banner', 'cabinet'], array_column($document['stops'], 'tier'));
+        self::assertEqualsCanonicalizing($document['stops'][0]['steps'], array_slice($document['order'], 0, count($document['stops'][0]['steps'])));
+        self::assertStringContainsString('Muster', $this->artisan('ordotype:stops', '--tier=cabinet', ...$files)->getOutput());
+        $raised = function (string ...$more) use ($files): array {
+            $process = $this->artisan('ordotype:raise', '--from=company', '--to=banner', '--json', ...$files, ...$more);
+            self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
+
+            return json_decode($process->getOutput(), true);
+        };
+        $finished = $raised();
+        self::assertContains('*:final_look:2', $finished['order'], 'the final look is done again');
+        self::assertGreaterThan($finished['minutes'], $raised('--steps=10')['minutes']);
+        $bad = $this->artisan('ordotype:stops', '--tier=nowhere', ...$files);
+        self::assertSame([1, 1], [$bad->getExitCode(), substr_count(trim($bad->getErrorOutput()), "\n") + 1]);
+    }
+
     public function test_lint_and_diff(): void
     {
         $lint = $this->artisan('ordotype:lint', Demo::path('standards/five-rungs.json'));

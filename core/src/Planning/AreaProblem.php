@@ -31,6 +31,25 @@ final readonly class AreaProblem
     ) {
     }
 
+    /** Equal for problems that have the same solution: everything the search looks at, minutes to a billionth. */
+    public function signature(): string
+    {
+        $parts = [$this->pace->value, $this->needsBase ? 'base' : '', $this->tidied ? 'tidied' : '', implode(',', array_map(fn ($e) => $e->value, $this->given))];
+        foreach ($this->candidates as $c) {
+            $t = $c->technique;
+            $parts[] = "$c->index {$t->key} ".round($c->minutes[1] * 1e9).' '.round($c->minutes[2] * 1e9).' '.round($c->minutes[3] * 1e9)." $c->grade ".implode(',', array_map(fn ($e) => $e->value, $c->needs)).($c->needsWash ? ' wash' : '')
+                ." $t->character";
+        }
+        foreach ($this->requirements as $r) {
+            $parts[] = "{$r->kind->value} {$r->subject()} {$r->extent->value} $r->passes $r->min $r->max ".($r->by === null ? '*' : implode(',', $r->by));
+        }
+        foreach ($this->passesDone as $key => $passes) {
+            $parts[] = "done $key $passes";
+        }
+
+        return md5(implode('|', [...$parts, ...array_keys($this->spotOnly)]));
+    }
+
     /** @param  list<Requirement>  $requirements */
     public function requiring(array $requirements): self
     {

@@ -98,12 +98,41 @@ final class AreaSolver
     /** Nodes the last search looked at. */
     public int $nodes = 0;
 
-    /** The best choice at a grade bar, or null when there is none. */
+    /** Answers that are remembered at most. */
+    private const REMEMBERED = 20_000;
+
+    /** @var array<string, list<array{int, int, int}>|null> by what the problem holds: [place among its candidates, passes, extent]; null: nothing fits */
+    private static array $solved = [];
+
+    /**
+     * The best choice at a grade bar, or null when there is none. The same problem is solved once: where a clause, a
+     * school or a piece changes only some areas, the others are looked up.
+     */
     public function solve(AreaProblem $problem, int $bar): ?Choice
     {
-        $this->anyWillDo = false;
+        $key = $problem->signature()."|$bar";
+        if (! array_key_exists($key, self::$solved)) {
+            if (count(self::$solved) >= self::REMEMBERED) {
+                self::$solved = [];
+            }
+            $this->anyWillDo = false;
+            $found = $this->search($problem, $bar);
+            $places = array_flip(array_map(fn (Candidate $c) => $c->index, $problem->candidates));
+            self::$solved[$key] = $found === null ? null : array_map(fn (ChosenTechnique $u) => [$places[$u->index], $u->passes, $u->extent->value], $found->techniques);
+        }
+        $use = self::$solved[$key];
 
-        return $this->search($problem, $bar);
+        return $use === null ? null : new Choice(array_map(function (array $u) use ($problem): ChosenTechnique {
+            $candidate = $problem->candidates[$u[0]];
+
+            return new ChosenTechnique($candidate->technique, $candidate->index, $u[1], Extent::from($u[2]), $candidate->minutes[$u[2]]);
+        }, $use));
+    }
+
+    /** Forgets what was solved, so that it can be measured how long solving takes. */
+    public static function forget(): void
+    {
+        self::$solved = [];
     }
 
     public function canBeMet(AreaProblem $problem, int $bar): bool

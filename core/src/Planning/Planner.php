@@ -131,11 +131,20 @@ final class Planner
     {
         $planner = new self($plan->request);
         $planner->takeGiven($plan->whole);
-        $areas = array_map(fn (PlannedArea $a) => isset($edited[(string) $a->demand->area?->key])
-            ? new PlannedArea($a->demand, $edited[(string) $a->demand->area?->key], $a->gradeBar, $a->relaxed, null)
-            : $a, $plan->areas);
 
-        return $planner->lay($areas, $plan->whole, $plan->sprayed);
+        return $planner->lay(self::edited($plan->areas, $edited), $plan->whole, $plan->sprayed);
+    }
+
+    /**
+     * @param  list<PlannedArea>  $areas
+     * @param  array<string, Choice>  $edited
+     * @return list<PlannedArea>
+     */
+    private static function edited(array $areas, array $edited): array
+    {
+        return array_map(fn (PlannedArea $a) => isset($edited[(string) $a->demand->area?->key])
+            ? new PlannedArea($a->demand, $edited[(string) $a->demand->area?->key], $a->gradeBar, $a->relaxed, null)
+            : $a, $areas);
     }
 
     /**
@@ -408,11 +417,7 @@ final class Planner
     private function lay(array $areas, PlannedArea $whole, array $sprayed): Plan
     {
         $colours = new StepColours($this->request->scheme, $this->request->shelf, $this->request->method, $this->request->sculpt);
-        $steps = $this->wholeSteps($whole, $sprayed);
-        foreach ($areas as $planned) {
-            array_push($steps, ...$this->areaSteps($planned, $colours));
-        }
-        $steps = $this->painted([...$steps, ...$this->jointSteps($areas, $whole, $colours)]);
+        $steps = $this->steps($areas, $whole, $sprayed, $colours);
         $work = $this->layout($steps)->order($this->rules($steps)->edges(), $this->request->arrangement->sequence);
 
         $given = ['' => []];
@@ -424,6 +429,21 @@ final class Planner
 
         return new Plan($this->request, $areas, $whole, $sprayed, $work, $this->states($plan), $plan->surplus,
             [...$this->warnings($areas, $whole), ...$colours->warnings(), ...(new DoubtfulSteps($this->request))->warnings($work->steps), ...array_map($this->cycleWarning(...), $work->cycles)]);
+    }
+
+    /**
+     * @param  list<PlannedArea>  $areas
+     * @param  list<SprayedColour>  $sprayed
+     * @return list<Step> in no order yet
+     */
+    private function steps(array $areas, PlannedArea $whole, array $sprayed, StepColours $colours): array
+    {
+        $steps = $this->wholeSteps($whole, $sprayed);
+        foreach ($areas as $planned) {
+            array_push($steps, ...$this->areaSteps($planned, $colours));
+        }
+
+        return $this->painted([...$steps, ...$this->jointSteps($areas, $whole, $colours)]);
     }
 
     /** @param  list<Step>  $steps */
@@ -471,13 +491,34 @@ final class Planner
         return $planner->layout($steps)->order($planner->rules($steps)->edges(), $request->arrangement->sequence);
     }
 
-    /** The same plan with its steps in the order that other work lays down, as far as that names them. */
-    public static function inOrder(Plan $plan, OrderedWork $work): Plan
+    /**
+     * What is done on a piece, chosen but in no order yet.
+     *
+     * @param  array<string, Choice>  $edited  by area key, chosen by hand
+     */
+    public static function draft(PlanRequest $request, array $edited): Draft
     {
-        $planner = new self($plan->request->arranged(new Arrangement($plan->request->arrangement->overrules, array_map(fn (Step $s) => $s->key(), $work->steps), $plan->request->arrangement->paints, $plan->request->arrangement->practice)));
-        $planner->takeGiven($plan->whole);
+        if ($request->tier->aim === Aim::Best) {
+            $plan = self::plan($request);
+            [$areas, $whole, $sprayed] = [$plan->areas, $plan->whole, $plan->sprayed];
+        } else {
+            [, $areas, $whole, $sprayed] = self::chosen($request);
+        }
+        $planner = new self($request);
+        $planner->takeGiven($whole);
+        $areas = self::edited($areas, $edited);
 
-        return $planner->lay($plan->areas, $plan->whole, $plan->sprayed);
+        return new Draft($request, $areas, $whole, $sprayed, $planner->steps($areas, $whole, $sprayed, new StepColours($request->scheme, $request->shelf, $request->method, $request->sculpt)));
+    }
+
+    /** A draft as a plan, its steps in the order that other work lays down, as far as that names them. */
+    public static function inOrder(Draft $draft, OrderedWork $work): Plan
+    {
+        $request = $draft->request;
+        $planner = new self($request->arranged(new Arrangement($request->arrangement->overrules, array_map(fn (Step $s) => $s->key(), $work->steps), $request->arrangement->paints, $request->arrangement->practice)));
+        $planner->takeGiven($draft->whole);
+
+        return $planner->lay($draft->areas, $draft->whole, $draft->sprayed);
     }
 
     /**

@@ -40,30 +40,32 @@ final readonly class UnitPlan
                 }
             }
         }
+        /** @var array<string, PieceGroup> $alike */
         $alike = [];
         foreach ($pieces as $place => $needs) {
             $lacks = array_values(array_filter($needs->lacks, $request->sculpt->has(...)));
             sort($lacks);
-            $numbers = array_map(fn ($a) => $a->number, [...$onSome[$place] ?? [], ...$needs->amendments]);
-            // Edits of a piece are its own: it is alike only to itself.
-            $mark = serialize([$dealt[$place], $lacks, $numbers, $needs->edits === [] ? null : $needs->number]);
-            $alike[$mark] ??= ['numbers' => [], 'needs' => $needs, 'lacks' => $lacks, 'amendments' => $numbers, 'place' => $place];
-            $alike[$mark]['numbers'][] = $needs->number;
+            $group = new PieceGroup($place, $needs, $lacks, $onSome[$place] ?? [], $dealt[$place] === null ? null : $variants[$dealt[$place]]);
+            $alike[$group->mark()] ??= $group;
+            $alike[$group->mark()]->pieces[] = $needs->number;
         }
-        uasort($alike, fn (array $a, array $b) => [count($b['numbers']), $a['place']] <=> [count($a['numbers']), $b['place']]);
-        $kinds = [];
-        foreach ($alike as $group) {
-            $variant = $dealt[$group['place']] === null ? null : $variants[$dealt[$group['place']]];
-            $plan = self::planOf($request, $group['needs'], $group['lacks'], $onSome[$group['place']] ?? [], $variant, $edits);
-            sort($group['numbers']);
-            $kinds[] = new PieceKind($group['numbers'], $plan, $variant, $group['lacks'], $group['amendments'], $group['needs']->edits !== []);
-        }
-        if (count($kinds) === 1) {
-            return new self($kinds, $kinds[0]->plan->work);
-        }
-        $work = Planner::orderOf($request, self::allSteps($kinds));
+        $groups = array_values($alike);
+        usort($groups, fn (PieceGroup $a, PieceGroup $b) => [count($b->pieces), $a->place] <=> [count($a->pieces), $b->place]);
+        if (count($groups) === 1) {
+            $own = $groups[0]->request($request);
+            $byHand = $groups[0]->edits($edits, $own->sculpt);
+            $plan = $byHand === [] ? Planner::plan($own) : Planner::withEdits(Planner::plan($own), $byHand);
 
-        return new self(array_map(fn (PieceKind $k) => new PieceKind($k->pieces, Planner::inOrder($k->plan, $work), $k->variant, $k->lacks, $k->amendments, $k->edited), $kinds), $work);
+            return new self([$groups[0]->kind($plan)], $plan->work);
+        }
+        $drafts = array_map(function (PieceGroup $g) use ($request, $edits): Draft {
+            $own = $g->request($request);
+
+            return Planner::draft($own, $g->edits($edits, $own->sculpt));
+        }, $groups);
+        $work = Planner::orderOf($request, self::allSteps($drafts));
+
+        return new self(array_map(fn (PieceGroup $g, Draft $draft) => $g->kind(Planner::inOrder($draft, $work)), $groups, $drafts), $work);
     }
 
     public function kindOf(int $piece): PieceKind
@@ -115,32 +117,16 @@ final readonly class UnitPlan
     }
 
     /**
-     * @param  list<\Ordotype\Core\Amendment\Amendment>  $onSome
-     * @param  list<string>  $lacks
-     * @param  array<string, Choice>  $edits
-     */
-    private static function planOf(PlanRequest $request, PieceNeeds $needs, array $lacks, array $onSome, ?Variant $variant, array $edits): Plan
-    {
-        $sculpt = $lacks === [] ? $request->sculpt : $request->sculpt->without($lacks);
-        $scheme = $variant?->colours === null ? $request->scheme : ($request->scheme?->with($variant->colours) ?? $variant->colours);
-        $own = [...array_values(array_filter($request->amendments, fn ($a) => $a->on === null)), ...array_map(fn ($a) => $a->here(), $onSome), ...$variant->amendments ?? [], ...$needs->amendments];
-        $plan = Planner::plan($request->of($sculpt, $scheme)->amended($own));
-        $byHand = array_filter($needs->edits + $edits, fn (string $area) => $sculpt->has($area), ARRAY_FILTER_USE_KEY);
-
-        return $byHand === [] ? $plan : Planner::withEdits($plan, $byHand);
-    }
-
-    /**
      * Every step once: the same key and paint are one step, as the most frequent kind has it.
      *
-     * @param  list<PieceKind>  $kinds
+     * @param  list<Draft>  $drafts
      * @return list<Step>
      */
-    private static function allSteps(array $kinds): array
+    private static function allSteps(array $drafts): array
     {
         $steps = [];
-        foreach ($kinds as $kind) {
-            foreach ($kind->plan->work->steps as $step) {
+        foreach ($drafts as $draft) {
+            foreach ($draft->steps as $step) {
                 $steps[$step->key().'|'.($step->colour?->words() ?? '')] ??= $step;
             }
         }

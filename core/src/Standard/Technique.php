@@ -12,6 +12,9 @@ namespace Ordotype\Core\Standard;
  */
 final readonly class Technique
 {
+    /** Equal for techniques between which the choice of techniques sees no difference but their minutes. */
+    public string $character;
+
     /**
      * @param  array<string, Extent>  $effects  effect word to the most extent the technique can give it
      * @param  array<string, int>  $suits  relief word to 1 possible, 2 fine, 3 made for it; empty for whole techniques
@@ -49,6 +52,8 @@ final readonly class Technique
         public ?bool $retired = null,
         public ?float $markMm = null,
     ) {
+        $effects = array_map(fn (string $effect, Extent $most) => "$effect $most->value", array_keys($this->effects), array_values($this->effects));
+        $this->character = implode(',', [$this->credit, $this->whole ? 'whole' : '', $this->maxPasses, $this->tidied ? 'tidied' : '', ...$effects, '-', ...$this->excludes]);
     }
 
     public function gives(Effect $effect): Extent
