@@ -159,7 +159,7 @@ final class BenchCommand extends CoreCommand
         return $svg."<text x='300' y='376' text-anchor='middle' fill='#22262B'>areas of a figure, tier $tier, milliseconds</text></svg>\n";
     }
 
-    /** The sculpt's areas repeated until there are as many as wanted; copies touch what the originals touch, and are as large. */
+    /** The sculpt's areas repeated until there are as many as wanted; copies touch what the originals touch, and are a little larger each time, so that none is the same problem twice. */
     private static function grown(Sculpt $sculpt, int $count): Sculpt
     {
         $areas = [];
@@ -169,7 +169,7 @@ final class BenchCommand extends CoreCommand
             $round = intdiv($i, $own);
             $name = fn (string $key): string => $round === 0 ? $key : "$key-$round";
             $there = fn (string $key): bool => $round * $own + $sculpt->place($key) < $count;
-            $areas[] = new Area($name($a->key), $a->name, $a->material, $a->relief, $a->rank, $a->focus, $a->facing, $a->layer, $a->sharePct, $a->count, $a->access, null,
+            $areas[] = new Area($name($a->key), $a->name, $a->material, $a->relief, $a->rank, $a->focus, $a->facing, $a->layer, $a->sharePct * (1 + 0.013 * $round), $a->count, $a->access, null,
                 array_values(array_map($name, array_filter($a->touches, $there))), $a->surround !== null && $there($a->surround) ? $name($a->surround) : null, $a->slot, $a->optional, []);
         }
 
