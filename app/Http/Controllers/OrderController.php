@@ -42,10 +42,10 @@ final class OrderController
         $standard = Standards::core($order->version);
         $planned = [];
         foreach ($order->units as $unit) {
-            $plan = UnitPlans::plan($unit->setRelation('order', $order));
+            $plan = UnitPlans::unitPlan($unit->setRelation('order', $order));
             $price = array_values(array_filter($standard->prices, fn (PriceRange $p) => $p->tier === $unit->tier && $p->size->value === $unit->sculpt->size && $p->role->value === $unit->sculpt->role));
             $planned[$unit->id] = [
-                'minutes' => round($plan->minutesByPasses(), 1), 'setup' => round($plan->setupMinutes(), 1), 'conflicts' => count($plan->conflicts()),
+                'minutes' => round($plan->minutes() / max(1, UnitPlans::pieces($unit)->count()), 1), 'setup' => round($plan->setupMinutes(), 1), 'conflicts' => count($plan->conflicts()),
                 'price' => $price === [] ? null : ['low' => $price[0]->low, 'high' => $price[0]->high],
             ];
         }

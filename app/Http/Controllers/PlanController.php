@@ -60,7 +60,7 @@ final class PlanController
             $base = $scheme?->for($area)?->base;
 
             return ['key' => $area->key, 'no' => $i + 1, 'name' => $area->name, 'material' => $area->material->value, 'relief' => array_map(fn ($r) => $r->value, $area->relief), 'rank' => $area->rank->value,
-                'focus' => $area->focus, 'layer' => $area->layer, 'outline' => (object) $area->outline, 'paint' => $base, 'colour' => $base === null ? null : $shelf->colourOf($base)?->hex()];
+                'slot' => $area->slot, 'focus' => $area->focus, 'layer' => $area->layer, 'outline' => (object) $area->outline, 'paint' => $base, 'colour' => $base === null ? null : $shelf->colourOf($base)?->hex()];
         }, $sculpt->areas, array_keys($sculpt->areas));
     }
 }

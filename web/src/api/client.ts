@@ -22,7 +22,7 @@ function token(): string {
     return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
 }
 
-async function call<T>(method: string, path: string, body?: unknown, text?: string): Promise<T> {
+async function call<T>(method: string, path: string, body?: unknown, raw?: string | FormData): Promise<T> {
     let response: Response;
     try {
         response = await fetch(`/api/v1/${path}`, {
@@ -31,9 +31,10 @@ async function call<T>(method: string, path: string, body?: unknown, text?: stri
             headers: {
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),
-                ...(body === undefined && text === undefined ? {} : { 'Content-Type': 'application/json' }),
+                // A form names its own type, with the boundary between its parts.
+                ...((body === undefined && raw === undefined) || raw instanceof FormData ? {} : { 'Content-Type': 'application/json' }),
             },
-            ...(text !== undefined ? { body: text } : body === undefined ? {} : { body: JSON.stringify(body) }),
+            ...(raw !== undefined ? { body: raw } : body === undefined ? {} : { body: JSON.stringify(body) }),
         });
     } catch {
         throw new Problem({ title: 'No connection', status: 0, detail: 'The server cannot be reached. Nothing was lost: try again when the connection is back.', errors: [] });
@@ -51,6 +52,7 @@ export const api = {
     post: <T>(path: string, body?: unknown) => call<T>('POST', path, body ?? {}),
     /** A file as it is, so that what is wrong in it is said by the server with its place. */
     file: <T>(path: string, text: string) => call<T>('POST', path, undefined, text),
+    form: <T>(path: string, form: FormData) => call<T>('POST', path, undefined, form),
     put: <T>(path: string, body: unknown) => call<T>('PUT', path, body),
     remove: <T>(path: string, body?: unknown) => call<T>('DELETE', path, body ?? {}),
 };

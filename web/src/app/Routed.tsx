@@ -16,6 +16,11 @@ const SharedPage = lazy(() => import('../features/standard/SharedPage'));
 const OrdersPage = lazy(() => import('../features/orders/OrdersPage'));
 const OrderPage = lazy(() => import('../features/orders/OrderPage'));
 const PlanPage = lazy(() => import('../features/plan/PlanPage'));
+const CardPage = lazy(() => import('../features/plan/CardPage'));
+const SchemesPage = lazy(() => import('../features/schemes/SchemesPage'));
+const SchemePage = lazy(() => import('../features/schemes/SchemePage'));
+const FiguresPage = lazy(() => import('../features/figures/FiguresPage'));
+const MapPage = lazy(() => import('../features/figures/MapPage'));
 const BenchPage = lazy(() => import('../features/bench/BenchPage'));
 const BatchPage = lazy(() => import('../features/bench/BatchPage'));
 const ChecksPage = lazy(() => import('../features/check/ChecksPage'));
@@ -56,7 +61,16 @@ export function Routed() {
                     <Route path="orders" element={<OrdersPage />} />
                     <Route path="orders/:id" element={<OrderPage />} />
                 </Route>
-                <Route element={<Needs ability="plan.read" />}><Route path="units/:id/plan" element={<PlanPage />} /></Route>
+                <Route element={<Needs ability="plan.read" />}>
+                    <Route path="units/:id/plan" element={<PlanPage />} />
+                    <Route path="units/:id/card" element={<CardPage />} />
+                </Route>
+                <Route element={<Needs ability="schemes.read" />}>
+                    <Route path="schemes" element={<SchemesPage />} />
+                    <Route path="schemes/:slug" element={<SchemePage />} />
+                    <Route path="figures" element={<FiguresPage />} />
+                    <Route path="figures/:slug" element={<MapPage />} />
+                </Route>
                 <Route element={<Needs ability="bench.use" />}>
                     <Route path="bench" element={<BenchPage />} />
                     <Route path="bench/:id" element={<BatchPage />} />

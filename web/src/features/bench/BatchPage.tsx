@@ -10,7 +10,9 @@ import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
 import { Caution, Failed, Loading } from '../../ui/states';
 
 const working = (p: BatchPiece) => ['planned', 'on_bench', 'rework'].includes(p.stage);
-const isDone = (p: BatchPiece, pass: BatchPass) => pass.steps.every((s) => p.done.includes(s));
+/** The steps of a pass that a model needs: where models differ, not all need all. */
+const needs = (p: BatchPiece, pass: BatchPass) => (p.wants === null ? pass.steps : pass.steps.filter((s) => p.wants?.includes(s)));
+const isDone = (p: BatchPiece, pass: BatchPass) => needs(p, pass).every((s) => p.done.includes(s));
 
 export default function BatchPage() {
     const { id } = useParams();
@@ -35,7 +37,7 @@ function Work({ batch }: { batch: Batch }) {
     });
     const offer = useMutation({ mutationFn: async (pieces: number[]) => { for (const p of pieces) await api.post(`pieces/${p}/offer`); }, onSuccess: () => void message.success('Offered to the check.'), onSettled: refresh, onError: say });
     const every = batch.passes.flatMap((p) => p.steps);
-    const finished = batch.pieces.filter((p) => working(p) && every.every((s) => p.done.includes(s)) && p.repairs.every((r) => p.done.includes(r.key)));
+    const finished = batch.pieces.filter((p) => working(p) && every.every((s) => p.done.includes(s) || (p.wants !== null && !p.wants.includes(s))) && p.repairs.every((r) => p.done.includes(r.key)));
     const all = () => { if (pass) { const open = batch.pieces.filter((p) => working(p) && !isDone(p, pass)); if (open.length > 0) mark.mutate({ pieces: open.map((p) => p.id), steps: pass.steps }); } };
     useEffect(() => {
         const press = (e: KeyboardEvent) => {
@@ -74,7 +76,7 @@ function Work({ batch }: { batch: Batch }) {
                             <p className="soft small" style={{ margin: '0 0 8px' }}>{[pass.consistency && `Paint: ${pass.consistency}.`, pass.tools && `Tools: ${pass.tools}.`, `${minutes(Math.max(1, pass.minutes))} a model${pass.dry > 0 ? `, dries ${pass.dry} min` : ''}.`].filter(Boolean).join(' ')}</p>
                             <Caution text={pass.caution} />
                             <div className="taps" role="group" aria-label="Models">
-                                {batch.pieces.map((p) => { const done = isDone(p, pass); return <button key={p.id} className={`tap ${done ? 'done' : ''}`} disabled={!working(p)} aria-pressed={done} title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`} onClick={() => (done ? unmark.mutate({ piece: p.id, steps: pass.steps }) : mark.mutate({ pieces: [p.id], steps: pass.steps }))}><b>{p.number}</b><span className="small">{done ? 'done' : p.code}</span></button>; })}
+                                {batch.pieces.map((p) => { const none = needs(p, pass).length === 0; const done = !none && isDone(p, pass); return <button key={p.id} className={`tap ${done ? 'done' : ''}`} disabled={!working(p) || none} aria-pressed={done} title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`} onClick={() => (done ? unmark.mutate({ piece: p.id, steps: needs(p, pass) }) : mark.mutate({ pieces: [p.id], steps: needs(p, pass) }))}><b>{p.number}</b><span className="small">{none ? 'not this one' : done ? 'done' : p.code}</span></button>; })}
                             </div>
                             <div style={{ display: 'flex', gap: 10, marginTop: 16, flexWrap: 'wrap' }}>
                                 <button className="btn big" disabled={at === 0} onClick={() => setAt(at - 1)}>Back <kbd>b</kbd></button>

@@ -41,12 +41,28 @@ export default function OrderPage() {
                     })}
                 </div>
                 <div style={{ display: 'grid', gap: 14 }}>
-                    <section className="card pad"><div className="eyebrow">Brief</div><p style={{ margin: '6px 0' }}>{order.brief ?? 'Nothing was written down.'}</p><p className="small soft" style={{ margin: 0 }}>Scheme: {order.scheme ?? 'none yet'}{order.method && <><br />Method: {Object.entries(order.method).filter(([k]) => k !== 'format').map(([k, v]) => `${k.replaceAll('_', ' ')} ${String(v).replaceAll('_', ' ')}`).join(', ')}</>}</p></section>
+                    <section className="card pad"><div className="eyebrow">Brief</div><p style={{ margin: '6px 0' }}>{order.brief ?? 'Nothing was written down.'}</p><Colours order={order} editable={can(person, 'orders.edit')} /><p className="small soft" style={{ margin: 0 }}>{order.method && <>Method: {Object.entries(order.method).filter(([k]) => k !== 'format').map(([k, v]) => `${k.replaceAll('_', ' ')} ${String(v).replaceAll('_', ' ')}`).join(', ')}</>}</p></section>
                     {can(person, 'orders.edit') && <AddUnit order={order} />}
                 </div>
             </div>
             <Model key={piece} piece={order.units.flatMap((u) => u.pieces).find((p) => p.id === piece) ?? null} close={() => setPiece(null)} />
         </>
+    );
+}
+
+/** The army's scheme, and the picture the client wants it to look like. */
+function Colours({ order, editable }: { order: Order; editable: boolean }) {
+    const queries = useQueryClient();
+    const set = useMutation({ mutationFn: (patch: { scheme?: string | null; reference?: string | null }) => api.put(`orders/${order.id}/scheme`, patch), onSuccess: () => queries.invalidateQueries() });
+    const take = useMutation({ mutationFn: async (file: File) => { const form = new FormData(); form.set('picture', file); const { sha256 } = await api.form<{ sha256: string }>('pictures', form); await set.mutateAsync({ reference: sha256 }); } });
+    return (
+        <div style={{ display: 'grid', gap: 8, margin: '10px 0' }}>
+            <label className="field"><span>Scheme</span><select className="input" disabled={!editable || set.isPending} value={order.scheme_slug ?? ''} onChange={(e) => set.mutate({ scheme: e.target.value || null })}><option value="">none yet</option>{order.schemes.map((s) => <option key={s.slug} value={s.slug}>{s.name}</option>)}</select></label>
+            {order.scheme_slug && <Link className="small" to={`/schemes/${order.scheme_slug}?order=${order.id}`}>Its colours on these figures</Link>}
+            {order.reference && <a href={`/api/v1/pictures/${order.reference}`} target="_blank" rel="noreferrer"><img src={`/api/v1/pictures/${order.reference}`} alt="The client’s reference picture" style={{ width: '100%', borderRadius: 8 }} /></a>}
+            {editable && <label className="small soft">{order.reference ? 'Another reference picture' : 'The client’s reference picture'} <input type="file" accept="image/png,image/jpeg,image/webp" disabled={take.isPending} onChange={(e) => { const f = e.target.files?.[0]; if (f) take.mutate(f); e.target.value = ''; }} style={{ width: '100%' }} /></label>}
+            {(set.isError || take.isError) && <p className="says bad small" role="alert">{saysWhy(set.error ?? take.error)}</p>}
+        </div>
     );
 }
 

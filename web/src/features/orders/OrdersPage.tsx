@@ -7,6 +7,7 @@ import type { Order, OrderBrief } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { StageStrip } from '../../ui/marks';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { OrdersTabs } from './OrdersTabs';
 
 export const due = (order: { due_on: string | null; late: boolean }) => (order.due_on
     ? <span className={order.late ? 'strong' : 'soft'} style={order.late ? { color: 'var(--fault)' } : undefined}>{order.late ? 'late, was due ' : 'due '}{new Date(order.due_on).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}</span>
@@ -18,6 +19,7 @@ export default function OrdersPage() {
     return (
         <>
             <Top><h1>Orders</h1><span className="room" /><button className="btn main" onClick={() => setMaking(true)}>New order</button></Top>
+            <OrdersTabs />
             <div className="page">
                 {query.isPending ? <Loading what="the orders" /> : query.isError ? <Failed error={query.error} again={() => void query.refetch()} />
                     : query.data.data.length === 0 ? <Empty title="No orders yet"><p>An order says what a client wants: figures, how many, at which tier.</p><button className="btn main" onClick={() => setMaking(true)}>Open the first one</button></Empty>
