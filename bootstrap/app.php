@@ -40,6 +40,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
+        // There is no page to be sent to: the interface asks for a sign-in itself, and the API answers 401 whatever is accepted.
+        $middleware->redirectGuestsTo('/');
         // Who asks must be known before it is looked up whether the same was asked before.
         $middleware->priority([BearerToken::class, EncryptCookies::class, StartSession::class, Authenticate::class, Authorize::class, AnsweredOnce::class, SubstituteBindings::class]);
     })

@@ -7,46 +7,11 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Facebook\WebDriver\WebDriverSelect;
-use PHPUnit\Framework\TestCase;
-use RuntimeException;
 use Symfony\Component\Process\Process;
-use Tests\Support\Chrome;
 
 /** The real interface in a real browser, on a database of its own with the demo in it. */
-final class BrowserTest extends TestCase
+final class BrowserTest extends BrowserTestCase
 {
-    private static Process $server;
-
-    private static Chrome $chrome;
-
-    private static string $address;
-
-    public static function setUpBeforeClass(): void
-    {
-        $root = dirname(__DIR__, 2);
-        $env = ['APP_ENV' => 'production', 'DB_DATABASE' => 'ordotype_test', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'QUEUE_CONNECTION' => 'sync', 'LOG_CHANNEL' => 'stderr'];
-        foreach ([['migrate:fresh', '--database=migrate', '--force'], ['ordotype:install', '--demo']] as $command) {
-            (new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120))->mustRun();
-        }
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('no free port');
-        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
-        fclose($socket);
-        self::$address = "http://127.0.0.1:$port";
-        self::$server = new Process([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:$port", '-t', 'public', 'tests/Support/server.php'], $root, $env, null, null);
-        // Nobody reads what it prints, and a full pipe would stop it.
-        self::$server->disableOutput()->start();
-        for ($i = 0; $i < 100 && @file_get_contents(self::$address.'/up') === false; $i++) {
-            usleep(100_000);
-        }
-        self::$chrome = new Chrome(self::$address);
-    }
-
-    public static function tearDownAfterClass(): void
-    {
-        self::$chrome->close();
-        self::$server->stop(3);
-    }
-
     public function test_every_screen_light_and_dark_has_no_serious_finding_of_axe(): void
     {
         $chrome = self::$chrome;
@@ -59,7 +24,8 @@ final class BrowserTest extends TestCase
         foreach ($chrome->page->executeAsyncScript('const done = arguments[0]; fetch("/api/v1/orders", {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)')['data'] as $order) {
             $units[$order['number']] = ['order' => $order['id'], 'unit' => $order['units'][0]['id']];
         }
-        $pages = ['/standard' => 'Does the ladder hold?', '/standard/techniques' => 'Mould line removal', '/standard/prices' => 'for each model', '/standard/differences' => 'For the client', '/standard/comparison' => 'Links for clients', '/standard/versions' => 'What changes from', '/standard/packs' => 'Two stages', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
+        $pages = ['/standard' => 'Does the ladder hold?', '/standard/techniques' => 'Mould line removal', '/standard/prices' => 'for each model', '/standard/differences' => 'For the client', '/standard/comparison' => 'Links for clients', '/standard/versions' => 'What changes from', '/standard/packs' => 'Two stages', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier', "/units/{$units['26-041']['unit']}/plan?tab=order" => 'Drag a step', "/units/{$units['26-041']['unit']}/plan?tab=time" => 'A good place to stop', "/units/{$units['26-041']['unit']}/plan?tab=models" => 'Variants', "/units/{$units['26-041']['unit']}/card" => 'Bench card',
+            '/schemes' => 'test model', "/schemes/tidemark?order={$units['26-041']['order']}" => 'Versions', '/figures' => 'Ferry Gun', '/figures/sluice-warden' => 'The map, checked',
             '/bench' => 'Work on this batch', "/bench/{$units['26-038']['unit']}" => 'All done', '/check' => 'Signed off', '/check/3' => 'So far', '/certificates/1' => 'of the chain', '/nowhere' => 'Nothing here'];
         foreach ([false, true] as $dark) {
             $chrome->dark($dark);
@@ -324,17 +290,6 @@ final class BrowserTest extends TestCase
         $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), ['DB_DATABASE' => 'ordotype_test']);
         self::assertSame(0, $verify->run(), $verify->getErrorOutput().$verify->getOutput());
         $chrome->signOut();
-    }
-
-    /** @return list<string> what axe calls serious or critical on the page that is open */
-    private function axe(): array
-    {
-        $page = self::$chrome->page;
-        usleep(400_000);
-        $page->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $found = $page->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " " + (n.any[0]?.message ?? n.failureSummary)).join(" | "))))');
-
-        return array_values($found);
     }
 
     private function paint(): void

@@ -92,6 +92,10 @@ final class SchemesAndMapsTest extends StudioTestCase
         $broken->areas[1]->material = 'cheese';
         $problems = $this->try($broken)->json('problems');
         self::assertContains('/areas/1/material', array_column($problems, 'pointer'));
+        $broken->areas[1]->material = 'cloth';
+        $uneven = $this->try($broken);
+        self::assertSame(['/areas'], array_values(array_unique(array_column($uneven->json('problems'), 'pointer'))));
+        self::assertEqualsWithDelta(100.0, array_sum($uneven->json('shares')), 1e-6, 'what the outlines propose is told all the same');
         $made = $this->call2('POST', 'sculpts', ['document' => $template], 201);
         self::assertSame('wharf-runner', $made->json('slug'));
         $this->call2('POST', 'sculpts', ['document' => $broken], 422);

@@ -142,4 +142,11 @@ final class ServicesTest extends StudioTestCase
         DB::beginTransaction();
         self::assertSame(0, Artisan::call('ordotype:verify'));
     }
+
+    public function test_who_is_not_signed_in_is_told_so_whatever_the_answer_is_accepted_as(): void
+    {
+        foreach (['/api/v1/orders', '/api/v1/pictures/'.str_repeat('0', 64)] as $path) {
+            $this->get($path, ['Accept' => 'text/html'])->assertStatus(401)->assertHeader('Content-Type', 'application/problem+json');
+        }
+    }
 }

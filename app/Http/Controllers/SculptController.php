@@ -63,13 +63,34 @@ final class SculptController
     public function attempt(Request $request): JsonResponse
     {
         $request->validate(['document' => ['required', 'array']]);
+        $document = $this->document($request);
+        $problems = [];
         try {
-            $sculpt = SculptFormat::read($this->document($request));
+            $sculpt = SculptFormat::read($document);
         } catch (FormatException $e) {
-            return new JsonResponse(['problems' => array_map(fn (Problem $p) => ['pointer' => $p->path, 'detail' => $p->reason], $e->problems), 'findings' => [], 'shares' => new stdClass]);
+            $problems = array_map(fn (Problem $p) => ['pointer' => $p->path, 'detail' => $p->reason], $e->problems);
+            try {
+                // Shares that do not make 100 yet are no reason not to look at the outlines that propose them.
+                $sculpt = SculptFormat::read(self::sharedOut($document));
+            } catch (FormatException) {
+                return new JsonResponse(['problems' => $problems, 'findings' => [], 'shares' => new stdClass]);
+            }
         }
 
-        return new JsonResponse(['problems' => [], 'findings' => array_map(fn (MapFinding $f) => ['kind' => $f->kind, 'area' => $f->area, 'text' => $f->text], (new MapCheck($sculpt))->findings()), 'shares' => (object) (new OutlinedSurface($sculpt))->shares()]);
+        return new JsonResponse(['problems' => $problems, 'findings' => array_map(fn (MapFinding $f) => ['kind' => $f->kind, 'area' => $f->area, 'text' => $f->text], (new MapCheck($sculpt))->findings()), 'shares' => (object) (new OutlinedSurface($sculpt))->shares()]);
+    }
+
+    private static function sharedOut(stdClass $document): stdClass
+    {
+        $copy = Json::decode(Json::encode($document));
+        assert($copy instanceof stdClass);
+        $areas = is_array($copy->areas ?? null) ? array_filter($copy->areas, fn (mixed $a) => $a instanceof stdClass && is_numeric($a->share_pct ?? null) && $a->share_pct > 0) : [];
+        $sum = array_sum(array_map(fn (stdClass $a) => (float) $a->share_pct, $areas));
+        foreach ($sum > 0.0 ? $areas : [] as $area) {
+            $area->share_pct = 100 * $area->share_pct / $sum;
+        }
+
+        return $copy;
     }
 
     public function export(string $slug): Response

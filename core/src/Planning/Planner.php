@@ -790,6 +790,14 @@ final class Planner
                 $warnings[] = new Warning('no_wet_wash', $area->key, "There is no wash on $area->name for its decal to go into: it wants gloss under it instead.");
             }
         }
+        foreach ($areas as $planned) {
+            $area = $planned->demand->area;
+            foreach ($planned->choice->techniques ?? [] as $used) {
+                if ($area !== null && $area->count === 0 && $used->technique->perPiece > 0 && $used->minutesAPass <= 0.0) {
+                    $warnings[] = new Warning('nothing_counted', $area->key, "{$used->technique->name} on $area->name is timed by the piece, and the map counts nothing there: it takes no time in this plan.", technique: $used->technique->key);
+                }
+            }
+        }
         foreach ($this->request->scheme === null ? [] : $areas as $planned) {
             $area = $planned->demand->area;
             if ($area !== null && $area->rank !== Rank::Ground && $this->request->scheme?->for($area) === null) {

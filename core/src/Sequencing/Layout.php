@@ -15,13 +15,16 @@ use Ordotype\Core\Sculpt\Sculpt;
 final class Layout
 {
     /** Beginnings that are followed at a time. */
-    private const BEAM = 6;
+    private const BEAM = 10;
 
     /** Pots that are tried next for each of them. */
-    private const BRANCHES = 4;
+    private const BRANCHES = 5;
 
-    /** Pots closer in waiting than this many minutes wait the same. */
-    private const SAME = 1e-6;
+    /** Waiting that differs by less than this many minutes is the same: minutes are whole on the bench. */
+    private const SAME = 0.5;
+
+    /** Minutes a pass may start later than another could, if it then takes more areas along. */
+    private const WAIT_FOR_MORE = 2.0;
 
     /** @var array<int, list<int>> by place of an area: the places of those it touches while they are painted */
     private array $neighbours;
@@ -131,7 +134,7 @@ final class Layout
                 foreach ($this->options($at) as $k => [$members, $from]) {
                     $then = clone $at;
                     $this->work($then, $members, $from, $edges);
-                    $rank = [round($then->waiting, 5), $then->changesAtLeast(), -count($then->order), $nth, $k];
+                    $rank = [round($then->waiting), $then->changesAtLeast(), -count($then->order), $nth, $k];
                     if ($then->free === []) {
                         $done = $done === null || $then->betterThan($done, self::SAME) ? $then : $done;
 
@@ -204,9 +207,7 @@ final class Layout
             $free = array_values(array_filter($free, fn (int $i) => $this->stages[$i] === $stage));
         }
         $byPot = [];
-        $ready = [];
         foreach ($free as $i) {
-            $ready[$i] = $into !== [] ? $at->now : max($at->now, $this->readyAt($at, $i));
             $byPot[$this->pots[$i]][] = $i;
         }
         if ($this->ranks !== []) {
@@ -215,19 +216,53 @@ final class Layout
         }
         $options = [];
         foreach ($byPot as $pot => $members) {
-            $from = min(array_map(fn (int $i) => $ready[$i], $members));
-            $now = array_values(array_filter($members, fn (int $i) => $ready[$i] <= $from + 1e-9));
-            usort($now, fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [$this->feedsWet[$b], $this->ranks[$b] ?? 0, $this->places[$b], $b]);
-            $first = $now[0] ?? $members[0];
-            $options[] = [[$from, (string) $pot === $at->open ? 0 : 1, $at->left[$pot] - count($now), $this->steps[$first]->phase->value, $this->places[$first], $first], $now === [] ? $members : $now, $from];
+            foreach ($into !== [] ? [[$members, $at->now]] : $this->passesOf($members, $at) as [$now, $from]) {
+                usort($now, fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [$this->feedsWet[$b], $this->ranks[$b] ?? 0, $this->places[$b], $b]);
+                $options[] = [[round($from), (string) $pot === $at->open ? 0 : 1, $at->left[$pot] - count($now), $this->steps[$now[0]]->phase->value, $this->places[$now[0]], $now[0]], $now, $from];
+            }
         }
         usort($options, fn (array $a, array $b) => $a[0] <=> $b[0]);
-        $soonest = $options[0][2] ?? 0.0;
+        $soonest = $options === [] ? 0.0 : min(array_map(fn (array $o) => $o[2], $options));
         // What is open goes on while there is anything for it: closing a pot early never saves one.
         $open = array_filter($options, fn (array $o) => $o[0][1] === 0 && $o[2] <= $soonest + self::SAME);
-        $options = array_filter($open === [] ? $options : $open, fn (array $o) => $o[2] <= $soonest + self::SAME);
+        $options = array_filter($open === [] ? $options : $open, fn (array $o) => $o[2] <= $soonest + self::WAIT_FOR_MORE);
 
         return array_map(fn (array $o) => [$o[1], $o[2]], array_slice(array_values($options), 0, self::BRANCHES));
+    }
+
+    /**
+     * A pass over all that want the pot, and, where some of them are dry sooner, one over those alone.
+     *
+     * @param  non-empty-list<int>  $members
+     * @return non-empty-list<array{non-empty-list<int>, float}> steps, and when the pass can start
+     */
+    private function passesOf(array $members, Beginning $at): array
+    {
+        $all = $this->startOf($members, $at);
+        if (count($members) === 1 || $all <= $at->now + self::SAME) {
+            return [[$members, $all]];
+        }
+        $alone = array_map(fn (int $i) => $this->startOf([$i], $at), $members);
+        $soonest = min($alone);
+        $dry = array_values(array_filter($members, fn (int $i, int $k) => $alone[$k] <= $soonest + self::SAME, ARRAY_FILTER_USE_BOTH));
+        if ($dry === [] || count($dry) === count($members)) {
+            return [[$members, $all]];
+        }
+        $some = $this->startOf($dry, $at);
+
+        return $some < $all - self::SAME ? [[$members, $all], [$dry, $some]] : [[$members, $all]];
+    }
+
+    /**
+     * When a pass over these steps can start: it takes as long on each piece as all of them together.
+     *
+     * @param  non-empty-list<int>  $members
+     */
+    private function startOf(array $members, Beginning $at): float
+    {
+        $minutes = $this->minutesOf($members);
+
+        return max($at->now, ...array_map(fn (int $i) => $this->readyAt($at, $i, $minutes), $members));
     }
 
     /**
@@ -296,21 +331,21 @@ final class Layout
     }
 
     /** The first minute at which a step can start on the first piece without touching wet paint on any. */
-    private function readyAt(Beginning $at, int $i): float
+    private function readyAt(Beginning $at, int $i, float $minutes): float
     {
         $step = $this->steps[$i];
         $ready = 0.0;
         if ($step->area === null) {
             foreach ($at->wet as $coat) {
-                $ready = max($ready, $this->dryAt($coat, $step->minutes));
+                $ready = max($ready, $this->dryAt($coat, $minutes));
             }
 
             return $ready;
         }
         $place = $this->places[$i];
-        $ready = max($this->dryAt($at->wet[$place], $step->minutes), $this->dryAt($at->wet[count($this->sculpt->areas)], $step->minutes));
+        $ready = max($this->dryAt($at->wet[$place], $minutes), $this->dryAt($at->wet[count($this->sculpt->areas)], $minutes));
         foreach ($this->neighbours[$place] as $other) {
-            $ready = max($ready, $this->dryAt($at->wetAround[$other], $step->minutes));
+            $ready = max($ready, $this->dryAt($at->wetAround[$other], $minutes));
         }
 
         return $ready;

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { api, saysWhy } from '../../api/client';
 import type { BrokenRule, Move, UnitPlan } from '../../api/types';
 import { minutes, Swatch } from '../../ui/marks';
-import { areaName, type Bend, colourWords, longName, placeName, wholeMinutes } from './bend';
+import { areaName, type Bend, colourWords, longName, placeName, fewMinutes } from './bend';
 
 /** The numbered list, with the rules that hold each step. A step is dragged, or moved with the arrow buttons; what its new place would break is said before it is let go. */
 export function OrderOfWork({ data, bend, setLit, pick }: { data: UnitPlan; bend: Bend; setLit: (key: string | null) => void; pick: (key: string) => void }) {
@@ -39,7 +39,7 @@ export function OrderOfWork({ data, bend, setLit, pick }: { data: UnitPlan; bend
                         <Swatch hex={s.colour?.hex ?? null} name={colourWords(s)} />
                         <span className="what"><button className="btn quiet plain-name" onClick={() => pick(s.key)}><b>{longName(data, s.technique)}{s.pass > 1 ? `, pass ${s.pass}` : ''}</b></button> <span className="soft">on {areaName(data, s.area).toLowerCase()}{colourWords(s) ? `, ${colourWords(s) ?? ''}` : ''}</span>
                             <span className="small soft" style={{ display: 'block' }}>{s.order_because.map((r) => data.rules[r] ?? r).join(' · ') || 'first of all'}</span></span>
-                        <span className="num soft small">{wholeMinutes(s.minutes)} min{s.dry >= 15 ? `, dries ${s.dry}` : ''}</span>
+                        <span className="num soft small">{fewMinutes(s.minutes)} min{s.dry >= 15 ? `, dries ${s.dry}` : ''}</span>
                         {free && <span className="moves"><button className="btn quiet" aria-label={`Earlier: ${longName(data, s.technique)} on ${areaName(data, s.area)}`} disabled={i === 0 || move.isPending} onClick={() => move.mutate({ step: s.key, place: i - 1 })}>↑</button><button className="btn quiet" aria-label={`Later: ${longName(data, s.technique)} on ${areaName(data, s.area)}`} disabled={i === steps.length - 1 || move.isPending} onClick={() => move.mutate({ step: s.key, place: i + 1 })}>↓</button></span>}
                     </li>
                 ))}

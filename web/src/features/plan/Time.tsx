@@ -5,7 +5,7 @@ import type { SprayedOrBrushed, Stops, UnitPlan } from '../../api/types';
 import { can, usePerson } from '../../app/session';
 import { minutes, Swatch, TierMark } from '../../ui/marks';
 import { Loading } from '../../ui/states';
-import { areaName, wholeMinutes } from './bend';
+import { areaName, fewMinutes, wholeMinutes } from './bend';
 
 /** Where the minutes go, what spraying would make of them, and where the work could stop. */
 export function Time({ data }: { data: UnitPlan }) {
@@ -16,15 +16,15 @@ export function Time({ data }: { data: UnitPlan }) {
     return (
         <div style={{ padding: 16, display: 'grid', gap: 20 }}>
             <div className="figures-row">
-                {cell('A model, in passes', totals.by_passes, 'one pot over all that want it')}
+                {cell('A model, in passes', totals.by_passes, 'one pot over many areas')}
                 {cell('Area by area', totals.by_area, 'with every handling')}
                 {cell('Setting up', totals.setup, 'once for the batch')}
                 {cell('Waiting for paint', totals.waiting, `with ${data.unit.count} in the batch`)}
-                {cell('One model alone', totals.drying_chain, 'its longest chain of work and drying')}
+                {cell('One model alone', totals.drying_chain, 'work and drying in a chain')}
             </div>
             <section>
                 <div className="eyebrow" style={{ marginBottom: 6 }}>By area, minutes a model</div>
-                <div style={{ display: 'grid', gap: 3 }}>{[...areas].sort((a, b) => (b.minutes ?? 0) - (a.minutes ?? 0)).map((a) => <div key={a.area} className="time-row"><span>{areaName(data, a.area)}</span><span className="bar"><i style={{ width: `${(100 * (a.minutes ?? 0)) / most}%` }} /></span><span className="num right">{a.minutes === null ? '–' : wholeMinutes(a.minutes)}</span></div>)}</div>
+                <div style={{ display: 'grid', gap: 3 }}>{[...areas].sort((a, b) => (b.minutes ?? 0) - (a.minutes ?? 0)).map((a) => <div key={a.area} className="time-row"><span>{areaName(data, a.area)}</span><span className="bar"><i style={{ width: `${(100 * (a.minutes ?? 0)) / most}%` }} /></span><span className="num right">{a.minutes === null ? '–' : fewMinutes(a.minutes)}</span></div>)}</div>
             </section>
             {can(person, 'plan.edit') && <><Spraying data={data} /><StoppingPoints data={data} /></>}
         </div>

@@ -49,7 +49,8 @@ export function useBend(data: UnitPlan, key: readonly unknown[]): Bend {
 export const usesOn = (data: UnitPlan, area: string): Use[] => (data.plan.areas.find((a) => a.area === area)?.techniques ?? []).map(({ technique, passes, extent }: PlannedUse) => ({ technique, passes, extent }));
 
 const SHORT: Record<string, string> = {
-    spray_base: 'Sprayed', spray_fade: 'Faded spray', base_coat: 'Base', one_coat_base: 'Base, one coat', thin_base: 'Thin base', metal_underlay: 'Dark under', light_underlay: 'Light under', metallic_base: 'Metal', metal_drybrush_base: 'Drybrushed metal', stain_coat: 'Stain', stain_fade: 'Faded stain',
+    mould_line_removal: 'Mould lines', assemble: 'Assemble', gap_filling: 'Gaps', handle_mount: 'Handle', prime_can: 'Undercoat, can', prime_airbrush: 'Undercoat, spray', prime_brush: 'Undercoat, brush', value_sketch: 'Light from above', value_drybrush: 'Light from above', masking: 'Masking', matt_varnish: 'Varnish', join_parts: 'Join parts', join_base: 'Join base', cut_off_handle: 'Off the handle',
+    spray_base: 'Sprayed', spray_fade: 'Faded spray', base_coat: 'Base', one_coat_base: 'One coat', thin_base: 'Thin base', metal_underlay: 'Dark under', light_underlay: 'Light under', metallic_base: 'Metal', metal_drybrush_base: 'Dry metal', stain_coat: 'Stain', stain_fade: 'Faded stain',
     wet_blend: 'Wet blend', two_brush_blend: 'Two-brush', metal_illusion: 'Painted metal', metal_stain: 'Metal stain', stain_over: 'Stain over', stain_shade: 'Stain shade', wash_all_over: 'Wash', recess_shade: 'Recess', tidy_base: 'Tidy', overbrush: 'Overbrush', drybrush: 'Drybrush', layer: 'Layer', stipple: 'Stipple',
     hatch_texture: 'Hatching', edge_highlight: 'Edges', point_highlight: 'Points', glaze: 'Glaze', glaze_light: 'Light glaze', tint_filter: 'Tint', dark_lining: 'Dark line', tinted_lining: 'Tinted line', reflection: 'Reflection', pick_out: 'Picked out', eye_dot: 'Dotted eye', eye_full: 'Full eye', lens_two_tone: 'Lens, two tones',
     lens_fade: 'Lens, faded', gloss_under: 'Gloss under', decal_softener: 'Softener', decal_wear: 'Worn decal', mock_lettering: 'Mock letters', freehand_simple: 'Simple freehand', sponge_chips: 'Sponge chips', drawn_damage: 'Drawn damage', rust_grime: 'Rust', grime_streak: 'Streaks', pigment_dust: 'Dust', ground_dusting: 'Dusting',
@@ -63,6 +64,8 @@ export const areaName = (data: UnitPlan, key: string | null): string => (key ===
 export const placeName = (data: UnitPlan, place: string): string => { const [area = '*', technique = ''] = place.split(':'); return `${longName(data, technique).toLowerCase()} on ${areaName(data, area === '*' ? null : area).toLowerCase()}`; };
 export const colourWords = (s: PlanStep): string | null => (s.colour ? (s.colour.mixed_with ? `${s.colour.paint} and ${s.colour.mixed_with}, one to one` : s.colour.paint) : null);
 export const wholeMinutes = (m: number): number => (m > 0 ? Math.max(1, Math.round(m)) : 0);
+/** Whole minutes, never tenths; what takes less than half of one says so. */
+export const fewMinutes = (m: number): string => (m > 0 && m < 0.5 ? '<1' : String(Math.round(m)));
 
 /** Why a step is in the plan, in words. */
 export function becauseWords(data: UnitPlan, id: string): string {

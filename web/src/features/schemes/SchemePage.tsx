@@ -77,20 +77,26 @@ function Editor({ scheme, order }: { scheme: Scheme; order: string | null }) {
 
 const signed = (l: number | null | undefined) => (l === null || l === undefined ? '' : `${l > 0 ? '+' : '−'}${Math.abs(Math.round(l))}`);
 
+/** The areas of a slot, without the figures they are on. */
+function where(slot: Slot): string {
+    const areas = [...new Set(slot.places.map((p) => p.slice(p.indexOf(': ') + 2).toLowerCase()))];
+    return areas.length === 0 ? 'on none of these figures' : `${areas.slice(0, 4).join(', ')}${areas.length > 4 ? ` and ${areas.length - 4} more` : ''}`;
+}
+
 /** One slot: its ladder from shade to light, with the steps in lightness where they matter. */
 function Row({ slot, colours, paints, editable, set, enter, leave }: { slot: Slot; colours: Colours | null; paints: PaintName[]; editable: boolean; set: (c: Colours | null) => void; enter: () => void; leave: () => void }) {
     const hex = (name: string) => (name.startsWith('#') ? name : (paints.find((p) => p.name === name)?.hex ?? null));
     const pick = (value: string, change: (v: string) => void, empty?: string) => (
         <label className="paint-pick"><Swatch hex={value ? hex(value) : null} name={value || 'none'} />{editable ? <select value={value} aria-label={empty ?? 'paint'} onChange={(e) => change(e.target.value)}>{empty !== undefined && <option value="">{empty}</option>}{value !== '' && !paints.some((p) => p.name === value) && <option>{value}</option>}{paints.map((p) => <option key={p.name}>{p.name}</option>)}</select> : <span className="small">{value || '–'}</span>}</label>
     );
-    if (colours === null) return <tr onMouseEnter={enter} onMouseLeave={leave}><td className="strong">{slot.slot}<div className="small soft">{slot.places.slice(0, 3).join(', ')}{slot.places.length > 3 ? ` and ${slot.places.length - 3} more` : ''}</div></td><td colSpan={4}><span className="says warn small">{slot.problems[0]}</span> {editable && <button className="btn quiet" onClick={() => set({ base: paints[0]?.name ?? '#808080', shades: [], lights: [] })}>Give it colours</button>}</td></tr>;
+    if (colours === null) return <tr onMouseEnter={enter} onMouseLeave={leave}><td className="strong">{slot.slot}<div className="small soft">{where(slot)}</div></td><td colSpan={4}><span className="says warn small">{slot.problems[0]}</span> {editable && <button className="btn quiet" onClick={() => set({ base: paints[0]?.name ?? '#808080', shades: [], lights: [] })}>Give it colours</button>}</td></tr>;
     const list = (key: 'shades' | 'lights', from: number) => (
         <div style={{ display: 'grid', gap: 2 }}>{colours[key].map((p, i) => <span key={i} style={{ display: 'flex', gap: 4, alignItems: 'center' }}>{pick(p, (v) => set({ ...colours, [key]: v === '' ? colours[key].filter((_, k) => k !== i) : colours[key].map((x, k) => (k === i ? v : x)) }), 'take it out')}<span className="small soft num" title="step in lightness, L*">{signed(slot.steps[from + i])}</span></span>)}
             {editable && <button className="btn quiet" style={{ padding: 0, minHeight: 20, justifySelf: 'start' }} onClick={() => set({ ...colours, [key]: [...colours[key], paints[0]?.name ?? '#808080'] })}>+ {key === 'shades' ? 'shade' : 'light'}</button>}</div>
     );
     return (
         <tr onMouseEnter={enter} onMouseLeave={leave}>
-            <td className="strong">{slot.slot}<div className="small soft">{slot.places.length === 0 ? 'on none of these figures' : `${slot.places.slice(0, 2).join(', ')}${slot.places.length > 2 ? ` and ${slot.places.length - 2} more` : ''}`}</div>{slot.problems.map((p) => <div key={p} className="says warn small" style={{ marginTop: 4 }}>{p}</div>)}</td>
+            <td className="strong">{slot.slot}<div className="small soft">{where(slot)}</div>{slot.problems.map((p) => <div key={p} className="says warn small" style={{ marginTop: 4 }}>{p}</div>)}</td>
             <td>{list('shades', 0)}</td><td>{pick(colours.base, (v) => set({ ...colours, base: v }))}</td><td>{list('lights', colours.shades.length)}</td>
             <td><div style={{ display: 'grid', gap: 2 }}>{(['tint', 'line'] as const).map((k) => <span key={k}>{pick(colours[k] ?? '', (v) => { const { [k]: _, ...rest } = colours; set(v === '' ? rest : { ...rest, [k]: v }); }, `no ${k}`)}</span>)}</div></td>
         </tr>

@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverElement;
+use Facebook\WebDriver\WebDriverSelect;
+
+/** Plans bent by hand, models that differ, schemes and maps, through the interface. */
+final class PlanBrowserTest extends BrowserTestCase
+{
+    public function test_a_step_is_moved_against_a_rule_only_with_a_reason_and_it_is_undone(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $unit = $this->unit('26-041');
+        $chrome->open("/units/$unit/plan?tab=order");
+        $chrome->waitFor('Drag a step to move it');
+        $first = $this->order()[0];
+        $chrome->css('.order li:nth-child(2) .moves button:first-child')->click();
+        $chrome->waitFor('cannot stand there as it is');
+        self::assertSame($first, $this->order()[0], 'nothing has moved yet');
+        self::assertFalse($chrome->text('Set aside and move', 'button')->isEnabled());
+        $chrome->css('.refused input')->sendKeys('The castings came cleaned.');
+        $chrome->press('Set aside and move');
+        $chrome->waitFor('Set aside for this order');
+        $chrome->waitFor('The castings came cleaned.');
+        self::assertSame($first, $this->order()[1]);
+        $chrome->press('Let it hold again');
+        $chrome->waitFor('In the order you made');
+        $chrome->press('As the planner lays it out');
+        $chrome->waitFor('Shortest waiting first');
+        self::assertSame($first, $this->order()[0]);
+        // What no rule forbids needs no reason, and Undo takes it back.
+        $moved = null;
+        for ($i = 4; $i < 20 && $moved === null; $i++) {
+            $before = $this->order();
+            $chrome->css(".order li:nth-child($i) .moves button:last-child")->click();
+            usleep(900_000);
+            if ($chrome->seen('cannot stand there')) {
+                $chrome->press('Leave it where it was');
+            } elseif ($this->order() !== $before) {
+                $moved = $before;
+            }
+        }
+        self::assertNotNull($moved);
+        $chrome->press('Undo');
+        $this->until(fn () => $this->order() === $moved);
+    }
+
+    public function test_a_step_is_changed_taken_out_left_out_for_good_and_practised(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open("/units/{$this->unit('26-041')}/plan");
+        $chrome->waitFor('Meets the tier');
+        $this->step('coat', 'Drybrush')->click();
+        $chrome->waitFor('Why is this here?');
+        $chrome->press('Take out');
+        $chrome->waitFor('2 short');
+        $chrome->press('Undo');
+        $chrome->waitFor('Meets the tier');
+        $this->step('hood', 'Sprayed')->click();
+        $add = $this->within('.why', '//label[contains(., "Beside it")]//select');
+        (new WebDriverSelect($add))->selectByValue('tinted_lining');
+        $chrome->waitFor('Beyond:');
+        $this->step('hood', 'Tinted line')->click();
+        $chrome->press('It is practice');
+        $chrome->waitFor('not counted as given away');
+        $chrome->press('Leave it out on all models, and say why');
+        $chrome->css('.why .change form input')->sendKeys('Nobody sees it.');
+        $chrome->press('Leave out');
+        $chrome->waitFor('Nobody sees it.');
+        // It was put there by hand, so it stays until it is taken out; now the tier offers it less than ever.
+        self::assertTrue($chrome->seen('leaves out tinted lining'));
+    }
+
+    public function test_models_that_differ_and_variants_reach_the_bench(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $unit = $this->unit('26-041');
+        $chrome->open("/units/$unit/plan?tab=models");
+        $chrome->waitFor('Painted alike');
+        $chrome->css('.cell.model')->click();
+        $chrome->waitFor('What it does not have');
+        $chrome->press('Hook');
+        $chrome->press('It lacks 1 area');
+        $chrome->waitFor('without hook');
+        $chrome->press('Add a variant');
+        $slot = $this->within('.variant', './/label[contains(., "In the slot")]//select');
+        (new WebDriverSelect($slot))->selectByVisibleText('main cloth');
+        (new WebDriverSelect($this->within('.variant', './/label[contains(., "Base colour")]//select')))->selectByVisibleText('Indigo Cloth');
+        $chrome->press('Deal them out');
+        $chrome->waitFor('Variant 1');
+        $this->until(fn () => count($this->get("units/$unit/plan")['kinds']) >= 3);
+        $chrome->open("/units/$unit/plan");
+        $chrome->press('Release to bench');
+        $chrome->waitFor('To the bench');
+        $chrome->signIn('Ines Tallow');
+        $chrome->open("/bench/$unit");
+        $chrome->waitFor('All done');
+        for ($i = 0; $i < 60 && ! $chrome->seen('not this one'); $i++) {
+            $chrome->css('body')->sendKeys('n');
+            usleep(60_000);
+        }
+        self::assertTrue($chrome->seen('not this one'), 'a pass that only some models need says so on the others');
+    }
+
+    public function test_a_scheme_is_tried_kept_as_a_new_version_and_judged(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/schemes/tidemark');
+        $chrome->waitFor('no test model yet');
+        $light = $chrome->page->findElements(WebDriverBy::xpath('//tr[td[contains(., "main cloth")]]//td[4]//select'))[1];
+        (new WebDriverSelect($light))->selectByVisibleText('Bilge Green');
+        $chrome->waitFor('is not lighter than Sluice Green');
+        $chrome->page->navigate()->refresh();
+        $chrome->waitFor('is not lighter than Sluice Green');
+        $chrome->press('Leave as it was');
+        $base = $chrome->page->findElement(WebDriverBy::xpath('//tr[td[contains(., "main cloth")]]//td[3]//select'));
+        (new WebDriverSelect($base))->selectByVisibleText('Indigo Cloth');
+        $chrome->press('Keep');
+        $chrome->waitFor('v2');
+        $chrome->press('Test model');
+        $chrome->css('.ant-modal textarea')->sendKeys('Too dark under the club lamps.');
+        $chrome->press('Rejected');
+        $chrome->waitFor('v3');
+        $chrome->waitFor('Too dark under the club lamps.');
+        self::assertSame([3, 'rejected'], [$this->get('schemes/tidemark')['number'], $this->get('schemes/tidemark')['versions'][1]['outcome']]);
+    }
+
+    public function test_a_figure_is_made_from_a_schematic_and_an_area_is_outlined_split_and_kept(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/figures');
+        $chrome->press('New figure');
+        $this->within('.ant-modal form', './/label[contains(., "What it is called")]//input')->sendKeys('Quay Runner');
+        $chrome->press('Pouch');
+        $chrome->press('Make the figure');
+        $chrome->waitFor('15 areas');
+        $chrome->press('+ another area');
+        $chrome->waitFor('16 areas');
+        $chrome->press('New outline');
+        $canvas = $chrome->css('.map-canvas');
+        foreach ([[-140, -200], [-60, -200], [-60, -120], [-140, -120]] as [$x, $y]) {
+            (new WebDriverActions($chrome->page))->moveToElement($canvas, $x, $y)->click()->perform();
+            usleep(80_000);
+        }
+        $chrome->press('Close it');
+        $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.map-point'))) === 4);
+        $points = $chrome->page->findElements(WebDriverBy::cssSelector('.map-point'));
+        $points[0]->click();
+        (new WebDriverActions($chrome->page))->keyDown(null, "\xEE\x80\x88")->click($chrome->page->findElements(WebDriverBy::cssSelector('.map-point'))[2])->keyUp(null, "\xEE\x80\x88")->perform();
+        $chrome->press('Split');
+        $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.map-point'))) === 6);
+        $chrome->press('To the back');
+        $chrome->press('Take them from the outlines');
+        $chrome->waitFor('Shares make 100 %');
+        $this->until(fn () => $chrome->text('Keep', 'button')->isEnabled());
+        $chrome->press('Keep');
+        $chrome->waitFor('Kept.');
+        $area = $this->get('sculpts/quay-runner')['document']['areas'][15];
+        self::assertSame([2, 2], [count($area['outline']['front']), count($area['outline']['back'])]);
+        $x = fn (array $rings): array => array_map(fn (array $p) => $p[0], array_merge(...$rings));
+        self::assertEqualsWithDelta(1 - min($x($area['outline']['front'])), max($x($area['outline']['back'])), 1e-3, 'the back is mirrored');
+    }
+
+    public function test_finished_work_is_raised_from_its_plan(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $unit = $this->unit('26-030');
+        $chrome->open("/units/$unit/plan");
+        $chrome->press('Raise to a higher tier');
+        $chrome->waitFor('to add on each model');
+        $chrome->press('as every model stands now');
+        $chrome->waitFor('to add on each model');
+        $chrome->press('Raise to Company');
+        $chrome->waitFor('Raised: the bench shows what is added.');
+        self::assertSame('company', $this->get("units/$unit/plan")['unit']['tier']['key']);
+    }
+
+    private function unit(string $order): int
+    {
+        foreach ($this->get('orders')['data'] as $one) {
+            if ($one['number'] === $order) {
+                return (int) $one['units'][0]['id'];
+            }
+        }
+        self::fail("no order $order");
+    }
+
+    /** @return list<string> */
+    private function order(): array
+    {
+        return self::$chrome->page->executeScript('return [...document.querySelectorAll(".order li .what")].map(e => e.firstChild.textContent + e.children[1].textContent)');
+    }
+
+    private function step(string $area, string $name): WebDriverElement
+    {
+        $found = null;
+        $this->until(function () use ($area, $name, &$found): bool {
+            foreach (self::$chrome->page->findElements(WebDriverBy::cssSelector(".step[data-area='$area']")) as $chip) {
+                if (str_contains($chip->getText(), $name)) {
+                    $found = $chip;
+                }
+            }
+
+            return $found !== null;
+        });
+        assert($found instanceof WebDriverElement);
+
+        return $found;
+    }
+
+    private function within(string $selector, string $path): WebDriverElement
+    {
+        return self::$chrome->css($selector)->findElement(WebDriverBy::xpath(str_starts_with($path, '.') ? $path : ".$path"));
+    }
+
+    /** @param  callable(): bool  $holds */
+    private function until(callable $holds): void
+    {
+        for ($i = 0; $i < 80; $i++) {
+            try {
+                if ($holds()) {
+                    $this->addToAssertionCount(1);
+
+                    return;
+                }
+            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException) {
+                // The page has been drawn anew in between.
+            }
+            usleep(100_000);
+        }
+        self::fail('It did not come to that. The page shows: '.mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500));
+    }
+}
