@@ -110,6 +110,7 @@ Route::middleware('auth')->group(function (): void {
         Route::put('units/{unit}/sequence', [BendController::class, 'sequence'])->whereNumber('unit');
         Route::put('units/{unit}/step', [BendController::class, 'step'])->whereNumber('unit');
         Route::put('units/{unit}/practice', [BendController::class, 'practice'])->whereNumber('unit');
+        Route::put('units/{unit}/aim', [BendController::class, 'aim'])->whereNumber('unit');
         Route::post('units/{unit}/overrules', [BendController::class, 'overrule'])->whereNumber('unit');
         Route::delete('units/{unit}/overrules/{place}', [BendController::class, 'uphold'])->whereNumber('unit')->whereNumber('place');
         Route::put('units/{unit}/variants', [BendController::class, 'variants'])->whereNumber('unit');

@@ -17,6 +17,7 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Technique;
 
 /** What the lead bends of a plan beyond the techniques of an area: its order, rules set aside, paints, practice, variants, single models. */
@@ -53,6 +54,12 @@ final class BendPlan
 
             return ['practice' => $technique] + $kept;
         });
+    }
+
+    /** Plans for the least time or for the most notice within the minutes; null: as the tier says. */
+    public function aim(Unit $unit, ?Aim $aim, int $revision): Unit
+    {
+        return $this->arranging($unit, $revision, 'plan.aim', fn (array $kept) => ['aim' => $aim?->value] + $kept);
     }
 
     public function overrule(Unit $unit, string $rule, string $earlier, string $later, string $reason, User $by, int $revision): Unit

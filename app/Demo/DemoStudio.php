@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Actions\ArrangeUnit;
+use App\Actions\BendPlan;
 use App\Actions\CheckPiece;
 use App\Actions\EditStandard;
 use App\Actions\ImportDocument;
@@ -18,8 +20,11 @@ use App\Models\Unit;
 use App\Models\User;
 use App\Studio\BenchWork;
 use App\Studio\Checks;
+use App\Studio\Pictures;
+use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Colour\Scheme;
 
 /**
  * Loads the demo studio: its documents through the import a user has, and its history through the same actions the
@@ -51,6 +56,7 @@ final class DemoStudio
             $this->late();
             $this->delivered();
             $this->held();
+            $this->arranged();
             Auth::logout();
         });
     }
@@ -128,6 +134,22 @@ final class DemoStudio
         $pieces = Order::query()->where('number', '26-030')->firstOrFail()->units()->firstOrFail()->pieces()->orderBy('number')->get();
         (new MovePiece)($pieces[6], 'hold', 'Its hook broke off; a new one is on the way.');
         (new MovePiece)($pieces[7], 'lose', 'Dropped behind the cabinet.');
+    }
+
+    /** A client's picture; and a gift of three wardens that are not to look like clones, with a sergeant among them. */
+    private function arranged(): void
+    {
+        $this->as('lead');
+        $order = Order::query()->with('scheme', 'units.sculpt')->where('number', '26-041')->firstOrFail();
+        $first = $order->units->firstOrFail();
+        $picture = Pictures::take(ReferenceCard::png(UnitPlans::sculpt($first->sculpt), UnitPlans::scheme($order->scheme) ?? new Scheme('', [], []), UnitPlans::shelf()));
+        $order->update(['reference' => $picture->sha256]);
+
+        $unit = Order::query()->where('number', '26-040')->firstOrFail()->units()->firstOrFail();
+        $sergeant = $unit->pieces()->where('number', 1)->firstOrFail();
+        (new ArrangeUnit)->amend($unit, (object) ['level' => 'piece', 'do' => 'add', 'clause' => null, 'technique' => 'glaze_light', 'scope' => (object) ['area' => ['face']], 'values' => (object) [], 'reason' => 'The sergeant’s face is looked at first.', 'price' => null, 'on' => null], $unit->revision, $sergeant);
+        $unit->refresh();
+        (new BendPlan)->variants($unit, [(object) ['name' => 'Old coat', 'share' => 0.34, 'colours' => (object) ['slots' => (object) ['main cloth' => (object) ['base' => 'Dusk Blue', 'shades' => ['Indigo Cloth'], 'lights' => ['Mist Blue']]], 'areas' => (object) []], 'amendments' => []]], $unit->revision);
     }
 
     private function release(string $order): Unit

@@ -17,9 +17,11 @@ use Ordotype\Core\Planning\DemandResolver;
 use Ordotype\Core\Planning\MethodOnModel;
 use Ordotype\Core\Planning\PieceKind;
 use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\RequirementState;
 use Ordotype\Core\Planning\UnitPlan;
 use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Extent;
 use stdClass;
 
@@ -57,6 +59,7 @@ final class PlanView
             'areas' => array_map(fn ($a) => ['key' => $a->key, 'name' => $a->name, 'optional' => $a->optional === true], UnitPlans::sculpt($unit->sculpt)->areas),
             'variants' => UnitArrangement::variantDocuments($unit),
             'arranged' => ['sequence' => ($kept['sequence'] ?? []) !== [], 'paints' => (object) ($kept['paints'] ?? []), 'notes' => (object) ($kept['notes'] ?? []), 'practice' => $kept['practice'] ?? null],
+            'aims' => ['chosen' => $core->tier->aim->value, 'quickest' => round(Planner::withAim($core, Aim::Quickest)->minutesByPasses(), 2), 'best' => round(Planner::withAim($core, Aim::Best)->minutesByPasses(), 2)],
             'overrules' => array_values($unit->order->overrules ?? []),
             'scheme' => $unit->order->scheme === null ? null : ['slug' => $unit->order->scheme->slug, 'name' => $unit->order->scheme->name, 'number' => $unit->scheme_number ?? $unit->order->scheme->number],
             'reference' => $unit->order->reference,

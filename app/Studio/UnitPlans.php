@@ -32,6 +32,7 @@ use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\UnitPlan;
 use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
+use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
@@ -78,7 +79,10 @@ final class UnitPlans
         $order = $unit->order;
         $standard = Standards::core($order->version);
 
-        return new PlanRequest($standard, $standard->tier($unit->tier), self::sculpt($unit->sculpt), self::schemeOf($unit), self::method($order),
+        $tier = $standard->tier($unit->tier);
+        $aim = Aim::tryFrom($unit->arrangement['aim'] ?? '');
+
+        return new PlanRequest($standard, $aim === null ? $tier : $tier->aimingAt($aim), self::sculpt($unit->sculpt), self::schemeOf($unit), self::method($order),
             self::amendments($unit, $standard)[0], self::shelf(), max(1, self::pieces($unit)->count()), UnitArrangement::of($unit));
     }
 

@@ -28,7 +28,7 @@ try {
     $chrome->css('#cell-14-4')->click();
     $chrome->waitFor('minutes allowed');
     $chrome->shot("$folder/standard.png");
-    foreach (['techniques' => 'Mould line removal', 'differences' => 'For the client', 'comparison' => 'Links for clients', 'packs' => 'Two stages'] as $page => $sign) {
+    foreach (['techniques' => 'Mould line removal', 'comparison' => 'Links for clients'] as $page => $sign) {
         $chrome->open("/standard/$page");
         $chrome->waitFor($sign);
         $chrome->shot("$folder/$page.png");
@@ -48,6 +48,23 @@ try {
     $chrome->press('Spare minutes');
     $chrome->waitFor('to be noticed');
     $chrome->shot("$folder/spare-minutes.png");
+    $chrome->open("/units/{$fresh['units'][0]['id']}/plan?tab=order");
+    $chrome->waitFor('Drag a step');
+    $chrome->css('.order li:nth-child(2) .moves button:first-child')->click();
+    $chrome->waitFor('cannot stand there');
+    $chrome->shot("$folder/order-of-work.png");
+    $chrome->open("/units/{$order('26-040')['units'][0]['id']}/plan?tab=models");
+    $chrome->waitFor('Painted alike');
+    $chrome->shot("$folder/models.png");
+    $chrome->open("/units/{$fresh['units'][0]['id']}/card");
+    $chrome->waitFor('Bench card');
+    $chrome->shot("$folder/bench-card.png");
+    $chrome->open("/schemes/tidemark?order={$fresh['id']}");
+    $chrome->waitFor('Versions');
+    $chrome->shot("$folder/scheme.png");
+    $chrome->open('/figures/sluice-warden');
+    $chrome->waitFor('The map, checked');
+    $chrome->shot("$folder/map.png");
     $chrome->open('/bench');
     $chrome->waitFor('Work on this batch');
     $chrome->shot("$folder/bench.png");
@@ -64,9 +81,6 @@ try {
     $chrome->page->navigate()->refresh();
     $chrome->waitFor('So far');
     $chrome->shot("$folder/check-dark.png");
-    $chrome->open('/standard');
-    $chrome->waitFor('Does the ladder hold?');
-    $chrome->shot("$folder/standard-dark.png");
     $chrome->dark(false);
     $chrome->open('/certificates/1');
     $chrome->waitFor('of the chain');

@@ -19,6 +19,7 @@ use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\BrokenRule;
 use Ordotype\Core\Sequencing\Move;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Aim;
 use stdClass;
 
 /** The lead bends a plan: its order, rules set aside, paints and notes of steps, practice, variants, models that lack areas. */
@@ -67,6 +68,13 @@ final class BendController
         $given = $request->validate(['revision' => ['required', 'integer'], 'technique' => ['nullable', 'string', 'max:64']]);
 
         return $this->view($request, $this->bend->practice($unit, $given['technique'] ?? null, (int) $given['revision']));
+    }
+
+    public function aim(Request $request, Unit $unit): JsonResponse
+    {
+        $given = $request->validate(['revision' => ['required', 'integer'], 'aim' => ['nullable', 'in:quickest,best']]);
+
+        return $this->view($request, $this->bend->aim($unit, Aim::tryFrom($given['aim'] ?? ''), (int) $given['revision']));
     }
 
     public function overrule(Request $request, Unit $unit): JsonResponse

@@ -31,9 +31,12 @@ final class MethodFormat
 
                 continue;
             }
-            foreach ($node->items() as $item) {
+            foreach ($node->items() as $i => $item) {
                 $item->keys(['scope', 'value']);
-                $choices[$school->value][] = new Choice(self::answer($item->get('value'), $school), ScopeFormat::read($item->get('scope')));
+                $scope = ScopeFormat::read($item->get('scope'));
+                // After answers for some areas, one for any area is the answer for the whole model.
+                $rest = $i > 0 && get_object_vars(ScopeFormat::write($scope)) === [];
+                $choices[$school->value][] = new Choice(self::answer($item->get('value'), $school), $rest ? null : $scope);
             }
             if ($node->items() === []) {
                 $node->problem('must hold at least one {scope, value}, or be left out');

@@ -21,7 +21,6 @@ use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\Tier;
 
 /**
  * Plans one piece: which techniques on which areas meet the tier in the least hand time, in an order that works, with
@@ -56,10 +55,7 @@ final class Planner
     /** The plan of the same tier with the other aim, to be shown beside it. */
     public static function withAim(PlanRequest $request, Aim $aim): Plan
     {
-        $t = $request->tier;
-        $tier = new Tier($t->key, $t->name, $t->order, $t->status, $t->intent, $t->pace, $aim, $t->viewing, $t->clauses, $t->defaultStatus, $t->extends, $t->drop, $t->faults);
-
-        return self::plan($request->at($tier));
+        return self::plan($request->at($request->tier->aimingAt($aim)));
     }
 
     /**

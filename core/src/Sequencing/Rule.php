@@ -27,7 +27,7 @@ enum Rule: string
     public function words(): string
     {
         return match ($this) {
-            self::Phase => 'the order of work on an area',
+            self::Phase => 'the order of work',
             self::LightLast => 'light goes from broad and dark to narrow and bright',
             self::MessFirst => 'what strays onto neighbours comes before their neat work',
             self::InnerFirst => 'base colours go from the innermost layer outwards, sprayed before brushed',

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Modal } from 'antd';
 import { type ReactNode, useEffect, useState } from 'react';
-import { NavLink, useNavigate } from 'react-router';
+import { NavLink, useLocation, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { can, usePerson } from './session';
 import { switchLamp, useDark } from './theme';
@@ -13,9 +13,12 @@ const PLACES: [string, string, string, ReactNode][] = [
     ['/check', 'Check', 'check.read', <path key="c" d="M8.500 3.500a5 5 0 1 1 0 10 5 5 0 0 1 0-10zM12.500 12.500l4 4M6.500 8.500l1.500 1.500 3-3" />],
 ];
 
+// Pages that belong to a place without lying under its address.
+const WITHIN: Record<string, string[]> = { '/orders': ['/schemes', '/figures', '/units'], '/check': ['/certificates'] };
+
 const KEYS: [string, string][] = [
     ['?', 'this list'], ['arrow keys', 'Standard: move over the ladder'], ['Enter', 'Standard: edit the cell · Check: next question'], ['c', 'Standard: copy a cell to the right'], ['u r', 'Standard: undo and redo your edits'], ['f', 'Standard: find a clause'], ['Ctrl Enter · Esc', 'Standard: keep the edit · leave it as it was'],
-    ['y f s x', 'Check: yes, fault, cannot be seen, does not apply'], ['n b', 'Bench: next pass, pass before'], ['a', 'Bench: all models done'],
+    ['u', 'Plan: take the last change back'], ['Delete · Esc', 'Plan: take the chosen step out · close it'], ['arrow keys · Delete', 'Figures: move a point of an outline · take it out'], ['Enter · Esc', 'Figures: close an outline · drop it'], ['y f s x', 'Check: yes, fault, cannot be seen, does not apply'], ['n b', 'Bench: next pass, pass before'], ['a', 'Bench: all models done'],
 ];
 
 /** The rail in the order of the job. Pages put their own top line in with <Top>. */
@@ -24,6 +27,7 @@ export function Frame({ children }: { children: ReactNode }) {
     const queries = useQueryClient();
     const go = useNavigate();
     const dark = useDark();
+    const at = useLocation().pathname;
     const [help, setHelp] = useState(false);
     useEffect(() => {
         const press = (e: KeyboardEvent) => {
@@ -42,7 +46,7 @@ export function Frame({ children }: { children: ReactNode }) {
             <nav className="rail" aria-label="Places">
                 <img src="/mark.svg" alt="Ordotype" />
                 {PLACES.filter(([, , ability]) => can(person, ability)).map(([to, name, , icon]) => (
-                    <NavLink key={to} to={to} className={({ isActive }) => (isActive ? 'here' : '')}>
+                    <NavLink key={to} to={to} className={({ isActive }) => (isActive || WITHIN[to]?.some((p) => at.startsWith(p)) ? 'here' : '')}>
                         <svg viewBox="0 0 20 20" aria-hidden="true">{icon}</svg>
                         {name}
                     </NavLink>

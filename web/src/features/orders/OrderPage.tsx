@@ -59,7 +59,7 @@ function Colours({ order, editable }: { order: Order; editable: boolean }) {
         <div style={{ display: 'grid', gap: 8, margin: '10px 0' }}>
             <label className="field"><span>Scheme</span><select className="input" disabled={!editable || set.isPending} value={order.scheme_slug ?? ''} onChange={(e) => set.mutate({ scheme: e.target.value || null })}><option value="">none yet</option>{order.schemes.map((s) => <option key={s.slug} value={s.slug}>{s.name}</option>)}</select></label>
             {order.scheme_slug && <Link className="small" to={`/schemes/${order.scheme_slug}?order=${order.id}`}>Its colours on these figures</Link>}
-            {order.reference && <a href={`/api/v1/pictures/${order.reference}`} target="_blank" rel="noreferrer"><img src={`/api/v1/pictures/${order.reference}`} alt="The client’s reference picture" style={{ width: '100%', borderRadius: 8 }} /></a>}
+            {order.reference && <a href={`/api/v1/pictures/${order.reference}`} target="_blank" rel="noreferrer"><img src={`/api/v1/pictures/${order.reference}`} alt="The client’s reference picture" style={{ maxWidth: '100%', maxHeight: 200, borderRadius: 8 }} /></a>}
             {editable && <label className="btn file" style={{ justifySelf: 'start' }}>{take.isPending ? 'Taking it in …' : order.reference ? 'Another reference picture' : 'The client’s reference picture'}<input type="file" accept="image/png,image/jpeg,image/webp" disabled={take.isPending} onChange={(e) => { const f = e.target.files?.[0]; if (f) take.mutate(f); e.target.value = ''; }} /></label>}
             {(set.isError || take.isError) && <p className="says bad small" role="alert">{saysWhy(set.error ?? take.error)}</p>}
         </div>

@@ -76,7 +76,7 @@ function Raise({ data, done }: { data: UnitPlan; done: (next: UnitPlan) => void 
             {r && (
                 <>
                     <p style={{ margin: '12px 0' }} className="num"><b style={{ font: '700 18px var(--head)' }}>{minutes(r.minutes)}</b> to add on each model; {minutes(r.anew)} from the start.</p>
-                    <div style={{ maxHeight: '44vh', overflow: 'auto' }}><table className="plain small"><thead><tr><th>Area</th><th>Add</th><th>Painted over, or not counted any more</th><th className="right">Min</th></tr></thead><tbody>{r.areas.map((a) => <tr key={a.area}><td className="strong">{a.name}{a.repainted && <div className="soft">painted anew, by brush</div>}</td><td>{a.conflict ? <span style={{ color: 'var(--fault)' }}>{a.conflict}</span> : words(a.added)}{a.over > 0 && <div className="soft">{a.over} colour steps over</div>}</td><td className="soft">{words(a.lost)}</td><td className="right num">{Math.max(a.added.length > 0 ? 1 : 0, Math.round(a.minutes))}</td></tr>)}{r.whole.length > 0 && <tr><td className="strong">Whole model</td><td colSpan={2}>{words(r.whole)}</td><td className="right num">{Math.round(r.whole.reduce((m, w) => m + w.minutes, 0))}</td></tr>}</tbody></table></div>
+                    <div style={{ maxHeight: '54vh', overflow: 'auto' }}><table className="plain small"><thead><tr><th>Area</th><th>Add</th><th>Painted over, or not counted any more</th><th className="right">Min</th></tr></thead><tbody>{r.areas.map((a) => <tr key={a.area}><td className="strong">{a.name}{a.repainted && <div className="soft">painted anew, by brush</div>}</td><td>{a.conflict ? <span style={{ color: 'var(--fault)' }}>{a.conflict}</span> : words(a.added)}{a.over > 0 && <div className="soft">{a.over} colour steps over</div>}</td><td className="soft">{words(a.lost)}</td><td className="right num">{Math.max(a.added.length > 0 ? 1 : 0, Math.round(a.minutes))}</td></tr>)}{r.whole.length > 0 && <tr><td className="strong">Whole model</td><td colSpan={2}>{words(r.whole)}</td><td className="right num">{Math.round(r.whole.reduce((m, w) => m + w.minutes, 0))}</td></tr>}</tbody></table></div>
                     {r.concerns.includes('matt_varnish') && <p className="says warn small">It is varnished: new paint goes over the varnish, and it is varnished again at the end.</p>}
                     {r.concerns.some((c) => c !== 'matt_varnish') && <p className="says warn small">Already on it: {r.concerns.filter((c) => c !== 'matt_varnish').map(plain).join(', ')}. Work around it, or do it again after what would cover it.</p>}
                     <button className="btn main" disabled={raise.isPending || r.conflicts > 0} onClick={() => raise.mutate()}>Raise to {name}</button>
@@ -110,15 +110,28 @@ function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
 function Schools({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => void }) {
     const { message } = App.useApp();
     const query = useQuery({ queryKey: ['schools', data.unit.id, data.unit.revision], queryFn: () => api.get<{ now: number; schools: SchoolChoice[] }>(`units/${data.unit.id}/schools`), placeholderData: (b) => b });
+    const [area, setArea] = useState('');
     const set = useMutation({ mutationFn: (method: Record<string, unknown>) => api.put<UnitPlan>(`units/${data.unit.id}/method`, { revision: data.unit.revision, method }), onSuccess: put, onError: (e) => void message.error(saysWhy(e)) });
     if (query.isPending) return <Loading what="what each school takes" />;
     if (query.isError) return <p className="says bad">{saysWhy(query.error)}</p>;
     const { now, schools } = query.data;
-    const answer = (school: string, value: string | null) => { const { [school]: _, ...rest } = data.method; set.mutate(value === null ? rest : { ...rest, [school]: value }); };
+    type Scoped = { scope: { area?: string[] }; value: string }[];
+    const scoped = (school: string): Scoped => (Array.isArray(data.method[school]) ? (data.method[school] as Scoped) : []);
+    const whole = (school: string): string | null => (typeof data.method[school] === 'string' ? (data.method[school] as string) : (scoped(school).find((c) => Object.keys(c.scope).length === 0)?.value ?? null));
+    const chosen = (school: string) => (area === '' ? whole(school) : (scoped(school).find((c) => c.scope.area?.includes(area))?.value ?? null));
+    const answer = (school: string, value: string | null) => {
+        const { [school]: _, ...rest } = data.method;
+        const others = scoped(school).filter((c) => Object.keys(c.scope).length > 0 && !(area !== '' && c.scope.area?.includes(area)));
+        const some = area !== '' && value !== null ? [{ scope: { area: [area] }, value }, ...others] : others;
+        const all = area === '' ? value : whole(school);
+        set.mutate(some.length > 0 ? { ...rest, [school]: all === null ? some : [...some, { scope: {}, value: all }] } : all === null ? rest : { ...rest, [school]: all });
+    };
+    const BY_AREA = ['build', 'skin_wash', 'metal_ground', 'gold_light', 'edges', 'decals', 'backs', 'weathering'];
     return (
         <>
             <p className="soft" style={{ marginTop: 0 }}>It holds for the whole order: <b className="num">{minutes(now)}</b> a model as it is. Beside each answer stands what it would change: minutes a model, what would be short, and whether the order of work changes.</p>
-            <table className="plain"><tbody>{schools.map((s) => <tr key={s.school}><th scope="row" style={{ width: 150 }}>{SCHOOLS[s.school]}</th><td><div className="chips">{s.answers.map((a) => <button key={a.answer} className="chip" aria-pressed={s.answer === a.answer} disabled={set.isPending} onClick={() => answer(s.school, s.answer === a.answer ? null : a.answer)}>{plain(a.answer)} <span className="num" style={{ opacity: 0.75 }}>{s.answer === a.answer ? '' : `${change(now, a.minutes) === 'the same minutes' ? '=' : change(now, a.minutes)}${a.short > 0 ? `, ${a.short} short` : ''}${a.moved ? ', order' : ''}`}</span></button>)}</div></td></tr>)}</tbody></table>
+            <label className="field" style={{ maxWidth: 320, marginBottom: 8 }}><span>For</span><select className="input" value={area} onChange={(e) => setArea(e.target.value)}><option value="">the whole model</option>{data.figure.map((f) => <option key={f.key} value={f.key}>{f.name} only</option>)}</select></label>
+            <table className="plain"><tbody>{schools.filter((s) => area === '' || BY_AREA.includes(s.school)).map((s) => <tr key={s.school}><th scope="row" style={{ width: 150 }}>{SCHOOLS[s.school]}</th><td><div className="chips">{s.answers.map((a) => <button key={a.answer} className="chip" aria-pressed={chosen(s.school) === a.answer} disabled={set.isPending} onClick={() => answer(s.school, chosen(s.school) === a.answer ? null : a.answer)}>{plain(a.answer)} <span className="num" style={{ opacity: 0.75 }}>{area !== '' || s.answer === a.answer ? '' : `${change(now, a.minutes) === 'the same minutes' ? '=' : change(now, a.minutes)}${a.short > 0 ? `, ${a.short} short` : ''}${a.moved ? ', order' : ''}`}</span></button>)}</div>{area === '' && scoped(s.school).filter((c) => c.scope.area).map((c) => <div key={c.scope.area?.join()} className="small soft">{c.scope.area?.map((k) => data.figure.find((f) => f.key === k)?.name ?? k).join(', ')}: {plain(c.value)}</div>)}</td></tr>)}</tbody></table>
         </>
     );
 }
