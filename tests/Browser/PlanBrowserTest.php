@@ -171,6 +171,62 @@ final class PlanBrowserTest extends BrowserTestCase
         self::assertEqualsWithDelta(1 - min($x($area['outline']['front'])), max($x($area['outline']['back'])), 1e-3, 'the back is mirrored');
     }
 
+    public function test_a_unit_is_amended_on_some_models_and_its_method_chosen_for_one_area(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $unit = $this->unit('26-040');
+        $chrome->open("/units/$unit/plan");
+        $chrome->waitFor('Meets the tier');
+        $chrome->press('Amend');
+        (new WebDriverSelect($this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "It")]//select')))->selectByValue('add');
+        (new WebDriverSelect($this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Technique")]//select')))->selectByVisibleText('Tint');
+        $this->within('.ant-modal form', './/label[contains(., "On how many models")]//input')->sendKeys('1');
+        $this->within('.ant-modal form', './/button[normalize-space(.) = "Hood"]')->click();
+        $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Why")]//input')->sendKeys('One of them is older.');
+        $this->within('.ant-modal form', './/button[normalize-space(.) = "Amend"]')->click();
+        $chrome->waitFor('One of them is older.');
+        $chrome->waitFor('on 1 models');
+        self::assertSame([1], array_values(array_unique(array_map(fn (array $k) => count($k['pieces']), array_filter($this->get("units/$unit/plan")['kinds'], fn (array $k) => in_array(2, $k['amendments'], true))))));
+        $chrome->press('Method');
+        $chrome->waitFor('whether the order of work changes');
+        (new WebDriverSelect($this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select')))->selectByVisibleText('Hood only');
+        $chrome->press('from mid');
+        $this->until(fn () => $this->get("units/$unit/plan")['method'] !== [] && ($this->get("units/$unit/plan")['method']['build'][0]['value'] ?? null) === 'from_mid');
+        (new WebDriverSelect($this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select')))->selectByVisibleText('the whole model');
+        $chrome->waitFor('Hood: from mid');
+    }
+
+    public function test_plans_are_compared_the_other_aim_is_taken_and_the_card_shows_what_is_noted(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $unit = $this->unit('26-040');
+        $chrome->open("/units/$unit/plan");
+        $chrome->press('Compare');
+        $chrome->waitFor('Altogether');
+        (new WebDriverSelect($this->within('.ant-modal', './/select')))->selectByVisibleText('Banner');
+        $chrome->waitFor('Only in Banner');
+        $chrome->open("/units/$unit/plan");
+        $before = $this->get("units/$unit/plan")['aims'];
+        self::assertGreaterThan($before['quickest'], $before['best']);
+        $chrome->press('best', true);
+        $this->until(fn () => $this->get("units/$unit/plan")['aims']['chosen'] === 'best');
+        // Its models are worked in one order with the others, so a pass may be split that alone would not be.
+        self::assertEqualsWithDelta($before['best'], $this->get("units/$unit/plan")['plan']['totals']['by_passes'], 6.0);
+        $chrome->press('Undo');
+        $this->until(fn () => $this->get("units/$unit/plan")['aims']['chosen'] === 'quickest');
+        $this->step('coat', 'Sprayed')->click();
+        $note = $this->within('.why', './/label[contains(., "Note for the bench")]//input');
+        $note->sendKeys('Two light mists.');
+        $chrome->css('.plan-figure .chip')->click();
+        $this->until(fn () => in_array('Two light mists.', (array) $this->get("units/$unit/plan")['arranged']['notes'], true));
+        $chrome->press('Bench card');
+        $chrome->waitFor('Two light mists.');
+        $chrome->waitFor('trained advice come first');
+        self::assertSame(count($this->get("units/$unit/plan")['plan']['passes']), count($chrome->page->findElements(WebDriverBy::cssSelector('.bench-card tbody tr'))));
+    }
+
     public function test_finished_work_is_raised_from_its_plan(): void
     {
         $chrome = self::$chrome;
