@@ -67,7 +67,7 @@ final class PlanFormat
     {
         $times = array_count_values(array_map(fn (Step $s) => $s->key(), $steps));
 
-        return array_map(fn (Step $s) => $times[$s->key()] === 1 ? $s->key() : $s->key().'@'.($s->colour?->words() ?? ''), $steps);
+        return array_map(fn (Step $s) => $times[$s->key()] === 1 ? $s->key() : $s->paintedKey(), $steps);
     }
 
     /**
@@ -79,10 +79,10 @@ final class PlanFormat
     {
         $keys = [];
         foreach (self::keys($work->steps) as $i => $key) {
-            $keys[$work->steps[$i]->key().'@'.($work->steps[$i]->colour?->words() ?? '')] = $key;
+            $keys[$work->steps[$i]->paintedKey()] = $key;
         }
 
-        return array_map(fn (Step $s) => $keys[$s->key().'@'.($s->colour?->words() ?? '')], $plan->work->steps);
+        return array_map(fn (Step $s) => $keys[$s->paintedKey()], $plan->work->steps);
     }
 
     private static function area(PlannedArea $planned): stdClass

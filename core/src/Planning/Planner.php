@@ -511,7 +511,7 @@ final class Planner
     public static function inOrder(Draft $draft, OrderedWork $work): Plan
     {
         $request = $draft->request;
-        $planner = new self($request->arranged(new Arrangement($request->arrangement->overrules, array_map(fn (Step $s) => $s->key(), $work->steps), $request->arrangement->paints, $request->arrangement->practice)));
+        $planner = new self($request->arranged(new Arrangement($request->arrangement->overrules, array_map(fn (Step $s) => $s->paintedKey(), $work->steps), $request->arrangement->paints, $request->arrangement->practice)));
         $planner->takeGiven($draft->whole);
 
         return $planner->lay($draft->areas, $draft->whole, $draft->sprayed);

@@ -127,7 +127,7 @@ final readonly class UnitPlan
         $steps = [];
         foreach ($drafts as $draft) {
             foreach ($draft->steps as $step) {
-                $steps[$step->key().'|'.($step->colour?->words() ?? '')] ??= $step;
+                $steps[$step->paintedKey()] ??= $step;
             }
         }
 

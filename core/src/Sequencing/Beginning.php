@@ -18,6 +18,9 @@ final class Beginning
     /** @var list<int> */
     public array $order = [];
 
+    /** A 1 for each step that is done: equal for beginnings that have done the same. */
+    public string $done = '';
+
     /** @var list<array{non-empty-list<int>, float, bool, bool}> steps, minutes, whether the pot was open, whether drying held them */
     public array $passes = [];
 
@@ -34,6 +37,9 @@ final class Beginning
     public array $left = [];
 
     public int $potsLeft = 0;
+
+    /** Hand minutes of the batch that are not done, handling counted for every area. */
+    public float $handLeft = 0.0;
 
     /** @var array<int, array{float, float, float}|null> by place of an area (the last for the whole model): start, minutes and drying of the last coat */
     public array $wet;
@@ -56,14 +62,5 @@ final class Beginning
     {
         return $this->waiting < $other->waiting - $same
             || ($this->waiting <= $other->waiting + $same && $this->changesAtLeast() < $other->changesAtLeast());
-    }
-
-    /** Equal for beginnings that have done the same and hold the same pot. */
-    public function signature(): string
-    {
-        $done = $this->order;
-        sort($done);
-
-        return $this->open.'|'.implode(',', $done);
     }
 }

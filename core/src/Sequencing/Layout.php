@@ -9,8 +9,8 @@ use Ordotype\Core\Sculpt\Sculpt;
 /**
  * Lays the steps out in one order that keeps every rule. Among what is free to come next: shortest waiting for the
  * batch at hand, then fewest changes of pot, then the order of the areas. A beam search over the pots that could come
- * next: of the beginnings with as many passes, those are followed that have waited least and, with the pots that are
- * still to come at the least, will have changed pots least.
+ * next: of the beginnings with as many passes, those are followed that can end soonest, by the work and the longest
+ * drying chain that are left, and, with the pots that are still to come at the least, will have changed pots least.
  */
 final class Layout
 {
@@ -18,7 +18,7 @@ final class Layout
     private const BEAM = 10;
 
     /** Pots that are tried next for each of them. */
-    private const BRANCHES = 5;
+    private const BRANCHES = 6;
 
     /** Waiting that differs by less than this many minutes is the same: minutes are whole on the bench. */
     private const SAME = 0.5;
@@ -37,6 +37,9 @@ final class Layout
 
     /** @var list<int> by step: 1 where something goes into it while it is wet, so that in a pass it is done last */
     private array $feedsWet = [];
+
+    /** @var array<int, float> by step: minutes from its start to the end of what must follow it */
+    private array $tails = [];
 
     /** @var array<int, int> by step: its rank in an order made by hand; none without one */
     private array $ranks = [];
@@ -65,7 +68,7 @@ final class Layout
     }
 
     /**
-     * @param  list<string>  $sequence  keys of steps in the order they were put in by hand: kept as far as the rules let it
+     * @param  list<string>  $sequence  keys of steps, with or without their paint, in the order they were put in by hand: kept as far as the rules let it
      * @param  list<int>  $stages  for each step the stopping point it belongs to, lowest first; none: one stage
      */
     public function order(Precedence $edges, array $sequence = [], array $stages = []): OrderedWork
@@ -102,7 +105,7 @@ final class Layout
             return [];
         }
         $place = array_flip($sequence);
-        $ranks = array_map(fn (Step $s) => $place[$s->key()] ?? count($sequence), $this->steps);
+        $ranks = array_map(fn (Step $s) => $place[$s->paintedKey()] ?? $place[$s->key()] ?? count($sequence), $this->steps);
         $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
         $last = array_keys($waits, 0, true);
         while ($last !== []) {
@@ -126,6 +129,9 @@ final class Layout
         $start->free = array_fill_keys(array_keys($start->waits, 0, true), true);
         $start->left = array_count_values($this->pots);
         $start->potsLeft = count($start->left);
+        $start->done = str_repeat('0', count($this->steps));
+        $start->handLeft = $this->pieces * array_sum(array_map(fn (Step $s) => $s->minutes, $this->steps));
+        $this->tails = $this->tails($edges, $before);
         $beam = [$start];
         $done = null;
         while ($beam !== []) {
@@ -134,13 +140,13 @@ final class Layout
                 foreach ($this->options($at) as $k => [$members, $from]) {
                     $then = clone $at;
                     $this->work($then, $members, $from, $edges);
-                    $rank = [round($then->waiting), $then->changesAtLeast(), -count($then->order), $nth, $k];
+                    $rank = [round($this->endAtLeast($then)), $then->changesAtLeast(), -count($then->order), $nth, $k];
                     if ($then->free === []) {
                         $done = $done === null || $then->betterThan($done, self::SAME) ? $then : $done;
 
                         continue;
                     }
-                    $same = $then->signature();
+                    $same = $then->done;
                     if (! isset($next[$same]) || $rank < $next[$same][0]) {
                         $next[$same] = [$rank, $then];
                     }
@@ -169,6 +175,7 @@ final class Layout
         $at->wetNow = [];
         foreach ($members as $i) {
             $at->order[] = $i;
+            $at->done[$i] = '1';
             unset($at->free[$i]);
             $step = $this->steps[$i];
             $coat = [$from, $minutes, $step->drying()];
@@ -188,6 +195,46 @@ final class Layout
         $at->left[$pot] -= count($members);
         $at->potsLeft -= $at->left[$pot] === 0 ? 1 : 0;
         $at->now = $from + $minutes * $this->pieces;
+        $at->handLeft -= $this->pieces * array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, $members));
+    }
+
+    /**
+     * When the batch cannot be done sooner: after all the work that is left, and after the longest chain of drying that
+     * starts from something that is free now.
+     */
+    private function endAtLeast(Beginning $at): float
+    {
+        $end = $at->now + $at->handLeft;
+        foreach (array_keys($at->free) as $i) {
+            $end = max($end, max($at->now, $this->readyAt($at, $i, $this->steps[$i]->minutes)) + $this->tails[$i]);
+        }
+
+        return $end;
+    }
+
+    /**
+     * Minutes from the start of each step to the end of what must follow it, drying in between.
+     *
+     * @param  array<int, array<int, array<string, Rule>>>  $before
+     * @return array<int, float>
+     */
+    private function tails(Precedence $edges, array $before): array
+    {
+        $tails = array_map(fn (Step $s) => $this->pieces * $s->minutes, $this->steps);
+        $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
+        $last = array_keys($waits, 0, true);
+        while ($last !== []) {
+            $i = array_pop($last);
+            foreach ($before[$i] as $earlier => $rules) {
+                $dries = ! isset($rules[Rule::WhileWet->value]) && $this->waitsFor($i, $earlier);
+                $tails[$earlier] = max($tails[$earlier], $this->steps[$earlier]->minutes + ($dries ? $this->steps[$earlier]->drying() : 0.0) + $tails[$i]);
+                if (--$waits[$earlier] === 0) {
+                    $last[] = $earlier;
+                }
+            }
+        }
+
+        return $tails;
     }
 
     /**
@@ -216,7 +263,7 @@ final class Layout
         }
         $options = [];
         foreach ($byPot as $pot => $members) {
-            foreach ($into !== [] ? [[$members, $at->now]] : $this->passesOf($members, $at) as [$now, $from]) {
+            foreach ($into !== [] ? [[$members, $at->now]] : ($this->ranks !== [] ? [[$members, $this->startOf($members, $at)]] : $this->passesOf($members, $at)) as [$now, $from]) {
                 usort($now, fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [$this->feedsWet[$b], $this->ranks[$b] ?? 0, $this->places[$b], $b]);
                 $options[] = [[round($from), (string) $pot === $at->open ? 0 : 1, $at->left[$pot] - count($now), $this->steps[$now[0]]->phase->value, $this->places[$now[0]], $now[0]], $now, $from];
             }

@@ -50,6 +50,12 @@ final readonly class Step
         };
     }
 
+    /** The key with the paint, which tells steps apart that pieces of a unit get in different paints. */
+    public function paintedKey(): string
+    {
+        return $this->key().'@'.($this->colour?->words() ?? '');
+    }
+
     /** Area and technique, whichever the pass. */
     public function place(): string
     {
