@@ -46,7 +46,7 @@ function Change({ data, bend, step, area, beyond }: { data: UnitPlan; bend: Bend
     const instead = fitting.filter((t) => t.family === family && !used.some((u) => u.technique === t.key));
     return (
         <div className="change">
-            <div style={{ display: 'grid', gridTemplateColumns: '1fr 76px', gap: 8 }}>
+            <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 76px', gap: 8 }}>
                 <label className="field"><span>How widely</span><select className="input" value={mine.extent} onChange={(e) => bend.edit(area, [...others, { ...mine, extent: e.target.value as Extent }])}>{(['spot', 'prominent', 'full'] as Extent[]).map((x) => <option key={x} value={x}>{extentWords(x)}</option>)}</select></label>
                 <label className="field"><span>Passes</span><input className="input" type="number" min={1} max={card?.max_passes ?? 1} value={mine.passes} onChange={(e) => bend.edit(area, [...others, { ...mine, passes: Number(e.target.value) || 1 }])} /></label>
             </div>
