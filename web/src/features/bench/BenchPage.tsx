@@ -18,12 +18,12 @@ export default function BenchPage() {
                             const done = u.pieces.reduce((n, p) => n + Math.min(p.done, u.steps), 0);
                             const back = u.pieces.filter((p) => p.stage === 'rework').length;
                             return (
-                                <section key={u.id} className="card pad" style={{ display: 'grid', gap: 12 }}>
+                                <section key={u.id} className="card pad" style={{ display: 'flex', flexDirection: 'column', gap: 12 }}>
                                     <div><h2>{u.pieces.length} × {u.sculpt}</h2><span className="soft">{u.tier} · {u.title}{u.due_on ? ` · due ${new Date(u.due_on).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}` : ''}</span></div>
                                     <div className="bar" role="img" aria-label={`${Math.round((100 * done) / Math.max(1, u.steps * u.pieces.length))} % done`}><i style={{ width: `${(100 * done) / Math.max(1, u.steps * u.pieces.length)}%` }} /></div>
                                     <StageStrip pieces={u.pieces} />
                                     {back > 0 && <p className="says bad" style={{ margin: 0 }}>{back} sent back by the check</p>}
-                                    <Link className="btn main big" to={`/bench/${u.id}`}>Work on this batch</Link>
+                                    <Link className="btn main big" style={{ marginTop: 'auto' }} to={`/bench/${u.id}`}>Work on this batch</Link>
                                 </section>
                             );
                         })}
