@@ -26,7 +26,7 @@ export function OrderOfWork({ data, bend, setLit, pick }: { data: UnitPlan; bend
         <>
             <div className="order-head small">
                 <span className="soft">{data.arranged.sequence ? 'In the order you made, as far as the rules let it.' : 'Shortest waiting first, then fewest changes of pot, then the order of the areas.'}{free && ' Drag a step to move it.'}</span>
-                {free && data.arranged.sequence && <button className="btn quiet" onClick={() => put([])}>As the planner lays it out</button>}
+                {free && data.arranged.sequence && <button className="btn quiet" disabled={bend.busy} onClick={() => put([])}>As the planner lays it out</button>}
             </div>
             {refused && <Refused data={data} step={refused.step} move={refused.move} done={(next) => { if (next) { bend.put(next); } setRefused(null); }} />}
             {data.overrules.length > 0 && <SetAside data={data} bend={bend} />}
@@ -40,7 +40,7 @@ export function OrderOfWork({ data, bend, setLit, pick }: { data: UnitPlan; bend
                         <span className="what"><button className="btn quiet plain-name" onClick={() => pick(s.key)}><b>{longName(data, s.technique)}{s.pass > 1 ? `, pass ${s.pass}` : ''}</b></button> <span className="soft">on {areaName(data, s.area).toLowerCase()}{colourWords(s) ? `, ${colourWords(s) ?? ''}` : ''}</span>
                             <span className="small soft" style={{ display: 'block' }}>{s.order_because.map((r) => data.rules[r] ?? r).join(' · ') || 'first of all'}</span></span>
                         <span className="num soft small">{fewMinutes(s.minutes)} min{s.dry >= 15 ? `, dries ${s.dry}` : ''}</span>
-                        {free && <span className="moves"><button className="btn quiet" aria-label={`Earlier: ${longName(data, s.technique)} on ${areaName(data, s.area)}`} disabled={i === 0 || move.isPending} onClick={() => move.mutate({ step: s.key, place: i - 1 })}>↑</button><button className="btn quiet" aria-label={`Later: ${longName(data, s.technique)} on ${areaName(data, s.area)}`} disabled={i === steps.length - 1 || move.isPending} onClick={() => move.mutate({ step: s.key, place: i + 1 })}>↓</button></span>}
+                        {free && <span className="moves"><button className="btn quiet" aria-label={`Earlier: ${longName(data, s.technique)} on ${areaName(data, s.area)}`} disabled={i === 0 || bend.busy} onClick={() => move.mutate({ step: s.key, place: i - 1 })}>↑</button><button className="btn quiet" aria-label={`Later: ${longName(data, s.technique)} on ${areaName(data, s.area)}`} disabled={i === steps.length - 1 || bend.busy} onClick={() => move.mutate({ step: s.key, place: i + 1 })}>↓</button></span>}
                     </li>
                 ))}
             </ol>
@@ -74,5 +74,5 @@ function Refused({ data, step, move, done }: { data: UnitPlan; step: string; mov
 function SetAside({ data, bend }: { data: UnitPlan; bend: Bend }) {
     const { message } = App.useApp();
     const back = useMutation({ mutationFn: (place: number) => api.remove<UnitPlan>(`units/${data.unit.id}/overrules/${place}`, { revision: data.unit.revision }), onSuccess: bend.put, onError: (e) => void message.error(saysWhy(e)) });
-    return <div style={{ padding: '0 14px 6px' }}>{data.overrules.map((o, i) => <p key={i} className="says warn small" style={{ margin: '4px 0' }}><b>Set aside for this order:</b> {data.rules[o.rule] ?? o.rule}, between {placeName(data, o.earlier)} and {placeName(data, o.later)}. {o.reason} ({o.by}) {data.editable && <button className="btn quiet" onClick={() => back.mutate(i)}>Let it hold again</button>}</p>)}</div>;
+    return <div style={{ padding: '0 14px 6px' }}>{data.overrules.map((o, i) => <p key={i} className="says warn small" style={{ margin: '4px 0' }}><b>Set aside for this order:</b> {data.rules[o.rule] ?? o.rule}, between {placeName(data, o.earlier)} and {placeName(data, o.later)}. {o.reason} ({o.by}) {data.editable && <button className="btn quiet" disabled={bend.busy} onClick={() => back.mutate(i)}>Let it hold again</button>}</p>)}</div>;
 }

@@ -77,8 +77,8 @@ function Plan({ data, queryKey }: { data: UnitPlan; queryKey: readonly unknown[]
                 {unit.released ? <Link className="btn main" to={`/bench/${unit.id}`}>To the bench</Link>
                     : data.editable && <button className="btn main" disabled={conflicts > 0 || release.isPending} title={conflicts > 0 ? 'Conflicts want an amendment first' : undefined} onClick={() => release.mutate()}>Release to bench</button>}
             </Top>
-            <div className="tabs" role="tablist">
-                {(Object.keys(TABS) as Tab[]).map((t) => <button key={t} role="tab" aria-selected={tab === t} onClick={() => go({ tab: t })}>{TABS[t]}{t === 'models' && data.kinds.length > 1 ? ` ${data.kinds.length} kinds` : ''}</button>)}
+            <div className="tabs">
+                <div className="tab-list" role="tablist">{(Object.keys(TABS) as Tab[]).map((t) => <button key={t} role="tab" aria-selected={tab === t} onClick={() => go({ tab: t })}>{TABS[t]}{t === 'models' && data.kinds.length > 1 ? ` ${data.kinds.length} kinds` : ''}</button>)}</div>
                 <span style={{ flex: 1 }} />
                 <span className="chips aims" role="group" aria-label="What it is planned for">{(['quickest', 'best'] as const).map((a) => <button key={a} className="chip num" aria-pressed={data.aims.chosen === a} disabled={!data.editable || bend.busy} title={a === 'quickest' ? 'The least time that meets the tier' : 'The most to be noticed within the tier’s minutes'} onClick={() => { if (data.aims.chosen !== a) bend.change('aim', { aim: a }, { aim: data.aims.chosen }); }}>{a} {Math.round(data.aims[a])} min</button>)}</span>
                 <span className="num totals"><b style={{ font: '700 18px var(--head)' }}>{minutes(plan.totals.by_passes)}</b> <span className="soft">a model ·</span> <b>{minutes(data.whole.minutes + data.whole.setup)}</b> <span className="soft">the unit · {data.whole.waiting >= 1 ? `${minutes(data.whole.waiting)} waiting for paint` : 'no waiting'}</span></span>

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useIsMutating, useMutation, useQueryClient } from '@tanstack/react-query';
 import { App } from 'antd';
 import { useState } from 'react';
 import { api, saysWhy } from '../../api/client';
@@ -23,6 +23,8 @@ export interface Bend {
 export function useBend(data: UnitPlan, key: readonly unknown[]): Bend {
     const queries = useQueryClient();
     const { message } = App.useApp();
+    // Whatever part of the page asks for a change: the next one needs the revision that comes back.
+    const busy = useIsMutating() > 0;
     const [backs, setBacks] = useState<Back[]>([]);
     // An answer about one model is not shown in place of the unit's plan.
     const put = (next: UnitPlan) => { if (next.piece !== data.piece) { void queries.invalidateQueries({ queryKey: ['plan'] }); return; } queries.setQueryData(key, next); void queries.invalidateQueries({ queryKey: ['plan', String(data.unit.id)], refetchType: 'none' }); void queries.invalidateQueries({ queryKey: ['order'] }); };
@@ -41,7 +43,7 @@ export function useBend(data: UnitPlan, key: readonly unknown[]): Bend {
         change: (path, body, back) => call.mutate({ path: `${unit}/${path}`, body, back: back ? { path: `${unit}/${path}`, body: back } : null }),
         put,
         undo: last ? () => { setBacks(backs.slice(0, -1)); call.mutate({ ...last, back: null }); } : null,
-        busy: call.isPending,
+        busy,
     };
 }
 
