@@ -84,8 +84,8 @@ final class RaisingTest extends TestCase
 
     public function test_what_is_added_equals_trying_everything(): void
     {
-        $tried = $added = $covered = $anew = 0;
-        for ($seed = 1; $seed <= 2000; $seed++) {
+        $tried = $added = $covered = $anew = $bare = 0;
+        for ($seed = 1; $seed <= 4000; $seed++) {
             $case = new RandomCase($seed);
             $document = $case->standard(5);
             $figure = $case->figure();
@@ -98,6 +98,10 @@ final class RaisingTest extends TestCase
             $done = [];
             foreach (Planner::choose(new PlanRequest($standard, $standard->tier('low'), $figure)) as $planned) {
                 $done[(string) $planned->demand->area?->key] = $planned->choice->techniques ?? [];
+            }
+            if ($seed % 4 === 0) {
+                // Begun, but not yet given its base.
+                $done = array_map(fn (array $list) => array_values(array_filter($list, fn (ChosenTechnique $u) => Phase::of($u->technique)->value < Phase::Base->value)), $done);
             }
             if (array_filter($done) === []) {
                 continue;
@@ -117,6 +121,7 @@ final class RaisingTest extends TestCase
                 self::assertSame($bar, $raised->gradeBar, "seed $seed, $area->key");
                 self::assertEqualsWithDelta($minutes, $raised->minutes(), 1e-9, "seed $seed, $area->key");
                 $tried++;
+                $bare += $area->rank->value !== 'ground' && self::bases($done[$area->key]) === 0 ? 1 : 0;
                 $added += $raised->added === [] ? 0 : 1;
                 $covered += $raised->lost !== [] && $raised->added !== [] ? 1 : 0;
             }
@@ -125,6 +130,7 @@ final class RaisingTest extends TestCase
         self::assertGreaterThan(80, $added);
         self::assertGreaterThan(8, $covered, 'some of it covers what was done');
         self::assertGreaterThan(0, $anew);
+        self::assertGreaterThan(20, $bare, 'some of it had no base yet');
     }
 
     /**
@@ -139,9 +145,10 @@ final class RaisingTest extends TestCase
         assert($area !== null);
         $ground = $area->rank->value === 'ground';
         $base = array_values(array_filter($done, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)))[0] ?? null;
-        if ($done === [] || ($base === null && ! $ground)) {
+        if ($done === []) {
             return null;
         }
+        $bare = $base === null && ! $ground;
         $grade = fn (ChosenTechnique $u) => $u->technique->grade === null || ! in_array($u->technique->family->value, ['spray', 'base', 'shade', 'highlight', 'blend', 'line', 'detail'], true) ? 9
             : max(1, min(5, $u->technique->grade + match ($u->technique->suit($area->relief)) {
                 3 => 1, 1 => -1, default => 0
@@ -149,14 +156,14 @@ final class RaisingTest extends TestCase
         $method = new MethodOnModel(new Method, $request->sculpt, null, $request->shelf);
         $options = [];
         foreach ($request->standard->techniques as $index => $t) {
-            if (! isset($demand->allowed[$t->key]) || $t->givesAny(Effect::BaseColour)) {
+            if (! isset($demand->allowed[$t->key]) || (! $bare && $t->givesAny(Effect::BaseColour))) {
                 continue;
             }
             $candidate = Candidate::onArea($t, $index, $area, $request->sculpt, $request->tier->pace, $method);
             $before = array_sum(array_map(fn (ChosenTechnique $u) => $u->technique->key === $t->key ? $u->passes : 0, $done));
             $levels = [null];
             foreach ($candidate->isAlwaysFull() ? [Extent::Full] : [Extent::Spot, Extent::Prominent, Extent::Full] as $extent) {
-                for ($passes = 1; $passes <= $t->maxPasses; $passes++) {
+                for ($passes = 1; $passes <= ($t->givesAny(Effect::BaseColour) ? 1 : $t->maxPasses); $passes++) {
                     $levels[] = [new ChosenTechnique($t, $index, $passes, $extent, $candidate->minutes[$extent->value]), $before];
                 }
             }
@@ -175,7 +182,7 @@ final class RaisingTest extends TestCase
                 continue;
             }
             $least = INF;
-            self::each($options, 0, [], function (array $picks) use (&$least, $done, $demand, $bar, $grade, $required, $request, $ground): void {
+            self::each($options, 0, [], function (array $picks) use (&$least, $done, $demand, $bar, $grade, $required, $request, $ground, $bare): void {
                 $added = array_map(fn (array $p) => $p[0], $picks);
                 $minutes = array_sum(array_map(fn (ChosenTechnique $u) => $u->minutes(), $added));
                 if ($minutes >= $least - 1e-12) {
@@ -184,8 +191,8 @@ final class RaisingTest extends TestCase
                 $first = min([PHP_INT_MAX, ...array_map(fn (ChosenTechnique $u) => Phase::of($u->technique)->value, array_filter($added, fn (ChosenTechnique $u) => $u->technique->mess >= 1))]);
                 $there = array_values(array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $first));
                 $isClean = fn (ChosenTechnique $u) => $grade($u) >= $bar || in_array($u->technique->key, $required, true);
-                foreach ([true, false] as $rescue) {
-                    $counted = array_values(array_filter($there, fn (ChosenTechnique $u) => $isClean($u) || ($rescue && $u->technique->tidied && $bar <= 4)));
+                foreach ($bare ? [true, false, null] : [true, false] as $rescue) {
+                    $counted = $rescue === null ? [] : array_values(array_filter($there, fn (ChosenTechnique $u) => $isClean($u) || ($rescue && $u->technique->tidied && $bar <= 4)));
                     if (self::holds($request, $demand, $counted, $picks, $added, $isClean, $ground)) {
                         $least = $minutes;
                     }
@@ -214,7 +221,7 @@ final class RaisingTest extends TestCase
                 return false;
             }
         }
-        if (! $ground && array_filter($counted, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)) === []) {
+        if (! $ground && self::bases($all) !== 1) {
             return false;
         }
         $tidied = array_filter($all, fn (ChosenTechnique $u) => $u->technique->key === 'tidy_base' || ($u->technique->key === 'layer' && $u->extent === Extent::Full)) !== [];
@@ -263,6 +270,12 @@ final class RaisingTest extends TestCase
         }
 
         return true;
+    }
+
+    /** @param  list<ChosenTechnique>  $list */
+    private static function bases(array $list): int
+    {
+        return count(array_filter($list, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)));
     }
 
     /**

@@ -150,7 +150,7 @@ final class Raising
             }
         }
 
-        return true;
+        return false;
     }
 
     /** @param  list<ChosenTechnique>  $done */
@@ -163,26 +163,29 @@ final class Raising
 
     /**
      * Tries every phase up to which what is done is to stay, so that nothing that strays is added before it, and takes
-     * the cheapest; among equals the one that keeps most.
+     * the cheapest; among equals the one that keeps most. Where the base is still to come, what lies under it may stay
+     * or be gone over.
      *
      * @param  list<ChosenTechnique>  $done
      */
     private function onTop(AreaDemand $demand, AreaProblem $problem, array $done, int $bar, Area $area): ?RaisedArea
     {
-        $phases = array_values(array_unique(array_map(fn (ChosenTechnique $u) => Phase::of($u->technique)->value, $done)));
+        $bare = $problem->needsBase && ! self::hasBase($done);
+        $best = $bare ? $this->anew($demand, $problem, $done, $bar) : null;
+        $staying = $bare ? array_values(array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value < Phase::Base->value)) : $done;
+        $phases = array_values(array_unique(array_map(fn (ChosenTechnique $u) => Phase::of($u->technique)->value, $staying)));
         rsort($phases);
-        $base = $area->rank === Rank::Ground ? 0 : Phase::Base->value;
-        $best = null;
+        $base = $bare || $area->rank === Rank::Ground ? 0 : Phase::Base->value;
         foreach ($phases as $i => $last) {
             if ($last < $base) {
                 continue;
             }
             $next = $phases[$i - 1] ?? null;
-            $there = array_values(array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $last));
-            $open = $problem->filtered(fn (Candidate $c) => ! $c->isBase() && ($c->technique->mess === 0 || Phase::of($c->technique)->value >= $last));
+            $there = array_values(array_filter($staying, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $last));
+            $open = $problem->filtered(fn (Candidate $c) => ($bare || ! $c->isBase()) && ($c->technique->mess === 0 || Phase::of($c->technique)->value >= $last));
             foreach (array_merge(...array_map(fn (?Requirement $cover) => $this->variants($demand, $open, $there, $bar, $area, $cover), self::covering($open, $next))) as [$variant, $counted]) {
                 $choice = $this->solver->solve($variant, $bar);
-                if ($choice !== null && ($best === null || $choice->minutes < $best->minutes() - AreaSolver::TIE)) {
+                if ($choice !== null && ($best === null || $choice->minutes < $best->minutes() + ($best->repainted ? AreaSolver::TIE : -AreaSolver::TIE))) {
                     $lost = array_values(array_filter($done, fn (ChosenTechnique $u) => ! in_array($u, $counted, true)));
                     $best = new RaisedArea($demand, $choice->techniques, $counted, $lost, false, $bar, $this->over($demand, $counted), null);
                 }
@@ -232,8 +235,7 @@ final class Raising
             $tidied = Conformance::isTidied($counted);
             $left = $this->left($problem, $counted, $tidied);
             $left = $cover === null ? $left : $left->requiring([...$left->requirements, $cover]);
-            $hasBase = ! $problem->needsBase || array_filter($counted, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)) !== [];
-            if (! $hasBase) {
+            if ($left->needsBase && self::hasBase($there)) {
                 continue;
             }
             $lightDone = array_filter($counted, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::HighlightRaised, Effect::HighlightEdge)) !== [];
@@ -242,11 +244,11 @@ final class Raising
             $must = ! $tidied && ($counted === $all && $rescued !== [] || ($washDone && $lightDone));
             if ($must || (($washDone || $washTidies) && ! $tidied)) {
                 foreach ([WellKnown::TIDY, WellKnown::LAYER] as $tidier) {
-                    $fit = array_filter($left->candidates, fn (Candidate $c) => $c->technique->key === $tidier && ($c->grade === null || $c->grade >= $bar || in_array($tidier, $required, true)));
+                    $fit = array_filter($left->candidates, fn (Candidate $c) => $c->technique->key === $tidier && ($c->grade === null || $c->grade >= $bar || ($c->technique->tidied && $bar <= 4) || in_array($tidier, $required, true)));
                     if ($fit === []) {
                         continue;
                     }
-                    $variants[] = [$left->requiring([...$left->requirements, Requirement::technique($area->key, ['tidy'], null, $tidier, Extent::Full, 1)]), $counted];
+                    $variants[] = [$left->requiring(self::tidying($left->requirements, $area, $tidier)), $counted];
                 }
                 if (! $must) {
                     // Untidied, a wash that is there allows no light, and light that is there allows no wash.
@@ -258,6 +260,21 @@ final class Raising
         }
 
         return $variants;
+    }
+
+    /**
+     * One requirement for the tidying, with what a clause asks of the same technique already.
+     *
+     * @param  list<Requirement>  $requirements
+     * @return list<Requirement>
+     */
+    private static function tidying(array $requirements, Area $area, string $tidier): array
+    {
+        $isSame = fn (Requirement $r): bool => $r->kind === RequirementKind::Technique && $r->technique === $tidier;
+        $asked = array_values(array_filter($requirements, $isSame))[0] ?? null;
+        $others = array_values(array_filter($requirements, fn (Requirement $r) => ! $isSame($r)));
+
+        return [...$others, Requirement::technique($area->key, [...$asked->clauses ?? [], 'tidy'], $asked?->severity, $tidier, Extent::Full, $asked->passes ?? 1)];
     }
 
     /** @param  list<ChosenTechnique>  $counted */
@@ -294,7 +311,13 @@ final class Raising
             }
         }
 
-        return new AreaProblem($problem->candidates, $requirements, false, $problem->pace, $given, $tidied, $passes, $spotOnly);
+        return new AreaProblem($problem->candidates, $requirements, $problem->needsBase && ! self::hasBase($counted), $problem->pace, $given, $tidied, $passes, $spotOnly);
+    }
+
+    /** @param  list<ChosenTechnique>  $list */
+    private static function hasBase(array $list): bool
+    {
+        return array_filter($list, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)) !== [];
     }
 
     private static function reaches(ChosenTechnique $used, Area $area, int $bar): bool
