@@ -51,6 +51,31 @@ final class PlanBrowserTest extends BrowserTestCase
         $this->until(fn () => $this->order() === $moved);
     }
 
+    public function test_a_dragged_step_says_what_its_place_means_before_it_is_let_go(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open("/units/{$this->unit('26-041')}/plan?tab=order");
+        $chrome->waitFor('Drag a step to move it');
+        $before = $this->order();
+        $letGo = $chrome->drag('.order li:nth-child(5) .no', '.order li:nth-child(1) .no');
+        $chrome->waitFor('Here it breaks: ');
+        $chrome->waitFor('comes before');
+        self::assertSame($before, $this->order(), 'nothing has moved yet');
+        $letGo();
+        $chrome->waitFor('cannot stand there as it is');
+        $chrome->press('Leave it where it was');
+        self::assertSame($before, $this->order());
+        // Nothing orders the spray on the hood and on the coat.
+        $letGo = $chrome->drag('.order li:nth-child(5) .no', '.order li:nth-child(4) .no');
+        $chrome->waitFor('It may stand here: ');
+        $letGo();
+        $chrome->waitFor('In the order you made');
+        self::assertSame([$before[4], $before[3]], array_slice($this->order(), 3, 2));
+        $chrome->press('Undo');
+        $this->until(fn () => $this->order() === $before);
+    }
+
     public function test_a_step_is_changed_taken_out_left_out_for_good_and_practised(): void
     {
         $chrome = self::$chrome;

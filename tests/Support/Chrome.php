@@ -93,6 +93,36 @@ final class Chrome
         }, "the button “{$button}”");
     }
 
+    /**
+     * Drags one element over another with the browser's own drag and drop, and holds it there: the caller lets go.
+     *
+     * @return callable(): void lets go
+     */
+    public function drag(string $from, string $to): callable
+    {
+        $at = fn (string $selector): array => (array) $this->page->executeScript('const r = document.querySelector(arguments[0]).getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]', [$selector]);
+        $tell = fn (string $command, array $what) => $this->page->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => "Input.$command", 'params' => (object) $what]);
+        [[$x, $y], [$toX, $toY]] = [$at($from), $at($to)];
+        $tell('setInterceptDrags', ['enabled' => true]);
+        $tell('dispatchMouseEvent', ['type' => 'mouseMoved', 'x' => $x, 'y' => $y]);
+        $tell('dispatchMouseEvent', ['type' => 'mousePressed', 'x' => $x, 'y' => $y, 'button' => 'left', 'buttons' => 1, 'clickCount' => 1]);
+        for ($k = 1; $k <= 4; $k++) {
+            $tell('dispatchMouseEvent', ['type' => 'mouseMoved', 'x' => $x, 'y' => $y - 4 * $k, 'button' => 'left', 'buttons' => 1]);
+        }
+        $over = ['x' => $toX, 'y' => $toY, 'data' => ['items' => [['mimeType' => 'text/plain', 'data' => 'step']], 'dragOperationsMask' => 16]];
+        foreach (['dragEnter', 'dragOver', 'dragOver'] as $type) {
+            $tell('dispatchDragEvent', ['type' => $type] + $over);
+        }
+
+        return function () use ($tell, $over): void {
+            foreach (['dragOver', 'drop'] as $type) {
+                $tell('dispatchDragEvent', ['type' => $type] + $over);
+            }
+            $tell('dispatchMouseEvent', ['type' => 'mouseReleased', 'x' => $over['x'], 'y' => $over['y'], 'button' => 'left', 'clickCount' => 1]);
+            $tell('setInterceptDrags', ['enabled' => false]);
+        };
+    }
+
     public function seen(string $text): bool
     {
         // Capitals that only the style sheet makes are not looked at.

@@ -33,8 +33,8 @@ export function OrderOfWork({ data, bend, setLit, pick }: { data: UnitPlan; bend
             <ol className="order" onDragOver={(e) => { if (dragged !== null) e.preventDefault(); }} onDrop={(e) => { e.preventDefault(); drop(); }}>
                 {steps.map((s, i) => (
                     <li key={s.key} className={`${dragged === s.key ? 'dragged' : ''} ${over === i && dragged !== null ? 'target' : ''}`} draggable={free} onMouseEnter={() => setLit(s.area)}
-                        onDragStart={(e) => { setDragged(s.key); e.dataTransfer.effectAllowed = 'move'; }} onDragEnd={() => { setDragged(null); setOver(null); }} onDragOver={() => { if (dragged !== null && over !== i) setOver(i); }}>
-                        {over === i && look.data && dragged !== null && <div className={`says small ${look.data.broken.length > 0 ? 'bad' : 'good'}`}>{look.data.broken.length > 0 ? `Here it breaks: ${look.data.broken.map((b) => b.words).join('; ')}.` : `It may stand here: ${minutes(look.data.waiting_then ?? 0)} waiting for paint, ${minutes(look.data.waiting)} as it is.`}</div>}
+                        onDragStart={(e) => { setDragged(s.key); e.dataTransfer.effectAllowed = 'move'; e.dataTransfer.setData('text/plain', longName(data, s.technique)); }} onDragEnd={() => { setDragged(null); setOver(null); }} onDragOver={() => { if (dragged !== null && over !== i) setOver(i); }}>
+                        {over === i && look.data && dragged !== null && <div className={`says small ${look.data.broken.length > 0 ? 'bad' : 'good'}`}>{look.data.broken.length > 0 ? breaksWords(look.data.broken) : `It may stand here: ${minutes(look.data.waiting_then ?? 0)} waiting for paint, ${minutes(look.data.waiting)} as it is.`}</div>}
                         <span className="no num">{s.no}</span>
                         <Swatch hex={s.colour?.hex ?? null} name={colourWords(s)} />
                         <span className="what"><button className="btn quiet plain-name" onClick={() => pick(s.key)}><b>{longName(data, s.technique)}{s.pass > 1 ? `, pass ${s.pass}` : ''}</b></button> <span className="soft">on {areaName(data, s.area).toLowerCase()}{colourWords(s) ? `, ${colourWords(s) ?? ''}` : ''}</span>
@@ -46,6 +46,12 @@ export function OrderOfWork({ data, bend, setLit, pick }: { data: UnitPlan; bend
             </ol>
         </>
     );
+}
+
+/** What a place breaks, in one line: each rule once, with the first two steps it would turn round. */
+function breaksWords(broken: BrokenRule[]): string {
+    const first = broken.filter((b, i) => broken.findIndex((o) => o.words === b.words) === i);
+    return `Here it breaks: ${first.map((b) => `${b.words} (${b.earlier_name.toLowerCase()} comes before ${b.later_name.toLowerCase()})`).join('; ')}${broken.length > first.length ? `, and ${broken.length - first.length} more` : ''}.`;
 }
 
 /** A place that breaks rules is possible only when each of them is set aside, for this order and with a reason. */
