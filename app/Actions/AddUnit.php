@@ -27,15 +27,32 @@ final class AddUnit
             throw new Refusal("Version {$order->version->number} of the standard has no tier \"$tier\".", '/tier');
         }
         if ($standard->tier($tier)->status === TierStatus::Retired) {
-            throw new Refusal("{$standard->tier($tier)->name} is retired: it stays readable, and nothing new is ordered at it.", '/tier');
+            throw new Refusal(
+                "{$standard->tier($tier)->name} is retired: it stays readable, and nothing new is ordered at it.",
+                '/tier',
+            );
         }
 
         return DB::transaction(function () use ($order, $sculpt, $tier, $count, $label): Unit {
-            $unit = Unit::query()->create(['order_id' => $order->id, 'sculpt_id' => $sculpt->id, 'tier' => $tier, 'label' => $label]);
+            $unit = Unit::query()->create([
+                'order_id' => $order->id,
+                'sculpt_id' => $sculpt->id,
+                'tier' => $tier,
+                'label' => $label,
+            ]);
             for ($number = 1; $number <= $count; $number++) {
-                Piece::query()->create(['unit_id' => $unit->id, 'number' => $number, 'code' => $this->code(), 'stage' => 'planned']);
+                Piece::query()->create([
+                    'unit_id' => $unit->id,
+                    'number' => $number,
+                    'code' => $this->code(),
+                    'stage' => 'planned',
+                ]);
             }
-            ActivityLog::write('unit.added', $unit, null, ['tier' => $tier, 'count' => $count, 'sculpt' => $sculpt->slug]);
+            ActivityLog::write('unit.added', $unit, null, [
+                'tier' => $tier,
+                'count' => $count,
+                'sculpt' => $sculpt->slug,
+            ]);
 
             return $unit;
         });

@@ -51,9 +51,17 @@ final class ArrangeUnit
             }
             $standard = Standards::core($unit->order->version);
             try {
-                AmendmentFormat::read([$amendment], array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true));
+                AmendmentFormat::read(
+                    [$amendment],
+                    array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true),
+                );
             } catch (FormatException $e) {
-                throw new FormatException(array_map(fn ($p) => new \Ordotype\Core\Format\Problem('/amendment'.substr($p->path, 2), $p->reason), $e->problems));
+                throw new FormatException(
+                    array_map(
+                        fn ($p) => new \Ordotype\Core\Format\Problem('/amendment'.substr($p->path, 2), $p->reason),
+                        $e->problems,
+                    ),
+                );
             }
             $row = AmendmentRow::query()->create($of + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);
             // Whatever does not fit the tier is said here, and nothing of it is kept.
@@ -68,7 +76,9 @@ final class ArrangeUnit
     {
         return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
             $unit = UnitPlans::unreleased($unit, $revision);
-            $row = UnitPlans::rows($unit)->firstWhere('id', $amendment) ?? throw (new ModelNotFoundException)->setModel(AmendmentRow::class);
+            $row =
+                UnitPlans::rows($unit)->firstWhere('id', $amendment) ??
+                throw (new ModelNotFoundException())->setModel(AmendmentRow::class);
             if ($row->level() === 'order') {
                 $this->noneReleased($unit->order);
             }
@@ -85,7 +95,8 @@ final class ArrangeUnit
     }
 
     /**
-     * Moves the unit to another tier of its version of the standard. What was changed by hand stays where it still can;
+     * Moves the unit to another tier of its version of the standard. What was changed by hand stays where it still
+     * can;
      * the rest is dropped and named.
      *
      * @return array{Unit, list<string>} the unit, and the areas whose changes by hand are gone
@@ -96,12 +107,19 @@ final class ArrangeUnit
             $unit = UnitPlans::unreleased($unit, $revision);
             $standard = Standards::core($unit->order->version);
             if (! $standard->hasTier($tier) || $standard->tier($tier)->status === TierStatus::Retired) {
-                throw new Refusal($standard->hasTier($tier) ? "{$standard->tier($tier)->name} is retired." : "There is no tier \"$tier\" in version {$unit->order->version->number}.", '/tier');
+                throw new Refusal(
+                    $standard->hasTier($tier)
+                        ? "{$standard->tier($tier)->name} is retired."
+                        : "There is no tier \"$tier\" in version {$unit->order->version->number}.",
+                    '/tier',
+                );
             }
             $before = $unit->tier;
             $edits = $unit->edits ?? [];
             $unit->update(['tier' => $tier, 'edits' => null]);
-            $plan = Planner::plan(UnitPlans::request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])));
+            $plan = Planner::plan(
+                UnitPlans::request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])),
+            );
             [$edits, $gone] = UnitPlans::carried($plan, $edits);
             $unit->update(['edits' => $edits === [] ? null : $edits]);
             ActivityLog::write('unit.moved', $unit, ['tier' => $before], ['tier' => $tier, 'edits_gone' => $gone]);
@@ -119,7 +137,10 @@ final class ArrangeUnit
             $method->format = MethodFormat::WORD;
             MethodFormat::read($method);
             $before = $unit->order->method;
-            $unit->order->update(['method' => count(get_object_vars($method)) === 1 ? null : Json::encode($method), 'revision' => $unit->order->revision + 1]);
+            $unit->order->update([
+                'method' => count(get_object_vars($method)) === 1 ? null : Json::encode($method),
+                'revision' => $unit->order->revision + 1,
+            ]);
             ActivityLog::write('order.method', $unit->order, $before, Json::canonical($method));
 
             return $this->touch($unit);
@@ -129,7 +150,12 @@ final class ArrangeUnit
     private function noneReleased(Order $order): void
     {
         if ($order->units()->whereNotNull('released_at')->exists()) {
-            throw new Refusal('Another unit of this order is on the bench: what holds for the whole order stays as it is. Amend the unit instead.', '', 409);
+            throw new Refusal(
+                'Another unit of this order is on the bench: what holds for the whole order stays '.
+                    'as it is. Amend the unit instead.',
+                '',
+                409,
+            );
         }
     }
 

@@ -20,25 +20,48 @@ use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Technique;
 
-/** What the lead bends of a plan beyond the techniques of an area: its order, rules set aside, paints, practice, variants, single models. */
+/**
+ * What the lead bends of a plan beyond the techniques of an area: its order, rules set aside, paints, practice,
+ * variants, single models.
+ */
 final class BendPlan
 {
-    /** @param  list<string>  $sequence  keys of steps in the order they are to have; none: as the planner lays them out */
+    /**
+     * @param  list<string>  $sequence  keys of steps in the order they are to have; none: as the planner lays them out
+     */
     public function sequence(Unit $unit, array $sequence, int $revision): Unit
     {
-        return $this->arranging($unit, $revision, 'plan.sequence', fn (array $kept) => ['sequence' => $sequence] + $kept);
+        return $this->arranging(
+            $unit,
+            $revision,
+            'plan.sequence',
+            fn (array $kept) => ['sequence' => $sequence] + $kept,
+        );
     }
 
     /** Paint and note of one step; null leaves the scheme's paint, an empty note takes it away. */
     public function step(Unit $unit, string $step, ?string $paint, ?string $note, int $revision): Unit
     {
-        return $this->arranging($unit, $revision, 'plan.step', function (array $kept, Unit $unit) use ($step, $paint, $note): array {
+        return $this->arranging($unit, $revision, 'plan.step', function (array $kept, Unit $unit) use (
+            $step,
+            $paint,
+            $note,
+        ): array {
             $this->stepOf($unit, $step);
             if ($paint !== null && UnitPlans::shelf()->colourOf($paint) === null) {
-                throw new Refusal("\"$paint\" is neither a paint on the shelf nor a colour of the form #rrggbb.", '/paint');
+                throw new Refusal(
+                    "\"$paint\" is neither a paint on the shelf nor a colour of the form #rrggbb.",
+                    '/paint',
+                );
             }
-            $kept['paints'] = array_filter([$step => $paint] + ($kept['paints'] ?? []), fn (?string $p) => $p !== null);
-            $kept['notes'] = array_filter([$step => trim((string) $note)] + ($kept['notes'] ?? []), fn (string $n) => $n !== '');
+            $kept['paints'] = array_filter(
+                [$step => $paint] + ($kept['paints'] ?? []),
+                fn (?string $p) => $p !== null,
+            );
+            $kept['notes'] = array_filter(
+                [$step => trim((string) $note)] + ($kept['notes'] ?? []),
+                fn (string $n) => $n !== '',
+            );
 
             return $kept;
         });
@@ -47,7 +70,9 @@ final class BendPlan
     /** The one technique of the unit that may go beyond the tier as practice; null: none. */
     public function practice(Unit $unit, ?string $technique, int $revision): Unit
     {
-        return $this->arranging($unit, $revision, 'plan.practice', function (array $kept, Unit $unit) use ($technique): array {
+        return $this->arranging($unit, $revision, 'plan.practice', function (array $kept, Unit $unit) use (
+            $technique,
+        ): array {
             if ($technique !== null && ! Standards::core($unit->order->version)->hasTechnique($technique)) {
                 throw new Refusal("There is no technique \"$technique\".", '/technique');
             }
@@ -62,8 +87,15 @@ final class BendPlan
         return $this->arranging($unit, $revision, 'plan.aim', fn (array $kept) => ['aim' => $aim?->value] + $kept);
     }
 
-    public function overrule(Unit $unit, string $rule, string $earlier, string $later, string $reason, User $by, int $revision): Unit
-    {
+    public function overrule(
+        Unit $unit,
+        string $rule,
+        string $earlier,
+        string $later,
+        string $reason,
+        User $by,
+        int $revision,
+    ): Unit {
         return DB::transaction(function () use ($unit, $rule, $earlier, $later, $reason, $by, $revision): Unit {
             $unit = UnitPlans::unreleased($unit, $revision);
             if (Rule::tryFrom($rule) === null) {
@@ -76,8 +108,20 @@ final class BendPlan
                 }
             }
             $before = $unit->order->overrules ?? [];
-            $after = array_values(array_filter($before, fn (array $o) => [$o['rule'], $o['earlier'], $o['later']] !== [$rule, $earlier, $later]));
-            $after[] = ['rule' => $rule, 'earlier' => $earlier, 'later' => $later, 'reason' => $reason, 'by' => $by->name, 'at' => now()->toIso8601ZuluString()];
+            $after = array_values(
+                array_filter(
+                    $before,
+                    fn (array $o) => [$o['rule'], $o['earlier'], $o['later']] !== [$rule, $earlier, $later],
+                ),
+            );
+            $after[] = [
+                'rule' => $rule,
+                'earlier' => $earlier,
+                'later' => $later,
+                'reason' => $reason,
+                'by' => $by->name,
+                'at' => now()->toIso8601ZuluString(),
+            ];
             $unit->order->update(['overrules' => $after]);
             ActivityLog::write('order.overruled', $unit->order, $before, $after);
 
@@ -109,7 +153,10 @@ final class BendPlan
         return DB::transaction(function () use ($unit, $variants, $revision): Unit {
             $unit = UnitPlans::unreleased($unit, $revision);
             $standard = Standards::core($unit->order->version);
-            UnitArrangement::variants($variants, array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true));
+            UnitArrangement::variants(
+                $variants,
+                array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true),
+            );
             $before = $unit->variants;
             $unit->update(['variants' => $variants === [] ? null : Json::encode($variants)]);
             UnitPlans::unitPlan($unit->refresh());

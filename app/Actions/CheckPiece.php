@@ -28,24 +28,41 @@ final class CheckPiece
     public function open(Piece $piece, User $by): Check
     {
         return DB::transaction(function () use ($piece, $by): Check {
-            $piece = Piece::query()->with(['unit.order.version', 'unit.order.scheme', 'unit.sculpt'])->lockForUpdate()->findOrFail($piece->id);
+            $piece = Piece::query()
+                ->with(['unit.order.version', 'unit.order.scheme', 'unit.sculpt'])
+                ->lockForUpdate()
+                ->findOrFail($piece->id);
             $open = $piece->checks()->whereNull('closed_at')->first();
             if ($open !== null) {
                 return $open;
             }
             if ($piece->stage !== 'offered') {
-                throw new Refusal("Model $piece->number is not offered to the check: it is ".str_replace('_', ' ', $piece->stage).'.', '', 409);
+                throw new Refusal(
+                    "Model $piece->number is not offered to the check: it is ".
+                        str_replace('_', ' ', $piece->stage).
+                        '.',
+                    '',
+                    409,
+                );
             }
             if (Checks::isOwnWork($piece, $by)) {
                 throw new Refusal("You painted on model $piece->number: somebody else checks it.", '', 403);
             }
-            $last = $piece->checks()->with(['faults', 'answers'])->whereNotNull('closed_at')->orderByDesc('round')->first();
+            $last = $piece
+                ->checks()
+                ->with(['faults', 'answers'])
+                ->whereNotNull('closed_at')
+                ->orderByDesc('round')
+                ->first();
             $questions = (new CheckList(UnitPlans::pieceOf($piece), Faults::catalogue()))->questions();
             if ($last !== null && $last->verdict === 'rework') {
                 $questions = Checks::touchedBy($questions, $last);
             }
             $check = Check::query()->create([
-                'piece_id' => $piece->id, 'round' => ($last->round ?? 0) + 1, 'standard_version_id' => $piece->unit->order->standard_version_id, 'opened_by' => $by->id,
+                'piece_id' => $piece->id,
+                'round' => ($last->round ?? 0) + 1,
+                'standard_version_id' => $piece->unit->order->standard_version_id,
+                'opened_by' => $by->id,
                 'questions' => array_map(Checks::written(...), $questions),
             ]);
             ActivityLog::write('check.opened', $check, null, ['piece' => $piece->code, 'round' => $check->round]);
@@ -55,13 +72,22 @@ final class CheckPiece
     }
 
     /**
-     * @param  list<array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults  for the answer fault
+     * @param  list<array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults  for the
+     *     answer fault
      */
-    public function answer(Check $check, User $by, string $question, string $answer, ?string $note, array $faults): Check
-    {
+    public function answer(
+        Check $check,
+        User $by,
+        string $question,
+        string $answer,
+        ?string $note,
+        array $faults,
+    ): Check {
         return DB::transaction(function () use ($check, $by, $question, $answer, $note, $faults): Check {
             $check = $this->locked($check);
-            $asked = Checks::question($check, $question) ?? throw new Refusal("\"$question\" is not asked in this check.", '/question', 404);
+            $asked =
+                Checks::question($check, $question) ??
+                throw new Refusal("\"$question\" is not asked in this check.", '/question', 404);
             if (Checks::isOwnWork($check->piece, $by)) {
                 throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
             }
@@ -74,7 +100,14 @@ final class CheckPiece
             $before = $check->answers()->where('question', $question)->first()?->answer;
             $check->answers()->where('question', $question)->delete();
             $check->faults()->where('question', $question)->delete();
-            Answer::query()->create(['check_id' => $check->id, 'question' => $question, 'answer' => $answer, 'note' => $note, 'user_id' => $by->id, 'answered_at' => now()]);
+            Answer::query()->create([
+                'check_id' => $check->id,
+                'question' => $question,
+                'answer' => $answer,
+                'note' => $note,
+                'user_id' => $by->id,
+                'answered_at' => now(),
+            ]);
             foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
                 $this->find($check, $by, $asked, $found, $i);
             }
@@ -97,15 +130,34 @@ final class CheckPiece
             if ($verdict === 'passed' && ! $state->passes) {
                 throw new Refusal("It does not pass: $state->words.", '/verdict', 409);
             }
-            if ($verdict === 'rework' && $check->faults()->whereIn('severity', ['critical', 'major', 'minor'])->doesntExist()) {
+            if (
+                $verdict === 'rework' &&
+                $check
+                    ->faults()
+                    ->whereIn('severity', ['critical', 'major', 'minor'])
+                    ->doesntExist()
+            ) {
                 throw new Refusal('There is no fault to send it back for.', '/verdict', 409);
             }
             if ($verdict === 'accepted') {
                 $this->mayAccept($check, $by, $reason);
             }
-            $check->update(['verdict' => $verdict, 'reason' => $reason, 'closed_by' => $by->id, 'closed_at' => now(), 'revision' => $check->revision + 1]);
-            $piece->update(['stage' => $verdict === 'rework' ? 'rework' : 'passed', 'revision' => $piece->revision + 1]);
-            ActivityLog::write('check.closed', $check, null, ['piece' => $piece->code, 'verdict' => $verdict, 'reason' => $reason]);
+            $check->update([
+                'verdict' => $verdict,
+                'reason' => $reason,
+                'closed_by' => $by->id,
+                'closed_at' => now(),
+                'revision' => $check->revision + 1,
+            ]);
+            $piece->update([
+                'stage' => $verdict === 'rework' ? 'rework' : 'passed',
+                'revision' => $piece->revision + 1,
+            ]);
+            ActivityLog::write('check.closed', $check, null, [
+                'piece' => $piece->code,
+                'verdict' => $verdict,
+                'reason' => $reason,
+            ]);
 
             return $check;
         });
@@ -143,18 +195,45 @@ final class CheckPiece
         }
         $area = $found['area'] === null ? null : $plan->request->sculpt->area($found['area']);
         $spread = Spread::from($found['spread']);
-        $judged = Judgement::of($kind, $plan->request->tier, $plan->request->sculpt, $area, $plan->request->method, $asked->severity, $spread, $found['size_mm']);
+        $judged = Judgement::of(
+            $kind,
+            $plan->request->tier,
+            $plan->request->sculpt,
+            $area,
+            $plan->request->method,
+            $asked->severity,
+            $spread,
+            $found['size_mm'],
+        );
         $varnished = $check->piece->logs()->where('technique', 'matt_varnish')->exists();
         FaultRow::query()->create([
-            'check_id' => $check->id, 'question' => $asked->key, 'fault' => $kind->key, 'area' => $found['area'], 'spread' => $spread->value, 'size_mm' => $found['size_mm'],
-            'severity' => $judged->severity->value ?? 'note', 'why' => $judged->why, 'user_id' => $by->id,
-            'repair' => array_map(fn ($s) => ['technique' => $s->technique, 'area' => $s->area, 'minutes' => round($s->minutes, 2), 'why' => $s->why], (new Repair($plan))->of($kind, $area, $spread, $varnished)),
+            'check_id' => $check->id,
+            'question' => $asked->key,
+            'fault' => $kind->key,
+            'area' => $found['area'],
+            'spread' => $spread->value,
+            'size_mm' => $found['size_mm'],
+            'severity' => $judged->severity->value ?? 'note',
+            'why' => $judged->why,
+            'user_id' => $by->id,
+            'repair' => array_map(
+                fn ($s) => [
+                    'technique' => $s->technique,
+                    'area' => $s->area,
+                    'minutes' => round($s->minutes, 2),
+                    'why' => $s->why,
+                ],
+                (new Repair($plan))->of($kind, $area, $spread, $varnished),
+            ),
         ]);
     }
 
     private function locked(Check $check): Check
     {
-        $check = Check::query()->with(['piece.unit.order.version', 'piece.unit.order.scheme', 'piece.unit.sculpt'])->lockForUpdate()->findOrFail($check->id);
+        $check = Check::query()
+            ->with(['piece.unit.order.version', 'piece.unit.order.scheme', 'piece.unit.sculpt'])
+            ->lockForUpdate()
+            ->findOrFail($check->id);
         if ($check->closed_at !== null) {
             throw new Refusal('This check is closed.', '', 409);
         }

@@ -18,7 +18,9 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SchemeFormat;
 use stdClass;
 
-/** Keeps the colours of armies in versions: one that has been painted from, or judged on a test model, stays as it was. */
+/**
+ * Keeps the colours of armies in versions: one that has been painted from, or judged on a test model, stays as it was.
+ */
 final class EditScheme
 {
     public function create(stdClass $document): Scheme
@@ -29,9 +31,17 @@ final class EditScheme
         return DB::transaction(function () use ($read, $document): Scheme {
             $slug = Str::slug($read->name);
             if ($slug === '' || Scheme::query()->where('slug', $slug)->exists()) {
-                throw new Refusal("There is a scheme \"$read->name\" already: choose another name.", '/document/name');
+                throw new Refusal(
+                    "There is a scheme \"$read->name\" already: choose another name.",
+                    '/document/name',
+                );
             }
-            $scheme = Scheme::query()->create(['slug' => $slug, 'name' => $read->name, 'document' => Json::encode($document), 'number' => 1]);
+            $scheme = Scheme::query()->create([
+                'slug' => $slug,
+                'name' => $read->name,
+                'document' => Json::encode($document),
+                'number' => 1,
+            ]);
             $this->keep($scheme, 1, $document, null);
             ActivityLog::write('scheme.made', $scheme, null, Json::canonical($document));
 
@@ -48,7 +58,10 @@ final class EditScheme
         return DB::transaction(function () use ($scheme, $document, $number, $note, $read): Scheme {
             $scheme = Scheme::query()->lockForUpdate()->findOrFail($scheme->id);
             if ($scheme->number !== $number) {
-                throw new Conflict("Somebody else has made version $scheme->number in the meantime.", ['number' => $scheme->number, 'document' => Json::decode($scheme->document)]);
+                throw new Conflict("Somebody else has made version $scheme->number in the meantime.", [
+                    'number' => $scheme->number,
+                    'document' => Json::decode($scheme->document),
+                ]);
             }
             $version = $this->current($scheme);
             $before = $scheme->document;
@@ -66,7 +79,8 @@ final class EditScheme
     }
 
     /**
-     * How the test model came out. Rejected: the scheme gets a new version with the same colours to be changed, what is
+     * How the test model came out. Rejected: the scheme gets a new version with the same colours to be changed, what
+     * is
      * not on the bench waits for it, and the minutes of painting the test model again are known.
      */
     public function judge(Scheme $scheme, bool $accepted, ?string $note, ?Piece $test): Scheme
@@ -75,20 +89,49 @@ final class EditScheme
             $scheme = Scheme::query()->lockForUpdate()->findOrFail($scheme->id);
             $version = $this->current($scheme);
             if ($version->outcome !== 'untried') {
-                throw new Refusal("Version $scheme->number has been judged already: it was $version->outcome.", '', 409);
+                throw new Refusal(
+                    "Version $scheme->number has been judged already: it was $version->outcome.",
+                    '',
+                    409,
+                );
             }
             if (! $accepted && trim((string) $note) === '') {
                 throw new Refusal('Say what is wrong with it.', '/note');
             }
-            $minutes = $test === null ? null : round((float) $test->logs()->whereNull('skipped')->whereNotIn('family', ['prepare', 'undercoat', 'check'])->sum('minutes'), 2);
-            $version->update(['outcome' => $accepted ? 'accepted' : 'rejected', 'outcome_note' => $note, 'outcome_by' => Auth::id(), 'outcome_at' => now(), 'repaint_minutes' => $accepted ? null : $minutes]);
+            $minutes =
+                $test === null
+                    ? null
+                    : round(
+                        (float) $test
+                            ->logs()
+                            ->whereNull('skipped')
+                            ->whereNotIn('family', ['prepare', 'undercoat', 'check'])
+                            ->sum('minutes'),
+                        2,
+                    );
+            $version->update([
+                'outcome' => $accepted ? 'accepted' : 'rejected',
+                'outcome_note' => $note,
+                'outcome_by' => Auth::id(),
+                'outcome_at' => now(),
+                'repaint_minutes' => $accepted ? null : $minutes,
+            ]);
             if (! $accepted) {
                 $document = Json::decode($scheme->document);
                 assert($document instanceof stdClass);
-                $this->keep($scheme, $scheme->number + 1, $document, "After the test model of version $scheme->number: $note");
+                $this->keep(
+                    $scheme,
+                    $scheme->number + 1,
+                    $document,
+                    "After the test model of version $scheme->number: $note",
+                );
                 $scheme->update(['number' => $scheme->number + 1]);
             }
-            ActivityLog::write('scheme.judged', $scheme, null, ['version' => $version->number, 'outcome' => $version->outcome, 'note' => $note]);
+            ActivityLog::write('scheme.judged', $scheme, null, [
+                'version' => $version->number,
+                'outcome' => $version->outcome,
+                'note' => $note,
+            ]);
 
             return $scheme->refresh();
         });
@@ -101,11 +144,21 @@ final class EditScheme
 
     private function isPaintedFrom(Scheme $scheme): bool
     {
-        return Unit::query()->whereNotNull('released_at')->where('scheme_number', $scheme->number)->whereHas('order', fn ($q) => $q->where('scheme_id', $scheme->id))->exists();
+        return Unit::query()
+            ->whereNotNull('released_at')
+            ->where('scheme_number', $scheme->number)
+            ->whereHas('order', fn ($q) => $q->where('scheme_id', $scheme->id))
+            ->exists();
     }
 
     private function keep(Scheme $scheme, int $number, stdClass $document, ?string $note): void
     {
-        SchemeVersion::query()->create(['scheme_id' => $scheme->id, 'number' => $number, 'document' => Json::encode($document), 'note' => $note, 'made_by' => Auth::id()]);
+        SchemeVersion::query()->create([
+            'scheme_id' => $scheme->id,
+            'number' => $number,
+            'document' => Json::encode($document),
+            'note' => $note,
+            'made_by' => Auth::id(),
+        ]);
     }
 }

@@ -32,7 +32,12 @@ final class EditStandard
                 return $draft;
             }
             $published = Standards::current();
-            $draft = StandardVersion::query()->create(['standard_id' => $published->standard_id, 'number' => $published->number + 1, 'status' => 'draft', 'frame' => '{}']);
+            $draft = StandardVersion::query()->create([
+                'standard_id' => $published->standard_id,
+                'number' => $published->number + 1,
+                'status' => 'draft',
+                'frame' => '{}',
+            ]);
             Standards::keep($draft, Standards::document($published));
             ActivityLog::write('standard.draft_opened', $draft, null, ['from' => $published->number]);
 
@@ -51,17 +56,35 @@ final class EditStandard
         return DB::transaction(function () use ($tier, $clause, $revision): ClauseRow {
             $draft = $this->locked();
             $id = is_string($clause->id ?? null) ? $clause->id : '';
-            $row = ClauseRow::query()->where(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $id])->lockForUpdate()->first();
+            $row = ClauseRow::query()
+                ->where(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $id])
+                ->lockForUpdate()
+                ->first();
             if (($row === null ? 0 : $row->revision) !== $revision) {
-                throw new Conflict($row === null ? 'Somebody else has taken this clause out in the meantime.' : 'Somebody else has changed this clause in the meantime.', [
-                    'revision' => $row->revision ?? 0, 'clause' => $row === null ? null : Json::decode($row->body), 'yours' => $clause,
-                ]);
+                throw new Conflict(
+                    $row === null
+                        ? 'Somebody else has taken this clause out in the meantime.'
+                        : 'Somebody else has changed this clause in the meantime.',
+                    [
+                        'revision' => $row->revision ?? 0,
+                        'clause' => $row === null ? null : Json::decode($row->body),
+                        'yours' => $clause,
+                    ],
+                );
             }
             $before = $row?->body;
             $body = json_encode($clause, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
             if ($row === null) {
-                $row = ClauseRow::query()->create(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $id, 'body' => $body, 'changed_by' => Auth::id(),
-                    'position' => (int) ClauseRow::query()->where(['standard_version_id' => $draft->id, 'tier' => $tier])->max('position') + 1]);
+                $row = ClauseRow::query()->create([
+                    'standard_version_id' => $draft->id,
+                    'tier' => $tier,
+                    'clause' => $id,
+                    'body' => $body,
+                    'changed_by' => Auth::id(),
+                    'position' => (int) ClauseRow::query()
+                        ->where(['standard_version_id' => $draft->id, 'tier' => $tier])
+                        ->max('position') + 1,
+                ]);
             } else {
                 $row->update(['body' => $body, 'revision' => $row->revision + 1, 'changed_by' => Auth::id()]);
             }
@@ -78,9 +101,15 @@ final class EditStandard
     {
         DB::transaction(function () use ($tier, $clause, $revision): void {
             $draft = $this->locked();
-            $row = ClauseRow::query()->where(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $clause])->lockForUpdate()->firstOrFail();
+            $row = ClauseRow::query()
+                ->where(['standard_version_id' => $draft->id, 'tier' => $tier, 'clause' => $clause])
+                ->lockForUpdate()
+                ->firstOrFail();
             if ($row->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this clause in the meantime.', ['revision' => $row->revision, 'clause' => Json::decode($row->body)]);
+                throw new Conflict('Somebody else has changed this clause in the meantime.', [
+                    'revision' => $row->revision,
+                    'clause' => Json::decode($row->body),
+                ]);
             }
             $row->delete();
             $this->validate($draft);
@@ -111,7 +140,12 @@ final class EditStandard
             Standards::rewrite($draft, $after, Auth::id());
             $draft->update(['revision' => $draft->revision + 1]);
             foreach ($edits as $edit) {
-                ActivityLog::write("standard.$edit->what", $draft, $edit->before === null ? null : Json::canonical($edit->before), $edit->after === null ? null : Json::canonical($edit->after));
+                ActivityLog::write(
+                    "standard.$edit->what",
+                    $draft,
+                    $edit->before === null ? null : Json::canonical($edit->before),
+                    $edit->after === null ? null : Json::canonical($edit->after),
+                );
             }
 
             return $draft->refresh();
@@ -124,9 +158,17 @@ final class EditStandard
         DB::transaction(function () use ($revision): void {
             $draft = $this->locked();
             if ($draft->revision !== $revision) {
-                throw new Conflict('The draft was changed after you looked at it: look at what would be lost once more.', ['revision' => $draft->revision]);
+                throw new Conflict(
+                    'The draft was changed after you looked at it: look at what would be lost once more.',
+                    ['revision' => $draft->revision],
+                );
             }
-            ActivityLog::write('standard.draft_discarded', $draft, Json::canonical(Standards::document($draft)), null);
+            ActivityLog::write(
+                'standard.draft_discarded',
+                $draft,
+                Json::canonical(Standards::document($draft)),
+                null,
+            );
             $draft->clauses()->delete();
             $draft->delete();
         });
@@ -138,12 +180,25 @@ final class EditStandard
         return DB::transaction(function () use ($revision, $note): StandardVersion {
             $draft = $this->locked();
             if ($draft->revision !== $revision) {
-                throw new Conflict('The draft was changed after you looked at it: read what changes once more.', ['revision' => $draft->revision]);
+                throw new Conflict('The draft was changed after you looked at it: read what changes once more.', [
+                    'revision' => $draft->revision,
+                ]);
             }
             $document = $this->validate($draft);
             $text = Json::canonical($document);
-            $draft->update(['status' => 'published', 'document' => $text, 'sha256' => hash('sha256', $text), 'note' => $note, 'published_by' => Auth::id(), 'published_at' => now()]);
-            ActivityLog::write('standard.published', $draft, null, ['number' => $draft->number, 'sha256' => $draft->sha256, 'note' => $note]);
+            $draft->update([
+                'status' => 'published',
+                'document' => $text,
+                'sha256' => hash('sha256', $text),
+                'note' => $note,
+                'published_by' => Auth::id(),
+                'published_at' => now(),
+            ]);
+            ActivityLog::write('standard.published', $draft, null, [
+                'number' => $draft->number,
+                'sha256' => $draft->sha256,
+                'note' => $note,
+            ]);
 
             return $draft->refresh();
         });
@@ -151,7 +206,8 @@ final class EditStandard
 
     private function locked(): StandardVersion
     {
-        return StandardVersion::query()->where('status', 'draft')->lockForUpdate()->first() ?? throw new Refusal('No draft is open.', '', 409);
+        return StandardVersion::query()->where('status', 'draft')->lockForUpdate()->first() ??
+            throw new Refusal('No draft is open.', '', 409);
     }
 
     private function validate(StandardVersion $draft): stdClass

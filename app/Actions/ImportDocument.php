@@ -34,7 +34,12 @@ use stdClass;
 /** Takes a document in one of the open formats into the studio: all of it, or nothing. */
 final class ImportDocument
 {
-    private const SCHEMAS = ['ordotype/standard@1' => 'standard@1', 'ordotype/sculpt@1' => 'sculpt@1', 'ordotype/scheme@1' => 'scheme@1', 'ordotype/order@1' => 'order@1'];
+    private const SCHEMAS = [
+        'ordotype/standard@1' => 'standard@1',
+        'ordotype/sculpt@1' => 'sculpt@1',
+        'ordotype/scheme@1' => 'scheme@1',
+        'ordotype/order@1' => 'order@1',
+    ];
 
     /**
      * @return string what was taken in, in words
@@ -54,27 +59,33 @@ final class ImportDocument
     public function document(mixed $document): string
     {
         $format = $document instanceof stdClass ? $document->format ?? null : null;
-        if (! $document instanceof stdClass || ! is_string($format) || ! isset(self::SCHEMAS[$format])) {
+        if (! ($document instanceof stdClass) || ! is_string($format) || ! isset(self::SCHEMAS[$format])) {
             throw FormatException::at('/format', 'must be one of '.implode(', ', array_keys(self::SCHEMAS)));
         }
         SchemaCheck::against(self::SCHEMAS[$format], $document);
 
-        return DB::transaction(fn () => match ($format) {
-            'ordotype/standard@1' => $this->standard($document),
-            'ordotype/sculpt@1' => $this->sculpt($document),
-            'ordotype/scheme@1' => $this->scheme($document),
-            default => $this->order($document),
-        });
+        return DB::transaction(
+            fn () => match ($format) {
+                'ordotype/standard@1' => $this->standard($document),
+                'ordotype/sculpt@1' => $this->sculpt($document),
+                'ordotype/scheme@1' => $this->scheme($document),
+                default => $this->order($document),
+            },
+        );
     }
 
     private function standard(stdClass $document): string
     {
         $read = StandardFormat::read($document);
         $standard = Standard::query()->first() ?? Standard::query()->create(['name' => $read->name]);
-        $draft = Standards::draft() ?? StandardVersion::query()->create([
-            'standard_id' => $standard->id, 'status' => 'draft', 'frame' => '{}',
-            'number' => (int) StandardVersion::query()->where('standard_id', $standard->id)->max('number') + 1,
-        ]);
+        $draft =
+            Standards::draft() ??
+            StandardVersion::query()->create([
+                'standard_id' => $standard->id,
+                'status' => 'draft',
+                'frame' => '{}',
+                'number' => (int) StandardVersion::query()->where('standard_id', $standard->id)->max('number') + 1,
+            ]);
         $before = $draft->wasRecentlyCreated ? null : Json::canonical(Standards::document($draft));
         Standards::keep($draft, $document);
         $draft->increment('revision');
@@ -87,7 +98,9 @@ final class ImportDocument
     {
         $read = SculptFormat::read($document);
         $sculpt = Sculpt::query()->where('slug', Str::slug($read->name))->first();
-        $sculpt === null ? (new KeepSculpt)->create($document) : (new KeepSculpt)->edit($sculpt, $document, [], $sculpt->revision);
+        $sculpt === null
+            ? (new KeepSculpt())->create($document)
+            : (new KeepSculpt())->edit($sculpt, $document, [], $sculpt->revision);
 
         return "$read->name, ".count($read->areas).' areas.';
     }
@@ -96,7 +109,9 @@ final class ImportDocument
     {
         $read = SchemeFormat::read($document);
         $scheme = Scheme::query()->where('slug', Str::slug($read->name))->first();
-        $scheme === null ? (new EditScheme)->create($document) : (new EditScheme)->edit($scheme, $document, $scheme->number, 'Imported.');
+        $scheme === null
+            ? (new EditScheme())->create($document)
+            : (new EditScheme())->edit($scheme, $document, $scheme->number, 'Imported.');
 
         return "The scheme $read->name.";
     }
@@ -105,7 +120,15 @@ final class ImportDocument
     {
         $shelf = ShelfFormat::readCsv($text);
         foreach ($shelf->paints as $paint) {
-            Paint::query()->updateOrCreate(['name' => $paint->name], ['kind' => $paint->kind, 'hex' => $paint->colour->hex(), 'hiding' => $paint->hiding->value, 'ml' => $paint->ml]);
+            Paint::query()->updateOrCreate(
+                ['name' => $paint->name],
+                [
+                    'kind' => $paint->kind,
+                    'hex' => $paint->colour->hex(),
+                    'hiding' => $paint->hiding->value,
+                    'ml' => $paint->ml,
+                ],
+            );
         }
 
         return count($shelf->paints).' paints.';
@@ -113,30 +136,51 @@ final class ImportDocument
 
     private function order(stdClass $document): string
     {
-        $version = Standards::published() ?? throw FormatException::at('', 'needs a published standard, and there is none yet');
+        $version =
+            Standards::published() ??
+            throw FormatException::at('', 'needs a published standard, and there is none yet');
         $standard = Standards::core($version);
         if (Order::query()->where('number', $document->number)->exists()) {
             throw FormatException::at('/number', "the order $document->number is there already");
         }
-        $scheme = $document->scheme === null ? null : Scheme::query()->where('slug', $document->scheme)->first() ?? throw FormatException::at('/scheme', "there is no scheme \"$document->scheme\"");
+        $scheme =
+            $document->scheme === null
+                ? null
+                : Scheme::query()->where('slug', $document->scheme)->first() ??
+                    throw FormatException::at('/scheme', "there is no scheme \"$document->scheme\"");
         $order = Order::query()->create([
-            'number' => $document->number, 'client' => $document->client, 'title' => $document->title, 'brief' => $document->brief, 'status' => $document->status,
-            'due_on' => now()->addDays($document->due_in_days)->startOfDay(), 'standard_version_id' => $version->id, 'scheme_id' => $scheme?->id,
-            'method' => $document->method === null ? null : Json::encode((object) (['format' => 'ordotype/method@1'] + (array) $document->method)),
+            'number' => $document->number,
+            'client' => $document->client,
+            'title' => $document->title,
+            'brief' => $document->brief,
+            'status' => $document->status,
+            'due_on' => now()->addDays($document->due_in_days)->startOfDay(),
+            'standard_version_id' => $version->id,
+            'scheme_id' => $scheme?->id,
+            'method' => $document->method === null
+                    ? null
+                    : Json::encode((object) (['format' => 'ordotype/method@1'] + (array) $document->method)),
         ]);
         foreach ($document->units as $i => $unit) {
-            $sculpt = Sculpt::query()->where('slug', $unit->sculpt)->first() ?? throw FormatException::at("/units/$i/sculpt", "there is no figure \"$unit->sculpt\"");
+            $sculpt =
+                Sculpt::query()->where('slug', $unit->sculpt)->first() ??
+                throw FormatException::at("/units/$i/sculpt", "there is no figure \"$unit->sculpt\"");
             if (! $standard->hasTier($unit->tier)) {
                 throw FormatException::at("/units/$i/tier", "the standard has no tier \"$unit->tier\"");
             }
-            $made = (new AddUnit)($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
+            $made = (new AddUnit())($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
             $this->amendments($unit->amendments ?? [], ['unit_id' => $made->id], $standard, "/units/$i/amendments");
         }
         $this->amendments($document->amendments ?? [], ['order_id' => $order->id], $standard, '/amendments');
         ActivityLog::write('order.imported', $order, null, Json::canonical($document));
 
-        return "Order $order->number for $order->client, ".Unit::query()->where('order_id', $order->id)->count().' units, '
-            .Piece::query()->whereIn('unit_id', Unit::query()->where('order_id', $order->id)->select('id'))->count().' pieces.';
+        return "Order $order->number for $order->client, ".
+            Unit::query()->where('order_id', $order->id)->count().
+            ' units, '.
+            Piece::query()
+                ->whereIn('unit_id', Unit::query()->where('order_id', $order->id)->select('id'))
+                ->count().
+            ' pieces.';
     }
 
     /**
@@ -146,9 +190,14 @@ final class ImportDocument
     private function amendments(array $amendments, array $of, CoreStandard $standard, string $path): void
     {
         try {
-            AmendmentFormat::read($amendments, array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true));
+            AmendmentFormat::read(
+                $amendments,
+                array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true),
+            );
         } catch (FormatException $e) {
-            throw new FormatException(array_map(fn (Problem $p) => new Problem($path.$p->path, $p->reason), $e->problems));
+            throw new FormatException(
+                array_map(fn (Problem $p) => new Problem($path.$p->path, $p->reason), $e->problems),
+            );
         }
         foreach ($amendments as $amendment) {
             AmendmentRow::query()->create($of + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);

@@ -18,7 +18,10 @@ use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use stdClass;
 
-/** Keeps maps of figures. What is being painted from a map keeps its areas; outlines and pictures can always be bettered. */
+/**
+ * Keeps maps of figures. What is being painted from a map keeps its areas; outlines and pictures can always be
+ * bettered.
+ */
 final class KeepSculpt
 {
     public function create(stdClass $document): Sculpt
@@ -29,9 +32,18 @@ final class KeepSculpt
         return DB::transaction(function () use ($read, $document): Sculpt {
             $slug = Str::slug($read->name);
             if ($slug === '' || Sculpt::query()->where('slug', $slug)->exists()) {
-                throw new Refusal("There is a figure \"$read->name\" already: choose another name.", '/document/name');
+                throw new Refusal(
+                    "There is a figure \"$read->name\" already: choose another name.",
+                    '/document/name',
+                );
             }
-            $sculpt = Sculpt::query()->create(['slug' => $slug, 'name' => $read->name, 'role' => $read->role->value, 'size' => $read->size->value, 'document' => Json::encode($document)]);
+            $sculpt = Sculpt::query()->create([
+                'slug' => $slug,
+                'name' => $read->name,
+                'role' => $read->role->value,
+                'size' => $read->size->value,
+                'document' => Json::encode($document),
+            ]);
             ActivityLog::write('sculpt.made', $sculpt, null, Json::canonical($document));
 
             return $sculpt->refresh();
@@ -47,15 +59,34 @@ final class KeepSculpt
         return DB::transaction(function () use ($sculpt, $read, $document, $pictures, $revision): Sculpt {
             $sculpt = Sculpt::query()->lockForUpdate()->findOrFail($sculpt->id);
             if ($sculpt->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this figure in the meantime.', ['revision' => $sculpt->revision, 'document' => Json::decode($sculpt->document)]);
+                throw new Conflict('Somebody else has changed this figure in the meantime.', [
+                    'revision' => $sculpt->revision,
+                    'document' => Json::decode($sculpt->document),
+                ]);
             }
             $painted = Unit::query()->where('sculpt_id', $sculpt->id)->whereNotNull('released_at')->count();
             if ($painted > 0 && self::bones($read) !== self::bones(UnitPlans::sculpt($sculpt))) {
-                throw new Refusal("$painted ".($painted === 1 ? 'unit is' : 'units are').' painted from this map: outlines and pictures can be changed, its areas and their figures cannot. Keep the changed map under another name.', '/document', 409);
+                throw new Refusal(
+                    "$painted ".
+                        ($painted === 1 ? 'unit is' : 'units are').
+                        ' painted from this map: outlines and pictures can be changed, its areas and their '.
+                        'figures cannot. Keep the changed map under another name.',
+                    '/document',
+                    409,
+                );
             }
             $before = $sculpt->document;
-            $sculpt->update(['name' => $read->name, 'role' => $read->role->value, 'size' => $read->size->value, 'document' => Json::encode($document), 'revision' => $sculpt->revision + 1]
-                + (array_key_exists('front', $pictures) ? ['picture_front' => $pictures['front']] : []) + (array_key_exists('back', $pictures) ? ['picture_back' => $pictures['back']] : []));
+            $sculpt->update(
+                [
+                    'name' => $read->name,
+                    'role' => $read->role->value,
+                    'size' => $read->size->value,
+                    'document' => Json::encode($document),
+                    'revision' => $sculpt->revision + 1,
+                ] +
+                    (array_key_exists('front', $pictures) ? ['picture_front' => $pictures['front']] : []) +
+                    (array_key_exists('back', $pictures) ? ['picture_back' => $pictures['back']] : []),
+            );
             ActivityLog::write('sculpt.edited', $sculpt, $before, $sculpt->document);
 
             return $sculpt->refresh();
@@ -65,7 +96,30 @@ final class KeepSculpt
     /** Everything of a map that planning depends on: all but outlines and names. */
     private static function bones(CoreSculpt $sculpt): string
     {
-        return serialize([$sculpt->role, $sculpt->size, $sculpt->surfaceCm2, $sculpt->definition(), array_map(fn (Area $a) => [$a->key, $a->material, $a->relief, $a->rank, $a->focus, $a->facing, $a->layer, $a->sharePct,
-            $a->count, $a->access, $a->part, $a->touches, $a->surround, $a->slot], $sculpt->areas)]);
+        return serialize([
+            $sculpt->role,
+            $sculpt->size,
+            $sculpt->surfaceCm2,
+            $sculpt->definition(),
+            array_map(
+                fn (Area $a) => [
+                    $a->key,
+                    $a->material,
+                    $a->relief,
+                    $a->rank,
+                    $a->focus,
+                    $a->facing,
+                    $a->layer,
+                    $a->sharePct,
+                    $a->count,
+                    $a->access,
+                    $a->part,
+                    $a->touches,
+                    $a->surround,
+                    $a->slot,
+                ],
+                $sculpt->areas,
+            ),
+        ]);
     }
 }

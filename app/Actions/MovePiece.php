@@ -9,15 +9,21 @@ use App\Studio\ActivityLog;
 use App\Studio\Refusal;
 use Illuminate\Support\Facades\DB;
 
-/** What happens to a piece outside bench and check: put on hold, taken up again, lost, cancelled, delivered, claimed. */
+/**
+ * What happens to a piece outside bench and check: put on hold, taken up again, lost, cancelled, delivered, claimed.
+ */
 final class MovePiece
 {
     private const UNDER_WAY = ['planned', 'on_bench', 'offered', 'rework', 'passed'];
 
     /** @var array<string, list<string>> move to the stages it starts from */
     private const FROM = [
-        'hold' => self::UNDER_WAY, 'resume' => ['on_hold'], 'lose' => [...self::UNDER_WAY, 'on_hold'], 'cancel' => [...self::UNDER_WAY, 'on_hold'],
-        'deliver' => ['signed'], 'claim' => ['delivered'],
+        'hold' => self::UNDER_WAY,
+        'resume' => ['on_hold'],
+        'lose' => [...self::UNDER_WAY, 'on_hold'],
+        'cancel' => [...self::UNDER_WAY, 'on_hold'],
+        'deliver' => ['signed'],
+        'claim' => ['delivered'],
     ];
 
     /** @return list<string> every move there is */
@@ -32,7 +38,13 @@ final class MovePiece
             $piece = Piece::query()->with('unit.order')->lockForUpdate()->findOrFail($piece->id);
             $before = $piece->stage;
             if (! in_array($before, self::FROM[$move] ?? [], true)) {
-                throw new Refusal("Model $piece->number ($piece->code) is ".str_replace('_', ' ', $before).": that does not go with \"$move\".", '/move', 409);
+                throw new Refusal(
+                    "Model $piece->number ($piece->code) is ".
+                        str_replace('_', ' ', $before).
+                        ": that does not go with \"$move\".",
+                    '/move',
+                    409,
+                );
             }
             if (trim($reason) === '' && $move !== 'deliver' && $move !== 'resume') {
                 throw new Refusal('Say why.', '/reason');
@@ -46,7 +58,11 @@ final class MovePiece
                 'deliver' => 'delivered',
                 default => 'offered',
             };
-            $piece->update(['stage' => $stage, 'held_from' => $move === 'hold' ? $before : null, 'revision' => $piece->revision + 1]);
+            $piece->update([
+                'stage' => $stage,
+                'held_from' => $move === 'hold' ? $before : null,
+                'revision' => $piece->revision + 1,
+            ]);
             $this->order($piece, $move);
             ActivityLog::write("piece.$move", $piece, ['stage' => $before], ['stage' => $stage, 'reason' => $reason]);
 
@@ -61,7 +77,10 @@ final class MovePiece
         if ($move === 'claim' && in_array($order->status, ['delivered', 'closed'], true)) {
             $order->update(['status' => 'in_work']);
         }
-        $left = Piece::query()->whereHas('unit', fn ($q) => $q->where('order_id', $order->id))->whereNotIn('stage', ['delivered', 'lost', 'cancelled'])->exists();
+        $left = Piece::query()
+            ->whereHas('unit', fn ($q) => $q->where('order_id', $order->id))
+            ->whereNotIn('stage', ['delivered', 'lost', 'cancelled'])
+            ->exists();
         if ($move === 'deliver' && ! $left) {
             $order->update(['status' => 'delivered']);
         }

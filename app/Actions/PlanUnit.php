@@ -19,7 +19,8 @@ use Ordotype\Core\Planning\UnitPlan;
 final class PlanUnit
 {
     /**
-     * @param  array<string, list<array{technique: string, passes: int, extent: string}>>  $edits  by area; an empty list leaves the area to the planner
+     * @param  array<string, list<array{technique: string, passes: int, extent: string}>>  $edits  by area; an
+     *     empty list leaves the area to the planner
      * @param  Piece|null  $piece  the one it is for; null: the whole unit
      */
     public function edit(Unit $unit, array $edits, int $revision, ?Piece $piece = null): Unit
@@ -44,18 +45,37 @@ final class PlanUnit
             $unit = UnitPlans::unreleased($unit, $revision);
             $plan = UnitPlans::unitPlan($unit);
             if ($plan->conflicts() !== []) {
-                throw new Refusal('The plan has conflicts that want an amendment first: '.implode(' ', array_map(fn ($c) => "$c->reason.", $plan->conflicts())), '/conflicts');
+                throw new Refusal(
+                    'The plan has conflicts that want an amendment first: '.
+                        implode(' ', array_map(fn ($c) => "$c->reason.", $plan->conflicts())),
+                    '/conflicts',
+                );
             }
-            $rejected = $unit->order->scheme?->versions()->where('number', $unit->order->scheme->number)->where('outcome', 'rejected')->exists();
+            $rejected = $unit->order->scheme
+                ?->versions()
+                ->where('number', $unit->order->scheme->number)
+                ->where('outcome', 'rejected')
+                ->exists();
             if ($rejected === true) {
-                throw new Refusal("The test model of scheme {$unit->order->scheme->name} was rejected: change its colours first.", '/scheme', 409);
+                throw new Refusal(
+                    "The test model of scheme {$unit->order->scheme->name} was rejected: change its colours first.",
+                    '/scheme',
+                    409,
+                );
             }
             $this->keep($unit, $plan);
-            $unit->update(['released_at' => now(), 'released_by' => Auth::id(), 'scheme_number' => $unit->order->scheme?->number, 'revision' => $unit->revision + 1]);
+            $unit->update([
+                'released_at' => now(),
+                'released_by' => Auth::id(),
+                'scheme_number' => $unit->order->scheme?->number,
+                'revision' => $unit->revision + 1,
+            ]);
             if (in_array($unit->order->status, ['draft', 'quoted', 'accepted'], true)) {
                 $unit->order->update(['status' => 'in_work']);
             }
-            ActivityLog::write('plan.released', $unit, null, ['minutes' => round($plan->minutes() / max(1, UnitPlans::pieces($unit)->count()), 2)]);
+            ActivityLog::write('plan.released', $unit, null, [
+                'minutes' => round($plan->minutes() / max(1, UnitPlans::pieces($unit)->count()), 2),
+            ]);
 
             return $unit;
         });
@@ -66,7 +86,11 @@ final class PlanUnit
     {
         $unit->update(['plan' => Json::encode(PlanFormat::write($plan->plain(), $plan->work))]);
         foreach (UnitPlans::pieces($unit) as $piece) {
-            $piece->update(['steps' => count($plan->kinds) === 1 ? null : PlanFormat::keysWithin($plan->kindOf($piece->number)->plan, $plan->work)]);
+            $piece->update([
+                'steps' => count($plan->kinds) === 1
+                        ? null
+                        : PlanFormat::keysWithin($plan->kindOf($piece->number)->plan, $plan->work),
+            ]);
         }
     }
 }

@@ -17,7 +17,10 @@ use Ordotype\Core\Planning\Raising;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 
-/** Raises a unit that is on the bench, half-finished or finished, to a higher tier: what is there counts, the rest is added. */
+/**
+ * Raises a unit that is on the bench, half-finished or finished, to a higher tier: what is there counts, the rest is
+ * added.
+ */
 final class RaiseUnit
 {
     private const CLOSED = ['signed', 'delivered'];
@@ -33,37 +36,63 @@ final class RaiseUnit
     public function __invoke(Unit $unit, string $key, bool $stands, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $key, $stands, $revision): Unit {
-            $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])->lockForUpdate()->findOrFail($unit->id);
+            $unit = Unit::query()
+                ->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])
+                ->lockForUpdate()
+                ->findOrFail($unit->id);
             if ($unit->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this unit in the meantime.', ['revision' => $unit->revision, 'edits' => $unit->edits]);
+                throw new Conflict('Somebody else has changed this unit in the meantime.', [
+                    'revision' => $unit->revision,
+                    'edits' => $unit->edits,
+                ]);
             }
             if ($unit->released_at === null) {
                 throw new Refusal('This unit is not on the bench yet: move it to the tier instead.', '', 409);
             }
             $closed = UnitPlans::pieces($unit)->whereIn('stage', self::CLOSED);
             if ($closed->isNotEmpty()) {
-                throw new Refusal('Model '.$closed->pluck('number')->implode(', ').' is signed off: withdraw the sign-off or take up a claim first.', '', 409);
+                throw new Refusal(
+                    'Model '.
+                        $closed->pluck('number')->implode(', ').
+                        ' is signed off: withdraw the sign-off or take up a claim first.',
+                    '',
+                    409,
+                );
             }
             $tier = $this->tier($unit, $key);
             $work = $this->work($unit, $tier, $stands);
             if ($work->conflicts() !== []) {
-                throw new Refusal('It cannot be raised without an amendment: '.$work->conflicts()[0]->reason.'.', '', 409);
+                throw new Refusal(
+                    'It cannot be raised without an amendment: '.$work->conflicts()[0]->reason.'.',
+                    '',
+                    409,
+                );
             }
             $before = ['tier' => $unit->tier];
             $edits = [];
             foreach ($work->areas as $raised) {
                 $edits[$raised->demand->area->key ?? ''] = self::merged([...$raised->kept, ...$raised->added]);
             }
-            $unit->update(['tier' => $tier->key, 'edits' => $edits, 'arrangement' => array_diff_key($unit->arrangement ?? [], ['sequence' => true]) ?: null]);
+            $unit->update([
+                'tier' => $tier->key,
+                'edits' => $edits,
+                'arrangement' => array_diff_key($unit->arrangement ?? [], ['sequence' => true]) ?: null,
+            ]);
             $unit->pieces()->update(['edits' => null]);
             $this->cover($unit, $work);
-            $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->findOrFail($unit->id);
-            (new PlanUnit)->keep($unit, UnitPlans::unitPlan($unit));
+            $unit = Unit::query()
+                ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+                ->findOrFail($unit->id);
+            (new PlanUnit())->keep($unit, UnitPlans::unitPlan($unit));
             foreach ($unit->pieces()->whereIn('stage', self::AFTERWARDS)->get() as $piece) {
                 $piece->update(['stage' => 'on_bench', 'revision' => $piece->revision + 1]);
             }
             $unit->update(['revision' => $unit->revision + 1]);
-            ActivityLog::write('unit.raised', $unit, $before, ['tier' => $tier->key, 'minutes' => round($work->minutes(), 2), 'from' => $stands ? 'as it stands' : 'finished']);
+            ActivityLog::write('unit.raised', $unit, $before, [
+                'tier' => $tier->key,
+                'minutes' => round($work->minutes(), 2),
+                'from' => $stands ? 'as it stands' : 'finished',
+            ]);
 
             return $unit->refresh();
         });
@@ -76,7 +105,10 @@ final class RaiseUnit
             throw new Refusal("There is no tier \"$key\" to raise it to.", '/tier');
         }
         if ($standard->tier($key)->order <= $standard->tier($unit->tier)->order) {
-            throw new Refusal("{$standard->tier($key)->name} is not higher than {$standard->tier($unit->tier)->name}.", '/tier');
+            throw new Refusal(
+                "{$standard->tier($key)->name} is not higher than {$standard->tier($unit->tier)->name}.",
+                '/tier',
+            );
         }
 
         return $standard->tier($key);
@@ -86,7 +118,10 @@ final class RaiseUnit
     {
         $plan = UnitPlans::plan($unit);
 
-        return new Raising($plan->request->at($tier), $stands ? Raising::workSoFar($plan, self::onEveryPiece($unit)) : Raising::workOf($plan));
+        return new Raising(
+            $plan->request->at($tier),
+            $stands ? Raising::workSoFar($plan, self::onEveryPiece($unit)) : Raising::workOf($plan),
+        );
     }
 
     /** @return list<string> keys of the steps that every piece has had */
@@ -138,8 +173,14 @@ final class RaiseUnit
         $merged = [];
         foreach ($list as $used) {
             $before = $merged[$used->index] ?? null;
-            $merged[$used->index] = ['technique' => $used->technique->key, 'passes' => ($before['passes'] ?? 0) + $used->passes,
-                'extent' => $before !== null && \Ordotype\Core\Standard\Extent::named($before['extent'])?->value > $used->extent->value ? $before['extent'] : $used->extent->word()];
+            $merged[$used->index] = [
+                'technique' => $used->technique->key,
+                'passes' => ($before['passes'] ?? 0) + $used->passes,
+                'extent' => $before !== null &&
+                    \Ordotype\Core\Standard\Extent::named($before['extent'])?->value > $used->extent->value
+                        ? $before['extent']
+                        : $used->extent->word(),
+            ];
         }
         ksort($merged);
 

@@ -27,7 +27,19 @@ final class SignPieces
     {
         return DB::transaction(function () use ($pieces, $by): SignOff {
             [$number, $previous] = $this->head();
-            $found = Piece::query()->with(['unit.order.version', 'unit.order.scheme', 'unit.sculpt', 'checks.answers.user', 'checks.faults', 'logs.user'])->whereIn('id', $pieces)->orderBy('number')->lockForUpdate()->get();
+            $found = Piece::query()
+                ->with([
+                    'unit.order.version',
+                    'unit.order.scheme',
+                    'unit.sculpt',
+                    'checks.answers.user',
+                    'checks.faults',
+                    'logs.user',
+                ])
+                ->whereIn('id', $pieces)
+                ->orderBy('number')
+                ->lockForUpdate()
+                ->get();
             if ($found->isEmpty() || $found->count() !== count(array_unique($pieces))) {
                 throw new Refusal('One of the pieces does not exist.', '/pieces', 404);
             }
@@ -37,12 +49,26 @@ final class SignPieces
             $rules = [];
             foreach ($found as $piece) {
                 if ($piece->stage !== 'passed') {
-                    throw new Refusal("Model $piece->number ($piece->code) has not passed its check: it is ".str_replace('_', ' ', $piece->stage).'.', '/pieces', 409);
+                    throw new Refusal(
+                        "Model $piece->number ($piece->code) has not passed its check: it is ".
+                            str_replace('_', ' ', $piece->stage).
+                            '.',
+                        '/pieces',
+                        409,
+                    );
                 }
                 $rules[$piece->id] = $this->rule($piece, $by);
             }
 
-            return $this->append($number, 'sign_off', $previous, $this->body($found, $rules, $by), $found, $by, 'signed');
+            return $this->append(
+                $number,
+                'sign_off',
+                $previous,
+                $this->body($found, $rules, $by),
+                $found,
+                $by,
+                'signed',
+            );
         });
     }
 
@@ -50,18 +76,33 @@ final class SignPieces
     {
         return DB::transaction(function () use ($signOff, $by, $reason): SignOff {
             [$number, $previous] = $this->head();
-            $pieces = Piece::query()->whereIn('id', $signOff->pieces()->pluck('pieces.id'))->orderBy('number')->lockForUpdate()->get();
+            $pieces = Piece::query()
+                ->whereIn('id', $signOff->pieces()->pluck('pieces.id'))
+                ->orderBy('number')
+                ->lockForUpdate()
+                ->get();
             if ($signOff->kind !== 'sign_off') {
                 throw new Refusal('A withdrawal cannot be withdrawn: check and sign the pieces again.', '', 409);
             }
             foreach ($pieces as $piece) {
-                $latest = SignOff::query()->whereHas('pieces', fn ($q) => $q->where('pieces.id', $piece->id))->orderByDesc('number')->first();
+                $latest = SignOff::query()
+                    ->whereHas('pieces', fn ($q) => $q->where('pieces.id', $piece->id))
+                    ->orderByDesc('number')
+                    ->first();
                 if ($latest?->id !== $signOff->id) {
                     throw new Refusal("Sign-off $signOff->number does not hold any more.", '', 409);
                 }
             }
-            $body = ['kind' => 'withdrawal', 'of' => ['number' => $signOff->number, 'hash' => $signOff->hash], 'reason' => $reason,
-                'by' => ['id' => $by->id, 'name' => $by->name], 'pieces' => $pieces->map(fn (Piece $p) => ['code' => $p->code, 'number' => $p->number])->values()->all()];
+            $body = [
+                'kind' => 'withdrawal',
+                'of' => ['number' => $signOff->number, 'hash' => $signOff->hash],
+                'reason' => $reason,
+                'by' => ['id' => $by->id, 'name' => $by->name],
+                'pieces' => $pieces
+                    ->map(fn (Piece $p) => ['code' => $p->code, 'number' => $p->number])
+                    ->values()
+                    ->all(),
+            ];
 
             return $this->append($number, 'withdrawal', $previous, $body, $pieces, $by, 'offered');
         });
@@ -85,10 +126,20 @@ final class SignPieces
                 $mandatory[] = $answer->user_id;
             }
         }
-        $maySign = array_values(User::query()->where('may_sign', true)->pluck('id')->map(fn ($id) => (int) $id)->all());
-        $signing = Signing::by($by->id, $maySign, Checks::painters($piece), array_values(array_unique($mandatory)), User::query()->count());
+        $maySign = array_values(
+            User::query()->where('may_sign', true)->pluck('id')->map(fn ($id) => (int) $id)->all(),
+        );
+        $signing = Signing::by(
+            $by->id,
+            $maySign,
+            Checks::painters($piece),
+            array_values(array_unique($mandatory)),
+            User::query()->count(),
+        );
 
-        return $signing->allowed ? $signing->words : throw new Refusal("Model $piece->number: $signing->words", '/pieces', 403);
+        return $signing->allowed
+            ? $signing->words
+            : throw new Refusal("Model $piece->number: $signing->words", '/pieces', 403);
     }
 
     /**
@@ -104,25 +155,58 @@ final class SignPieces
 
         return [
             'kind' => 'sign_off',
-            'standard' => ['name' => $plan->request->standard->name, 'version' => $version->number, 'sha256' => $version->sha256],
+            'standard' => [
+                'name' => $plan->request->standard->name,
+                'version' => $version->number,
+                'sha256' => $version->sha256,
+            ],
             'tier' => ['key' => $unit->tier, 'name' => $plan->request->tier->name],
-            'order' => ['number' => $unit->order->number, 'client' => $unit->order->client, 'title' => $unit->order->title],
+            'order' => [
+                'number' => $unit->order->number,
+                'client' => $unit->order->client,
+                'title' => $unit->order->title,
+            ],
             'sculpt' => $unit->sculpt->name,
             'by' => ['id' => $by->id, 'name' => $by->name],
-            'requirements' => array_map(fn (RequirementState $s) => self::requirement($s->requirement), $plan->requirements),
-            'pieces' => $pieces->map(fn (Piece $p) => [
-                'code' => $p->code, 'number' => $p->number, 'rule' => $rules[$p->id],
-                'painters' => $p->logs->whereIn('family', Checks::OWN_WORK)->whereNull('skipped')->map(fn ($l) => $l->user->name)->unique()->sort()->values()->all(),
-                'checks' => $p->checks->sortBy('round')->map(self::check(...))->values()->all(),
-            ])->values()->all(),
+            'requirements' => array_map(
+                fn (RequirementState $s) => self::requirement($s->requirement),
+                $plan->requirements,
+            ),
+            'pieces' => $pieces
+                ->map(
+                    fn (Piece $p) => [
+                        'code' => $p->code,
+                        'number' => $p->number,
+                        'rule' => $rules[$p->id],
+                        'painters' => $p->logs
+                            ->whereIn('family', Checks::OWN_WORK)
+                            ->whereNull('skipped')
+                            ->map(fn ($l) => $l->user->name)
+                            ->unique()
+                            ->sort()
+                            ->values()
+                            ->all(),
+                        'checks' => $p->checks->sortBy('round')->map(self::check(...))->values()->all(),
+                    ],
+                )
+                ->values()
+                ->all(),
         ];
     }
 
     /** @return array<string, mixed> */
     private static function requirement(Requirement $r): array
     {
-        return ['area' => $r->area, 'kind' => $r->kind->value, 'subject' => $r->subject(), 'extent' => $r->extent->word(), 'passes' => $r->passes,
-            'min' => $r->min === null ? null : (string) $r->min, 'max' => $r->max === null ? null : (string) $r->max, 'clauses' => $r->clauses];
+        return [
+            'area' => $r->area,
+            'kind' => $r->kind->value,
+            'subject' => $r->subject(),
+            'extent' => $r->extent->word(),
+            'passes' => $r->passes,
+            'min' => $r->min === null ? null : (string) $r->min,
+            'max' => $r->max === null ? null : (string) $r->max,
+            'clauses' => $r->clauses,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -131,9 +215,35 @@ final class SignPieces
         $texts = array_column($check->questions, 'text', 'key');
 
         return [
-            'round' => $check->round, 'verdict' => $check->verdict, 'reason' => $check->reason, 'closed_at' => $check->closed_at?->utc()->format('Y-m-d\TH:i:s.v\Z'),
-            'answers' => $check->answers->map(fn ($a) => ['question' => $texts[$a->question] ?? $a->question, 'key' => $a->question, 'answer' => $a->answer, 'note' => $a->note, 'by' => $a->user->name])->values()->all(),
-            'faults' => $check->faults->map(fn ($f) => ['fault' => $f->fault, 'area' => $f->area, 'spread' => $f->spread, 'size_mm' => $f->size_mm, 'severity' => $f->severity, 'why' => $f->why])->values()->all(),
+            'round' => $check->round,
+            'verdict' => $check->verdict,
+            'reason' => $check->reason,
+            'closed_at' => $check->closed_at?->utc()->format('Y-m-d\TH:i:s.v\Z'),
+            'answers' => $check->answers
+                ->map(
+                    fn ($a) => [
+                        'question' => $texts[$a->question] ?? $a->question,
+                        'key' => $a->question,
+                        'answer' => $a->answer,
+                        'note' => $a->note,
+                        'by' => $a->user->name,
+                    ],
+                )
+                ->values()
+                ->all(),
+            'faults' => $check->faults
+                ->map(
+                    fn ($f) => [
+                        'fault' => $f->fault,
+                        'area' => $f->area,
+                        'spread' => $f->spread,
+                        'size_mm' => $f->size_mm,
+                        'severity' => $f->severity,
+                        'why' => $f->why,
+                    ],
+                )
+                ->values()
+                ->all(),
         ];
     }
 
@@ -141,11 +251,33 @@ final class SignPieces
      * @param  array<string, mixed>  $body
      * @param  Collection<int, Piece>  $pieces
      */
-    private function append(int $number, string $kind, string $previous, array $body, Collection $pieces, User $by, string $stage): SignOff
-    {
+    private function append(
+        int $number,
+        string $kind,
+        string $previous,
+        array $body,
+        Collection $pieces,
+        User $by,
+        string $stage,
+    ): SignOff {
         $now = now();
-        $link = Chain::link($previous, ['format' => 'ordotype/certificate@1', 'number' => $number, 'signed_at' => $now->utc()->format('Y-m-d\TH:i:s.v\Z')] + $body);
-        $signOff = SignOff::query()->create(['number' => $number, 'kind' => $kind, 'previous' => $previous, 'hash' => $link['hash'], 'record' => $link['record'], 'user_id' => $by->id, 'signed_at' => $now]);
+        $link = Chain::link(
+            $previous,
+            [
+                'format' => 'ordotype/certificate@1',
+                'number' => $number,
+                'signed_at' => $now->utc()->format('Y-m-d\TH:i:s.v\Z'),
+            ] + $body,
+        );
+        $signOff = SignOff::query()->create([
+            'number' => $number,
+            'kind' => $kind,
+            'previous' => $previous,
+            'hash' => $link['hash'],
+            'record' => $link['record'],
+            'user_id' => $by->id,
+            'signed_at' => $now,
+        ]);
         $signOff->pieces()->attach($pieces->pluck('id')->all());
         foreach ($pieces as $piece) {
             $piece->update(['stage' => $stage, 'revision' => $piece->revision + 1]);

@@ -28,13 +28,24 @@ final class WorkOnPieces
     public function mark(array $pieces, array $steps, ?string $skipped = null): array
     {
         return DB::transaction(function () use ($pieces, $steps, $skipped): array {
-            $found = Piece::query()->with(['unit.order.version'])->whereIn('id', $pieces)->orderBy('id')->lockForUpdate()->get();
+            $found = Piece::query()
+                ->with(['unit.order.version'])
+                ->whereIn('id', $pieces)
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get();
             if ($found->count() !== count(array_unique($pieces))) {
                 throw new Refusal('One of the pieces does not exist.', '/pieces', 404);
             }
             foreach ($found as $piece) {
                 if (! in_array($piece->stage, self::AT_WORK, true)) {
-                    throw new Refusal("Model $piece->number ($piece->code) is not on the bench: it is ".str_replace('_', ' ', $piece->stage).'.', '/pieces', 409);
+                    throw new Refusal(
+                        "Model $piece->number ($piece->code) is not on the bench: it is ".
+                            str_replace('_', ' ', $piece->stage).
+                            '.',
+                        '/pieces',
+                        409,
+                    );
                 }
                 $wanted = BenchWork::wanted($piece);
                 $ofUnit = BenchWork::ofUnit($piece->unit);
@@ -49,8 +60,17 @@ final class WorkOnPieces
                         throw new Refusal("\"$step\" is not a step of model $piece->number.", '/steps');
                     }
                     if (! $there->has($step)) {
-                        $rows[] = ['piece_id' => $piece->id, 'step' => $step, 'technique' => $wanted[$step]['technique'], 'family' => $standard->technique($wanted[$step]['technique'])->family->value,
-                            'area' => $wanted[$step]['area'], 'minutes' => round($wanted[$step]['minutes'], 2), 'skipped' => $skipped, 'user_id' => Auth::id(), 'done_at' => now()];
+                        $rows[] = [
+                            'piece_id' => $piece->id,
+                            'step' => $step,
+                            'technique' => $wanted[$step]['technique'],
+                            'family' => $standard->technique($wanted[$step]['technique'])->family->value,
+                            'area' => $wanted[$step]['area'],
+                            'minutes' => round($wanted[$step]['minutes'], 2),
+                            'skipped' => $skipped,
+                            'user_id' => Auth::id(),
+                            'done_at' => now(),
+                        ];
                     }
                 }
                 StepLog::query()->insert($rows);
@@ -87,11 +107,24 @@ final class WorkOnPieces
         return DB::transaction(function () use ($piece): Piece {
             $piece = Piece::query()->with('unit.order.version')->lockForUpdate()->findOrFail($piece->id);
             if (! in_array($piece->stage, ['on_bench', 'rework'], true)) {
-                throw new Refusal("Model $piece->number is not being worked on: it is ".str_replace('_', ' ', $piece->stage).'.', '', 409);
+                throw new Refusal(
+                    "Model $piece->number is not being worked on: it is ".
+                        str_replace('_', ' ', $piece->stage).
+                        '.',
+                    '',
+                    409,
+                );
             }
             $missing = array_diff(array_keys(BenchWork::wanted($piece)), $piece->logs()->pluck('step')->all());
             if ($missing !== []) {
-                throw new Refusal(count($missing).' steps are still to be done or left out with a reason, first: '.array_values($missing)[0].'.', '/steps', 409);
+                throw new Refusal(
+                    count($missing).
+                        ' steps are still to be done or left out with a reason, first: '.
+                        array_values($missing)[0].
+                        '.',
+                    '/steps',
+                    409,
+                );
             }
             $this->move($piece, 'offered');
 

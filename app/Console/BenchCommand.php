@@ -36,7 +36,8 @@ final class BenchCommand extends CoreCommand
         {--plot= : file for a drawing of the growth, as SVG}
         {--json : print figures instead of tables}';
 
-    protected $description = 'Measure how long planning takes on this machine, and how it grows with the number of areas';
+    protected $description =
+        'Measure how long planning takes on this machine, and how it grows with the '.'number of areas';
 
     protected function work(): int
     {
@@ -63,16 +64,47 @@ final class BenchCommand extends CoreCommand
             file_put_contents($plot, self::drawn($rows, $tier->name));
         }
         if ($this->option('json') === true) {
-            $this->line(Json::encode(['tier' => $tier->key, 'runs' => $runs, 'jit' => self::jit(), 'rows' => $rows, 'ladder' => $ladder, 'army_ms' => $army]));
+            $this->line(
+                Json::encode([
+                    'tier' => $tier->key,
+                    'runs' => $runs,
+                    'jit' => self::jit(),
+                    'rows' => $rows,
+                    'ladder' => $ladder,
+                    'army_ms' => $army,
+                ]),
+            );
 
             return self::SUCCESS;
         }
-        $this->line("$tier->name, areas of {$sculpt->name} repeated, median of $runs runs, JIT ".(self::jit() ? 'on' : 'off').'. Aims for 24 areas: choice 30 ms, whole plan 120 ms.');
-        $this->table(['Areas', 'Choice ms', 'Whole plan ms', 'Steps', 'Passes'], array_map(fn (array $r) => [
-            $r['areas'], number_format($r['choice_ms'], 1), number_format($r['plan_ms'], 1), $r['steps'], $r['passes'],
-        ], $rows));
-        $this->line("A cell of a ladder of {$ladder['tiers']} tiers and {$ladder['rows']} rows is edited: ".round($ladder['edit_ms']).' ms to the figures of the one that is tried (aim 200 ms), '.round($ladder['lint_ms'])." ms for the lint with {$ladder['figures']} figures (aim 2000 ms).");
-        $this->line('An order of 200 pieces of 20 sculpts, every piece planned: '.round($army).' ms (aim 1000 ms).');
+        $this->line(
+            "$tier->name, areas of {$sculpt->name} repeated, median of $runs runs, JIT ".
+                (self::jit() ? 'on' : 'off').
+                '. Aims for 24 areas: choice 30 ms, whole plan 120 ms.',
+        );
+        $this->table(
+            ['Areas', 'Choice ms', 'Whole plan ms', 'Steps', 'Passes'],
+            array_map(
+                fn (array $r) => [
+                    $r['areas'],
+                    number_format($r['choice_ms'], 1),
+                    number_format($r['plan_ms'], 1),
+                    $r['steps'],
+                    $r['passes'],
+                ],
+                $rows,
+            ),
+        );
+        $this->line(
+            "A cell of a ladder of {$ladder['tiers']} tiers and {$ladder['rows']} rows is edited: ".
+                round($ladder['edit_ms']).
+                ' ms to the figures of the one that is tried (aim 200 ms), '.
+                round($ladder['lint_ms']).
+                " ms for the lint with {$ladder['figures']} figures (aim 2000 ms).",
+        );
+        $this->line(
+            'An order of 200 pieces of 20 sculpts, every piece planned: '.round($army).' ms (aim 1000 ms).',
+        );
 
         return self::SUCCESS;
     }
@@ -90,18 +122,40 @@ final class BenchCommand extends CoreCommand
         for ($rows = count((new Grid(StandardFormat::read($document)))->rows()), $i = 0; $rows < 80; $rows++, $i++) {
             foreach ($document->tiers as $t) {
                 if (! isset($t->extends)) {
-                    $t->clauses[] = (object) ['id' => "$t->key.more_$i", 'kind' => 'finish', 'scope' => (object) ['rank' => ['main']], 'criterion' => 'tonal_span', 'limit' => 1];
+                    $t->clauses[] = (object) [
+                        'id' => "$t->key.more_$i",
+                        'kind' => 'finish',
+                        'scope' => (object) ['rank' => ['main']],
+                        'criterion' => 'tonal_span',
+                        'limit' => 1,
+                    ];
                 }
             }
         }
         $before = StandardFormat::read($document);
         $tier = $before->tier($this->needed('tier'));
-        $clause = array_values(array_filter($tier->clauses, fn (Clause $c) => $c instanceof EffectClause))[0] ?? throw new InvalidArgumentException("$tier->name has no effect clause of its own to edit.");
+        $clause =
+            array_values(array_filter($tier->clauses, fn (Clause $c) => $c instanceof EffectClause))[0] ??
+            throw new InvalidArgumentException("$tier->name has no effect clause of its own to edit.");
         $was = ClauseFormat::write($clause);
         $is = clone $was;
         $is->passes = ($was->passes ?? 1) + 1;
         $edits = [new Edit('clause', $tier->key, $was, $is)];
-        $figures = array_map(fn (int $i) => new Sculpt("{$sculpt->name} $i", $sculpt->role, $sculpt->size, $sculpt->baseMm, $sculpt->surfaceCm2, $sculpt->definition, [], false, null, $sculpt->areas), range(1, 6));
+        $figures = array_map(
+            fn (int $i) => new Sculpt(
+                "{$sculpt->name} $i",
+                $sculpt->role,
+                $sculpt->size,
+                $sculpt->baseMm,
+                $sculpt->surfaceCm2,
+                $sculpt->definition,
+                [],
+                false,
+                null,
+                $sculpt->areas,
+            ),
+            range(1, 6),
+        );
         $edited = function () use ($document, $edits, $tier, $figures): Standard {
             $after = StandardFormat::read(Edits::apply($document, $edits));
             $plan = fn (Standard $s) => Planner::plan(new PlanRequest($s, $s->tier($tier->key), $figures[0]));
@@ -110,8 +164,13 @@ final class BenchCommand extends CoreCommand
             return $after;
         };
 
-        return ['tiers' => count($before->tiers), 'rows' => count((new Grid($before))->rows()), 'figures' => count($figures),
-            'edit_ms' => self::median($runs, $edited), 'lint_ms' => self::median(min(3, $runs), fn () => (new Lint($edited(), $figures, '20.00'))->findings())];
+        return [
+            'tiers' => count($before->tiers),
+            'rows' => count((new Grid($before))->rows()),
+            'figures' => count($figures),
+            'edit_ms' => self::median($runs, $edited),
+            'lint_ms' => self::median(min(3, $runs), fn () => (new Lint($edited(), $figures, '20.00'))->findings()),
+        ];
     }
 
     /**
@@ -120,15 +179,32 @@ final class BenchCommand extends CoreCommand
      */
     private function army(Standard $standard, int $runs): float
     {
-        $figures = array_map(fn (string $file) => $this->sculpt($file), glob(base_path('database/demo/sculpts/*.json')) ?: []);
+        $figures = array_map(
+            fn (string $file) => $this->sculpt($file),
+            glob(base_path('database/demo/sculpts/*.json')) ?: [],
+        );
         $tiers = array_values(array_filter($standard->tiers, fn ($t) => $t->status === TierStatus::Offered));
         $requests = [];
         for ($i = 0; $i < 20; $i++) {
             $s = $figures[$i % count($figures)];
-            $sculpt = new Sculpt("$s->name $i", $s->role, $s->size, $s->baseMm, $s->surfaceCm2 * (1 + 0.1 * intdiv($i, count($figures))), $s->definition, $s->parts, false, $s->frameMm, $s->areas);
+            $sculpt = new Sculpt(
+                "$s->name $i",
+                $s->role,
+                $s->size,
+                $s->baseMm,
+                $s->surfaceCm2 * (1 + 0.1 * intdiv($i, count($figures))),
+                $s->definition,
+                $s->parts,
+                false,
+                $s->frameMm,
+                $s->areas,
+            );
             $requests[] = new PlanRequest($standard, $tiers[$i % count($tiers)], $sculpt, pieces: 10);
         }
-        $pieces = fn (PlanRequest $r): array => array_map(fn (int $n) => new PieceNeeds($n, $n === 1 ? [$r->sculpt->areas[count($r->sculpt->areas) - 3]->key] : []), range(1, 10));
+        $pieces = fn (PlanRequest $r): array => array_map(
+            fn (int $n) => new PieceNeeds($n, $n === 1 ? [$r->sculpt->areas[count($r->sculpt->areas) - 3]->key] : []),
+            range(1, 10),
+        );
 
         return self::median($runs, fn () => array_map(fn (PlanRequest $r) => UnitPlan::of($r, $pieces($r)), $requests));
     }
@@ -142,24 +218,46 @@ final class BenchCommand extends CoreCommand
     {
         $most = max(120.0, ...array_map(fn (array $r) => $r['plan_ms'], $rows));
         $x = fn (float $areas): float => round(60 + $areas * 8, 1);
-        $y = fn (float $ms): float => round(330 - 280 * $ms / $most, 1);
-        $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 600 390" font-family="sans-serif" font-size="13"><rect width="600" height="390" fill="#FFFDF8"/>';
+        $y = fn (float $ms): float => round(330 - (280 * $ms) / $most, 1);
+        $svg =
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 600 390" '.
+            'font-family="sans-serif" font-size="13"><rect width="600" height="390" fill="#FFFDF8"/>';
         for ($ms = 0; $ms <= $most; $ms += 30) {
-            $svg .= "<path d='M60 {$y($ms)}H545' stroke='#DDD5C7'/><text x='52' y='".($y($ms) + 4)."' text-anchor='end' fill='#5B6168'>$ms</text>";
+            $svg .=
+                "<path d='M60 {$y($ms)}H545' stroke='#DDD5C7'/><text x='52' y='".
+                ($y($ms) + 4).
+                "' text-anchor='end' fill='#5B6168'>$ms</text>";
         }
         foreach ($rows as $row) {
-            $svg .= "<text x='{$x($row['areas'])}' y='350' text-anchor='middle' fill='#5B6168'>{$row['areas']}</text>";
+            $svg .= "<text x='{$x(
+                $row['areas'],
+            )}' y='350' text-anchor='middle' fill='#5B6168'>{$row['areas']}</text>";
         }
-        foreach (['choice_ms' => ['#1F7A6C', 'choice of techniques'], 'plan_ms' => ['#B93A24', 'whole plan with its order']] as $key => [$colour, $name]) {
+        foreach (
+            [
+                'choice_ms' => ['#1F7A6C', 'choice of techniques'],
+                'plan_ms' => ['#B93A24', 'whole plan with its order'],
+            ] as $key => [$colour, $name]
+        ) {
             $points = implode(' ', array_map(fn (array $r) => "{$x($r['areas'])},{$y($r[$key])}", $rows));
             $last = $rows[count($rows) - 1];
-            $svg .= "<polyline points='$points' fill='none' stroke='$colour' stroke-width='2.5'/><text x='70' y='".($key === 'choice_ms' ? 44 : 24)."' fill='$colour'>$name: ".round($last[$key])." ms at {$last['areas']} areas</text>";
+            $svg .=
+                "<polyline points='$points' fill='none' stroke='$colour' stroke-width='2.5'/><text x='70' y='".
+                ($key === 'choice_ms' ? 44 : 24).
+                "' fill='$colour'>$name: ".
+                round($last[$key]).
+                " ms at {$last['areas']} areas</text>";
         }
 
-        return $svg."<text x='300' y='376' text-anchor='middle' fill='#22262B'>areas of a figure, tier $tier, milliseconds</text></svg>\n";
+        return $svg.
+            "<text x='300' y='376' text-anchor='middle' fill='#22262B'>areas of a figure, ".
+            "tier $tier, milliseconds</text></svg>\n";
     }
 
-    /** The sculpt's areas repeated until there are as many as wanted; copies touch what the originals touch, and are a little larger each time, so that none is the same problem twice. */
+    /**
+     * The sculpt's areas repeated until there are as many as wanted; copies touch what the originals touch, and are a
+     * little larger each time, so that none is the same problem twice.
+     */
     private static function grown(Sculpt $sculpt, int $count): Sculpt
     {
         $areas = [];
@@ -169,11 +267,39 @@ final class BenchCommand extends CoreCommand
             $round = intdiv($i, $own);
             $name = fn (string $key): string => $round === 0 ? $key : "$key-$round";
             $there = fn (string $key): bool => $round * $own + $sculpt->place($key) < $count;
-            $areas[] = new Area($name($a->key), $a->name, $a->material, $a->relief, $a->rank, $a->focus, $a->facing, $a->layer, $a->sharePct * (1 + 0.013 * $round), $a->count, $a->access, null,
-                array_values(array_map($name, array_filter($a->touches, $there))), $a->surround !== null && $there($a->surround) ? $name($a->surround) : null, $a->slot, $a->optional, []);
+            $areas[] = new Area(
+                $name($a->key),
+                $a->name,
+                $a->material,
+                $a->relief,
+                $a->rank,
+                $a->focus,
+                $a->facing,
+                $a->layer,
+                $a->sharePct * (1 + 0.013 * $round),
+                $a->count,
+                $a->access,
+                null,
+                array_values(array_map($name, array_filter($a->touches, $there))),
+                $a->surround !== null && $there($a->surround) ? $name($a->surround) : null,
+                $a->slot,
+                $a->optional,
+                [],
+            );
         }
 
-        return new Sculpt("$sculpt->name × $count", $sculpt->role, $sculpt->size, $sculpt->baseMm, $sculpt->surfaceCm2, $sculpt->definition, [], false, null, $areas);
+        return new Sculpt(
+            "$sculpt->name × $count",
+            $sculpt->role,
+            $sculpt->size,
+            $sculpt->baseMm,
+            $sculpt->surfaceCm2,
+            $sculpt->definition,
+            [],
+            false,
+            null,
+            $areas,
+        );
     }
 
     private static function median(int $runs, callable $work): float

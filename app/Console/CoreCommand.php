@@ -60,21 +60,27 @@ abstract class CoreCommand extends Command
     {
         $path = $this->file('scheme');
 
-        return $path === null ? null : $this->reading($path, fn () => SchemeFormat::read(DocumentFile::read($path, 'scheme@1')));
+        return $path === null
+            ? null
+            : $this->reading($path, fn () => SchemeFormat::read(DocumentFile::read($path, 'scheme@1')));
     }
 
     protected function method(): Method
     {
         $path = $this->file('method');
 
-        return $path === null ? new Method : $this->reading($path, fn () => MethodFormat::read(DocumentFile::read($path, 'method@1')));
+        return $path === null
+            ? new Method()
+            : $this->reading($path, fn () => MethodFormat::read(DocumentFile::read($path, 'method@1')));
     }
 
     protected function shelf(): Shelf
     {
         $path = $this->file('shelf');
 
-        return $path === null ? new Shelf([]) : $this->reading($path, fn () => ShelfFormat::readCsv(DocumentFile::text($path)));
+        return $path === null
+            ? new Shelf([])
+            : $this->reading($path, fn () => ShelfFormat::readCsv(DocumentFile::text($path)));
     }
 
     /** @return list<Amendment> */
@@ -83,13 +89,16 @@ abstract class CoreCommand extends Command
         $path = $this->file('amend');
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
 
-        return $path === null ? [] : $this->reading($path, fn () => AmendmentFormat::read(DocumentFile::read($path, 'amendment@1'), $known));
+        return $path === null
+            ? []
+            : $this->reading($path, fn () => AmendmentFormat::read(DocumentFile::read($path, 'amendment@1'), $known));
     }
 
     /** @throws InvalidArgumentException when the option is missing */
     protected function needed(string $option): string
     {
-        return $this->file($option) ?? throw new InvalidArgumentException("--$option is missing; see php artisan help {$this->getName()}.");
+        return $this->file($option) ??
+            throw new InvalidArgumentException("--$option is missing; see php artisan help {$this->getName()}.");
     }
 
     protected function file(string $option): ?string
@@ -102,9 +111,13 @@ abstract class CoreCommand extends Command
     protected function wholeNumber(string $option, int $min, int $max): int
     {
         $value = $this->option($option);
-        $number = is_string($value) ? filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => $min, 'max_range' => $max]]) : false;
+        $number = is_string($value)
+            ? filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => $min, 'max_range' => $max]])
+            : false;
 
-        return $number === false ? throw new InvalidArgumentException("--$option must be a whole number within $min to $max.") : $number;
+        return $number === false
+            ? throw new InvalidArgumentException("--$option must be a whole number within $min to $max.")
+            : $number;
     }
 
     /**

@@ -25,33 +25,54 @@ final class DiffCommand extends CoreCommand
         {--voice=painter : painter, or client for plain words}
         {--json : print JSON}';
 
-    protected $description = 'Show what one tier asks of a sculpt that another does not, and the minutes and price it takes';
+    protected $description =
+        'Show what one tier asks of a sculpt that another does not, and the minutes and '.'price it takes';
 
     protected function work(): int
     {
         $standard = $this->standard($this->needed('standard'));
         $sculpt = $this->sculpt($this->needed('sculpt'));
         [$scheme, $method, $shelf] = [$this->scheme(), $this->method(), $this->shelf()];
-        $plan = fn (string $tier) => Planner::plan(new PlanRequest($standard, $standard->tier($tier), $sculpt, $scheme, $method, [], $shelf));
+        $plan = fn (string $tier) => Planner::plan(
+            new PlanRequest($standard, $standard->tier($tier), $sculpt, $scheme, $method, [], $shelf),
+        );
         $difference = new TierDifference($plan($this->needed('from')), $plan($this->needed('to')));
         [$low, $high] = $difference->prices();
         if ($this->option('json') === true) {
-            $this->line(Json::encode([
-                'from' => $difference->from->request->tier->key, 'to' => $difference->to->request->tier->key, 'sculpt' => $sculpt->name,
-                'changes' => array_map(fn (RequirementChange $c) => [
-                    'change' => $c->change, 'area' => ($c->after ?? $c->before)?->area, 'subject' => ($c->after ?? $c->before)?->subject(),
-                    'before' => Voices::asks($c->before), 'after' => Voices::asks($c->after),
-                    'clauses' => array_values(array_unique([...$c->before->clauses ?? [], ...$c->after->clauses ?? []])),
-                ], $difference->changes),
-                'minutes' => ['from' => $difference->from->minutesByPasses(), 'to' => $difference->to->minutesByPasses(), 'change' => $difference->minutes()],
-                'prices' => ['from' => self::price($low), 'to' => self::price($high)],
-            ]));
+            $this->line(
+                Json::encode([
+                    'from' => $difference->from->request->tier->key,
+                    'to' => $difference->to->request->tier->key,
+                    'sculpt' => $sculpt->name,
+                    'changes' => array_map(
+                        fn (RequirementChange $c) => [
+                            'change' => $c->change,
+                            'area' => ($c->after ?? $c->before)?->area,
+                            'subject' => ($c->after ?? $c->before)?->subject(),
+                            'before' => Voices::asks($c->before),
+                            'after' => Voices::asks($c->after),
+                            'clauses' => array_values(
+                                array_unique([...$c->before->clauses ?? [], ...$c->after->clauses ?? []]),
+                            ),
+                        ],
+                        $difference->changes,
+                    ),
+                    'minutes' => [
+                        'from' => $difference->from->minutesByPasses(),
+                        'to' => $difference->to->minutesByPasses(),
+                        'change' => $difference->minutes(),
+                    ],
+                    'prices' => ['from' => self::price($low), 'to' => self::price($high)],
+                ]),
+            );
 
             return self::SUCCESS;
         }
         if ($this->option('voice') === 'client') {
             $voices = new Voices($difference);
-            $this->line("{$difference->to->request->tier->name} gives, over {$difference->from->request->tier->name}:");
+            $this->line(
+                "{$difference->to->request->tier->name} gives, over {$difference->from->request->tier->name}:",
+            );
             foreach ($voices->gains() as $line) {
                 $this->line("  + $line");
             }
@@ -61,12 +82,30 @@ final class DiffCommand extends CoreCommand
 
             return self::SUCCESS;
         }
-        $this->line("{$sculpt->name}: {$difference->from->request->tier->name} ".round($difference->from->minutesByPasses()).' min → '
-            ."{$difference->to->request->tier->name} ".round($difference->to->minutesByPasses()).' min ('.sprintf('%+d', (int) round($difference->minutes())).' a piece)');
+        $this->line(
+            "{$sculpt->name}: {$difference->from->request->tier->name} ".
+                round($difference->from->minutesByPasses()).
+                ' min → '.
+                "{$difference->to->request->tier->name} ".
+                round($difference->to->minutesByPasses()).
+                ' min ('.
+                sprintf('%+d', (int) round($difference->minutes())).
+                ' a piece)',
+        );
         $this->line('Price: '.(self::price($low) ?? 'none set').' → '.(self::price($high) ?? 'none set'));
-        $this->table(['Change', 'Area', 'What', 'Before', 'After'], array_map(fn (RequirementChange $c) => [
-            $c->change, ($c->after ?? $c->before)->area ?? 'whole model', ($c->after ?? $c->before)?->subject(), Voices::asks($c->before) ?? '·', Voices::asks($c->after) ?? '·',
-        ], $difference->changes));
+        $this->table(
+            ['Change', 'Area', 'What', 'Before', 'After'],
+            array_map(
+                fn (RequirementChange $c) => [
+                    $c->change,
+                    ($c->after ?? $c->before)->area ?? 'whole model',
+                    ($c->after ?? $c->before)?->subject(),
+                    Voices::asks($c->before) ?? '·',
+                    Voices::asks($c->after) ?? '·',
+                ],
+                $difference->changes,
+            ),
+        );
 
         return self::SUCCESS;
     }

@@ -14,7 +14,9 @@ use Symfony\Component\Console\Output\OutputInterface;
 
 final class ExportCommand extends CoreCommand
 {
-    protected $signature = 'ordotype:export {what : standard, sculpt or scheme} {name? : version number of the standard, or the short name of the figure or scheme}';
+    protected $signature =
+        'ordotype:export {what : standard, sculpt or scheme} {name? : version number of '.
+        'the standard, or the short name of the figure or scheme}';
 
     protected $description = 'Print what the studio holds in its open format';
 
@@ -23,8 +25,14 @@ final class ExportCommand extends CoreCommand
         [$what, $name] = [$this->argument('what'), $this->argument('name')];
         $document = match ($what) {
             'standard' => Standards::document($this->version(is_string($name) ? $name : null)),
-            'sculpt' => Json::decode(Sculpt::query()->where('slug', $name)->first()->document ?? throw new InvalidArgumentException("There is no figure \"$name\".")),
-            'scheme' => Json::decode(Scheme::query()->where('slug', $name)->first()->document ?? throw new InvalidArgumentException("There is no scheme \"$name\".")),
+            'sculpt' => Json::decode(
+                Sculpt::query()->where('slug', $name)->first()->document ??
+                    throw new InvalidArgumentException("There is no figure \"$name\"."),
+            ),
+            'scheme' => Json::decode(
+                Scheme::query()->where('slug', $name)->first()->document ??
+                    throw new InvalidArgumentException("There is no scheme \"$name\"."),
+            ),
             default => throw new InvalidArgumentException('What is exported is one of standard, sculpt, scheme.'),
         };
         $this->output->write(Json::encode($document), false, OutputInterface::OUTPUT_RAW);
@@ -35,7 +43,9 @@ final class ExportCommand extends CoreCommand
     private function version(?string $number): StandardVersion
     {
         return $number === null
-            ? Standards::published() ?? throw new InvalidArgumentException('No version of the standard is published yet.')
-            : StandardVersion::query()->where('number', (int) $number)->first() ?? throw new InvalidArgumentException("There is no version $number of the standard.");
+            ? Standards::published() ??
+                    throw new InvalidArgumentException('No version of the standard is published yet.')
+            : StandardVersion::query()->where('number', (int) $number)->first() ??
+                    throw new InvalidArgumentException("There is no version $number of the standard.");
     }
 }

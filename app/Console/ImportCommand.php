@@ -16,7 +16,7 @@ final class ImportCommand extends CoreCommand
     protected function work(): int
     {
         $path = $this->argument('file');
-        $this->line((new ImportDocument)->text(DocumentFile::text(is_string($path) ? $path : '')));
+        $this->line((new ImportDocument())->text(DocumentFile::text(is_string($path) ? $path : '')));
 
         return self::SUCCESS;
     }

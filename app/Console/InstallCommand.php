@@ -23,7 +23,7 @@ final class InstallCommand extends Command
         }
         if ($this->option('demo') === true) {
             $this->line('Loading the demo studio');
-            (new DemoStudio)->load();
+            (new DemoStudio())->load();
 
             return self::SUCCESS;
         }
@@ -34,7 +34,9 @@ final class InstallCommand extends Command
     private function firstLead(): int
     {
         if (! $this->input->isInteractive()) {
-            $this->error('There is no account yet, and nobody to ask for one: run ./ordotype start --no-demo in a terminal.');
+            $this->error(
+                'There is no account yet, and nobody to ask for one: run ./ordotype start --no-demo in a terminal.',
+            );
 
             return self::FAILURE;
         }
@@ -43,7 +45,14 @@ final class InstallCommand extends Command
         do {
             $password = $this->secret('Password, at least 12 characters');
         } while (! is_string($password) || mb_strlen($password) < 12);
-        User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => 'lead', 'may_sign' => true, 'skill' => 5]);
+        User::query()->create([
+            'name' => $name,
+            'email' => $email,
+            'password' => $password,
+            'role' => 'lead',
+            'may_sign' => true,
+            'skill' => 5,
+        ]);
 
         return self::SUCCESS;
     }

@@ -17,7 +17,8 @@ final class LintCommand extends CoreCommand
         {--rate= : what an hour at the bench costs, as 20.00}
         {--json : print the findings as JSON}';
 
-    protected $description = 'Check a standard: schema, references, and everything on the ladder that cannot be meant so';
+    protected $description =
+        'Check a standard: schema, references, and everything on the ladder that cannot '.'be meant so';
 
     protected function work(): int
     {
@@ -30,13 +31,33 @@ final class LintCommand extends CoreCommand
         $figures = array_values(array_filter((array) $this->option('figures'), is_string(...)));
         $findings = (new Lint($standard, array_map($this->sculpt(...), $figures), $rate))->findings();
         if ($this->option('json') === true) {
-            $this->line(Json::encode(array_map(fn (Finding $f) => [
-                'kind' => $f->kind, 'tier' => $f->tier, 'clauses' => $f->clauses, 'why' => $f->why, 'change' => $f->change,
-            ], $findings)));
+            $this->line(
+                Json::encode(
+                    array_map(
+                        fn (Finding $f) => [
+                            'kind' => $f->kind,
+                            'tier' => $f->tier,
+                            'clauses' => $f->clauses,
+                            'why' => $f->why,
+                            'change' => $f->change,
+                        ],
+                        $findings,
+                    ),
+                ),
+            );
         } elseif ($findings === []) {
-            $this->line("$standard->name: ".count($standard->tiers).' tiers, '.count($standard->techniques).' techniques, nothing to complain about.');
+            $this->line(
+                "$standard->name: ".
+                    count($standard->tiers).
+                    ' tiers, '.
+                    count($standard->techniques).
+                    ' techniques, nothing to complain about.',
+            );
         } else {
-            $this->table(['Tier', 'Clauses', 'Why', 'What to change'], array_map(fn (Finding $f) => [$f->tier, implode(', ', $f->clauses), $f->why, $f->change], $findings));
+            $this->table(
+                ['Tier', 'Clauses', 'Why', 'What to change'],
+                array_map(fn (Finding $f) => [$f->tier, implode(', ', $f->clauses), $f->why, $f->change], $findings),
+            );
         }
 
         return $findings === [] ? self::SUCCESS : self::FAILURE;

@@ -25,23 +25,30 @@ final class PlanCommand extends CoreCommand
         {--pieces=1 : how many are painted together}
         {--json : print ordotype/plan@1}';
 
-    protected $description = 'Work out which techniques on which areas meet a tier in the least time, and in which order';
+    protected $description =
+        'Work out which techniques on which areas meet a tier in the least time, and in '.'which order';
 
     protected function work(): int
     {
         $standard = $this->standard($this->needed('standard'));
-        $plan = Planner::plan(new PlanRequest(
-            $standard,
-            $standard->tier($this->needed('tier')),
-            $this->sculpt($this->needed('sculpt')),
-            $this->scheme(),
-            $this->method(),
-            $this->amendments($standard),
-            $this->shelf(),
-            $this->wholeNumber('pieces', 1, 10_000),
-        ));
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier($this->needed('tier')),
+                $this->sculpt($this->needed('sculpt')),
+                $this->scheme(),
+                $this->method(),
+                $this->amendments($standard),
+                $this->shelf(),
+                $this->wholeNumber('pieces', 1, 10_000),
+            ),
+        );
         if ($this->option('json') === true) {
-            $this->output->write(Json::encode(PlanFormat::write($plan)), false, \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+            $this->output->write(
+                Json::encode(PlanFormat::write($plan)),
+                false,
+                \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW,
+            );
 
             return self::SUCCESS;
         }
@@ -53,25 +60,53 @@ final class PlanCommand extends CoreCommand
     private function readable(Plan $plan): void
     {
         $request = $plan->request;
-        $this->line("{$request->sculpt->name}, {$request->tier->name}: ".round($plan->minutesByPasses()).' min a piece in passes, '
-            .round($plan->minutesByArea()).' min area by area, '.round($plan->setupMinutes()).' min setting up once');
+        $this->line(
+            "{$request->sculpt->name}, {$request->tier->name}: ".
+                round($plan->minutesByPasses()).
+                ' min a piece in passes, '.
+                round($plan->minutesByArea()).
+                ' min area by area, '.
+                round($plan->setupMinutes()).
+                ' min setting up once',
+        );
         $rows = [];
         foreach ($plan->areas as $i => $planned) {
             $rows[] = [
                 $i + 1,
                 $planned->demand->area?->name,
                 $planned->choice === null ? '–' : round($planned->choice->minutes),
-                $planned->choice === null ? 'conflict, see below' : implode(', ', array_map(self::used(...), $planned->choice->techniques)),
+                $planned->choice === null
+                    ? 'conflict, see below'
+                    : implode(', ', array_map(self::used(...), $planned->choice->techniques)),
             ];
         }
         $this->table(['', 'Area', 'min', 'Techniques'], $rows);
-        $this->table(['No', 'Pass', 'Areas', 'Paint', 'min', 'dry', 'Held by'], array_map(function ($pass, int $i) use ($plan): array {
-            $steps = array_map(fn (int $k) => $plan->work->steps[$k], $pass->steps);
-            $held = array_merge(...array_map(fn (int $k) => array_map(fn (Rule $r) => $r->value, $plan->work->held[$k]), $pass->steps));
+        $this->table(
+            ['No', 'Pass', 'Areas', 'Paint', 'min', 'dry', 'Held by'],
+            array_map(
+                function ($pass, int $i) use ($plan): array {
+                    $steps = array_map(fn (int $k) => $plan->work->steps[$k], $pass->steps);
+                    $held = array_merge(
+                        ...array_map(
+                            fn (int $k) => array_map(fn (Rule $r) => $r->value, $plan->work->held[$k]),
+                            $pass->steps,
+                        ),
+                    );
 
-            return [$i + 1, $steps[0]->technique->name, implode(', ', array_map(fn ($s) => $s->area->key ?? 'whole model', $steps)),
-                $steps[0]->colour?->words() ?? '', round($pass->minutes), round($pass->drying), implode(' ', array_unique($held))];
-        }, $plan->work->passes, array_keys($plan->work->passes)));
+                    return [
+                        $i + 1,
+                        $steps[0]->technique->name,
+                        implode(', ', array_map(fn ($s) => $s->area->key ?? 'whole model', $steps)),
+                        $steps[0]->colour?->words() ?? '',
+                        round($pass->minutes),
+                        round($pass->drying),
+                        implode(' ', array_unique($held)),
+                    ];
+                },
+                $plan->work->passes,
+                array_keys($plan->work->passes),
+            ),
+        );
         foreach ($plan->conflicts() as $conflict) {
             $this->line('Conflict on '.($conflict->area ?? 'the whole model').": $conflict->reason");
         }
@@ -81,12 +116,19 @@ final class PlanCommand extends CoreCommand
         foreach ($plan->warnings as $warning) {
             $this->line("Note: $warning->text");
         }
-        $states = array_count_values(array_map(fn ($s) => $s->state ?? 'judged on the finished work', $plan->requirements));
-        $this->line('Requirements: '.implode(', ', array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states)));
+        $states = array_count_values(
+            array_map(fn ($s) => $s->state ?? 'judged on the finished work', $plan->requirements),
+        );
+        $this->line(
+            'Requirements: '.
+                implode(', ', array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states)),
+        );
     }
 
     private static function used(ChosenTechnique $used): string
     {
-        return mb_strtolower($used->technique->name).($used->extent->word() === 'full' ? '' : " ({$used->extent->word()})").($used->passes > 1 ? " ×$used->passes" : '');
+        return mb_strtolower($used->technique->name).
+            ($used->extent->word() === 'full' ? '' : " ({$used->extent->word()})").
+            ($used->passes > 1 ? " ×$used->passes" : '');
     }
 }

@@ -16,9 +16,15 @@ final class SignInsCommand extends Command
 
     public function handle(): int
     {
-        $people = array_filter(DemoPeople::all(), fn (array $p) => User::query()->where('email', $p['email'])->exists());
+        $people = array_filter(
+            DemoPeople::all(),
+            fn (array $p) => User::query()->where('email', $p['email'])->exists(),
+        );
         foreach ($people as $person) {
-            $this->line(sprintf('  %-8s %-30s %s', $person['role'], $person['email'], DemoPeople::PASSWORD).($person['may_sign'] ? '  may sign' : ''));
+            $this->line(
+                sprintf('  %-8s %-30s %s', $person['role'], $person['email'], DemoPeople::PASSWORD).
+                    ($person['may_sign'] ? '  may sign' : ''),
+            );
         }
 
         return self::SUCCESS;

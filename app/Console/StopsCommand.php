@@ -24,31 +24,73 @@ final class StopsCommand extends CoreCommand
         {--pieces=1 : how many are painted together}
         {--json : print JSON}';
 
-    protected $description = 'Where work on a plan could stop so that what is there meets a lower tier, and the order of work laid out so';
+    protected $description =
+        'Where work on a plan could stop so that what is there meets a lower tier, and the '.
+        'order of work laid out so';
 
     protected function work(): int
     {
         $standard = $this->standard($this->needed('standard'));
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier($this->needed('tier')), $this->sculpt($this->needed('sculpt')), $this->scheme(), $this->method(),
-            $this->amendments($standard), $this->shelf(), $this->wholeNumber('pieces', 1, 100_000)));
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier($this->needed('tier')),
+                $this->sculpt($this->needed('sculpt')),
+                $this->scheme(),
+                $this->method(),
+                $this->amendments($standard),
+                $this->shelf(),
+                $this->wholeNumber('pieces', 1, 100_000),
+            ),
+        );
         $stops = new StoppingPoints($plan);
         $points = $stops->all();
         $keys = array_map(fn (Step $s) => $s->key(), $plan->work->steps);
         $laid = $stops->laidOut($points);
         if ($this->option('json') === true) {
-            $this->line(Json::encode([
-                'sculpt' => $plan->request->sculpt->name, 'tier' => $plan->request->tier->key,
-                'stops' => array_map(fn (StoppingPoint $p) => ['tier' => $p->tier->key, 'steps' => $p->steps === null ? null : array_map(fn (int $i) => $keys[$i], $p->steps), 'minutes' => $p->steps === null ? null : $p->minutes, 'reason' => $p->reason], $points),
-                'order' => array_map(fn (Step $s) => $s->key(), $laid->steps), 'waiting' => $laid->waiting,
-            ]));
+            $this->line(
+                Json::encode([
+                    'sculpt' => $plan->request->sculpt->name,
+                    'tier' => $plan->request->tier->key,
+                    'stops' => array_map(
+                        fn (StoppingPoint $p) => [
+                            'tier' => $p->tier->key,
+                            'steps' => $p->steps === null ? null : array_map(fn (int $i) => $keys[$i], $p->steps),
+                            'minutes' => $p->steps === null ? null : $p->minutes,
+                            'reason' => $p->reason,
+                        ],
+                        $points,
+                    ),
+                    'order' => array_map(fn (Step $s) => $s->key(), $laid->steps),
+                    'waiting' => $laid->waiting,
+                ]),
+            );
 
             return self::SUCCESS;
         }
-        $this->line("{$plan->request->sculpt->name}, {$plan->request->tier->name}: ".count($keys).' steps, '.round($plan->minutesByArea()).' min a model, area by area.');
-        $this->table(['Stop at', 'Steps', 'min', ''], array_map(fn (StoppingPoint $p) => [
-            $p->tier->name, $p->steps === null ? '–' : count($p->steps), $p->steps === null ? '–' : round($p->minutes), $p->reason === null ? '' : "No stop: $p->reason.",
-        ], $points));
-        $this->line('Varnish, gloss, joining, the rim and the final look are done wherever the work stops; the minutes hold them.');
+        $this->line(
+            "{$plan->request->sculpt->name}, {$plan->request->tier->name}: ".
+                count($keys).
+                ' steps, '.
+                round($plan->minutesByArea()).
+                ' min a model, area by area.',
+        );
+        $this->table(
+            ['Stop at', 'Steps', 'min', ''],
+            array_map(
+                fn (StoppingPoint $p) => [
+                    $p->tier->name,
+                    $p->steps === null ? '–' : count($p->steps),
+                    $p->steps === null ? '–' : round($p->minutes),
+                    $p->reason === null ? '' : "No stop: $p->reason.",
+                ],
+                $points,
+            ),
+        );
+        $this->line(
+            'Varnish, gloss, joining, the rim and the final look are done wherever the work '.
+                'stops; the minutes hold them.',
+        );
 
         return self::SUCCESS;
     }

@@ -22,17 +22,30 @@ final class VerifyCommand extends CoreCommand
         }
         $links = (function () {
             foreach (SignOff::query()->orderBy('number')->cursor() as $record) {
-                yield ['number' => $record->number, 'previous' => $record->previous, 'hash' => $record->hash, 'record' => $record->record];
+                yield [
+                    'number' => $record->number,
+                    'previous' => $record->previous,
+                    'hash' => $record->hash,
+                    'record' => $record->record,
+                ];
             }
         })();
         $broken = Chain::broken($links, $head);
         if ($broken !== null) {
-            $this->error('Broken'.($broken['number'] === null ? '' : " at record {$broken['number']}").": {$broken['reason']}.");
+            $this->error(
+                'Broken'.
+                    ($broken['number'] === null ? '' : " at record {$broken['number']}").
+                    ": {$broken['reason']}.",
+            );
 
             return self::FAILURE;
         }
         $count = SignOff::query()->count();
-        $this->line($count === 0 ? 'The chain is empty.' : "$count records, all whole. Head: ".SignOff::query()->orderByDesc('number')->value('hash'));
+        $this->line(
+            $count === 0
+                ? 'The chain is empty.'
+                : "$count records, all whole. Head: ".SignOff::query()->orderByDesc('number')->value('hash'),
+        );
 
         return self::SUCCESS;
     }

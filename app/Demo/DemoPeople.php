@@ -13,11 +13,41 @@ final class DemoPeople
     public static function all(): array
     {
         return [
-            ['name' => 'Runa Wick', 'email' => 'lead@heron-lane.example', 'role' => 'lead', 'may_sign' => true, 'skill' => 5],
-            ['name' => 'Ines Tallow', 'email' => 'painter@heron-lane.example', 'role' => 'painter', 'may_sign' => false, 'skill' => 4],
-            ['name' => 'Odo Marsh', 'email' => 'odo@heron-lane.example', 'role' => 'painter', 'may_sign' => true, 'skill' => 3],
-            ['name' => 'Pim Sedge', 'email' => 'pim@heron-lane.example', 'role' => 'painter', 'may_sign' => false, 'skill' => 2],
-            ['name' => 'Wil Ferris', 'email' => 'desk@heron-lane.example', 'role' => 'desk', 'may_sign' => false, 'skill' => 1],
+            [
+                'name' => 'Runa Wick',
+                'email' => 'lead@heron-lane.example',
+                'role' => 'lead',
+                'may_sign' => true,
+                'skill' => 5,
+            ],
+            [
+                'name' => 'Ines Tallow',
+                'email' => 'painter@heron-lane.example',
+                'role' => 'painter',
+                'may_sign' => false,
+                'skill' => 4,
+            ],
+            [
+                'name' => 'Odo Marsh',
+                'email' => 'odo@heron-lane.example',
+                'role' => 'painter',
+                'may_sign' => true,
+                'skill' => 3,
+            ],
+            [
+                'name' => 'Pim Sedge',
+                'email' => 'pim@heron-lane.example',
+                'role' => 'painter',
+                'may_sign' => false,
+                'skill' => 2,
+            ],
+            [
+                'name' => 'Wil Ferris',
+                'email' => 'desk@heron-lane.example',
+                'role' => 'desk',
+                'may_sign' => false,
+                'skill' => 1,
+            ],
         ];
     }
 }

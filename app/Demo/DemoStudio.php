@@ -39,13 +39,13 @@ final class DemoStudio
                 User::query()->create($person + ['password' => DemoPeople::PASSWORD]);
             }
             $this->as('lead');
-            $import = new ImportDocument;
+            $import = new ImportDocument();
             foreach (['shelf.csv', 'standards/five-rungs.json', 'sculpts/*.json', 'schemes/*.json'] as $pattern) {
                 foreach (glob(database_path("demo/$pattern")) ?: [] as $file) {
                     $import->text((string) file_get_contents($file));
                 }
             }
-            $edit = new EditStandard;
+            $edit = new EditStandard();
             $edit->publish($edit->open()->refresh()->revision, 'The five rungs, as we paint them.');
             foreach (glob(database_path('demo/orders/*.json')) ?: [] as $file) {
                 $import->text((string) file_get_contents($file));
@@ -83,13 +83,20 @@ final class DemoStudio
         $this->pass($first);
 
         $this->as('lead');
-        $check = (new CheckPiece)->open($second, $this->person('lead'));
-        $this->answerAll($check, [$this->asked($check, 'tide_mark') => ['fault' => 'tide_mark', 'area' => 'coat', 'spread' => 'patch', 'size_mm' => null]]);
-        (new CheckPiece)->close($check, $this->person('lead'), 'rework', null);
+        $check = (new CheckPiece())->open($second, $this->person('lead'));
+        $this->answerAll($check, [
+            $this->asked($check, 'tide_mark') => [
+                'fault' => 'tide_mark',
+                'area' => 'coat',
+                'spread' => 'patch',
+                'size_mm' => null,
+            ],
+        ]);
+        (new CheckPiece())->close($check, $this->person('lead'), 'rework', null);
 
-        $check = (new CheckPiece)->open($third, $this->person('lead'));
+        $check = (new CheckPiece())->open($third, $this->person('lead'));
         foreach (array_slice($check->questions, 0, 9) as $question) {
-            (new CheckPiece)->answer($check, $this->person('lead'), $question['key'], 'yes', null, []);
+            (new CheckPiece())->answer($check, $this->person('lead'), $question['key'], 'yes', null, []);
         }
     }
 
@@ -100,7 +107,10 @@ final class DemoStudio
             $this->finish($piece, 'painter');
             $this->pass($piece);
         }
-        (new SignPieces)->sign(array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()), $this->person('lead'));
+        (new SignPieces())->sign(
+            array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
+            $this->person('lead'),
+        );
         $unit->order->update(['status' => 'done']);
     }
 
@@ -121,9 +131,12 @@ final class DemoStudio
             $this->finish($piece, 'pim');
             $this->pass($piece);
         }
-        (new SignPieces)->sign(array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()), $this->person('lead'));
+        (new SignPieces())->sign(
+            array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
+            $this->person('lead'),
+        );
         foreach ($unit->pieces as $piece) {
-            (new MovePiece)($piece, 'deliver', '');
+            (new MovePiece())($piece, 'deliver', '');
         }
     }
 
@@ -131,34 +144,86 @@ final class DemoStudio
     private function held(): void
     {
         $this->as('lead');
-        $pieces = Order::query()->where('number', '26-030')->firstOrFail()->units()->firstOrFail()->pieces()->orderBy('number')->get();
-        (new MovePiece)($pieces[6], 'hold', 'Its hook broke off; a new one is on the way.');
-        (new MovePiece)($pieces[7], 'lose', 'Dropped behind the cabinet.');
+        $pieces = Order::query()
+            ->where('number', '26-030')
+            ->firstOrFail()
+            ->units()
+            ->firstOrFail()
+            ->pieces()
+            ->orderBy('number')
+            ->get();
+        (new MovePiece())($pieces[6], 'hold', 'Its hook broke off; a new one is on the way.');
+        (new MovePiece())($pieces[7], 'lose', 'Dropped behind the cabinet.');
     }
 
-    /** A client's picture; and a gift of three wardens that are not to look like clones, with a sergeant among them. */
+    /**
+     * A client's picture; and a gift of three wardens that are not to look like clones, with a sergeant among them.
+     */
     private function arranged(): void
     {
         $this->as('lead');
         $order = Order::query()->with('scheme', 'units.sculpt')->where('number', '26-041')->firstOrFail();
         $first = $order->units->firstOrFail();
-        $picture = Pictures::take(ReferenceCard::png(UnitPlans::sculpt($first->sculpt), UnitPlans::scheme($order->scheme) ?? new Scheme('', [], []), UnitPlans::shelf()));
+        $picture = Pictures::take(
+            ReferenceCard::png(
+                UnitPlans::sculpt($first->sculpt),
+                UnitPlans::scheme($order->scheme) ?? new Scheme('', [], []),
+                UnitPlans::shelf(),
+            ),
+        );
         $order->update(['reference' => $picture->sha256]);
 
         $unit = Order::query()->where('number', '26-040')->firstOrFail()->units()->firstOrFail();
         $sergeant = $unit->pieces()->where('number', 1)->firstOrFail();
-        (new ArrangeUnit)->amend($unit, (object) ['level' => 'piece', 'do' => 'add', 'clause' => null, 'technique' => 'glaze_light', 'scope' => (object) ['area' => ['face']], 'values' => (object) [], 'reason' => 'The sergeant’s face is looked at first.', 'price' => null, 'on' => null], $unit->revision, $sergeant);
+        (new ArrangeUnit())->amend(
+            $unit,
+            (object) [
+                'level' => 'piece',
+                'do' => 'add',
+                'clause' => null,
+                'technique' => 'glaze_light',
+                'scope' => (object) ['area' => ['face']],
+                'values' => (object) [],
+                'reason' => 'The sergeant’s face is looked at first.',
+                'price' => null,
+                'on' => null,
+            ],
+            $unit->revision,
+            $sergeant,
+        );
         $unit->refresh();
-        (new BendPlan)->variants($unit, [(object) ['name' => 'Old coat', 'share' => 0.34, 'colours' => (object) ['slots' => (object) ['main cloth' => (object) ['base' => 'Dusk Blue', 'shades' => ['Indigo Cloth'], 'lights' => ['Mist Blue']]], 'areas' => (object) []], 'amendments' => []]], $unit->revision);
+        (new BendPlan())->variants(
+            $unit,
+            [
+                (object) [
+                    'name' => 'Old coat',
+                    'share' => 0.34,
+                    'colours' => (object) [
+                        'slots' => (object) [
+                            'main cloth' => (object) [
+                                'base' => 'Dusk Blue',
+                                'shades' => ['Indigo Cloth'],
+                                'lights' => ['Mist Blue'],
+                            ],
+                        ],
+                        'areas' => (object) [],
+                    ],
+                    'amendments' => [],
+                ],
+            ],
+            $unit->revision,
+        );
     }
 
     private function release(string $order): Unit
     {
         $this->as('lead');
         $unit = Order::query()->where('number', $order)->firstOrFail()->units()->orderBy('id')->firstOrFail();
-        (new PlanUnit)->release($unit, $unit->revision);
+        (new PlanUnit())->release($unit, $unit->revision);
 
-        return Unit::query()->with(['order.version', 'pieces' => fn ($q) => $q->orderBy('number')])->findOrFail($unit->id);
+        return Unit::query()
+            ->with(['order.version', 'pieces' => fn ($q) => $q->orderBy('number')])
+            ->findOrFail($unit->id);
     }
 
     /** Marks the first passes of the plan done on a piece. */
@@ -172,7 +237,7 @@ final class DemoStudio
             }
         }
         if ($steps !== []) {
-            (new WorkOnPieces)->mark([$piece->id], $steps);
+            (new WorkOnPieces())->mark([$piece->id], $steps);
         }
     }
 
@@ -180,23 +245,33 @@ final class DemoStudio
     {
         $this->as($who);
         $this->paint($piece, PHP_INT_MAX);
-        (new WorkOnPieces)->offer($piece);
+        (new WorkOnPieces())->offer($piece);
     }
 
     private function pass(Piece $piece): void
     {
         $this->as('lead');
-        $check = (new CheckPiece)->open($piece, $this->person('lead'));
+        $check = (new CheckPiece())->open($piece, $this->person('lead'));
         $this->answerAll($check, []);
-        (new CheckPiece)->close($check, $this->person('lead'), 'passed', null);
+        (new CheckPiece())->close($check, $this->person('lead'), 'passed', null);
     }
 
-    /** @param  array<string, array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults by question; the rest is fine */
+    /**
+     * @param  array<string, array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults by
+     * question; the rest is fine
+     */
     private function answerAll(Check $check, array $faults): void
     {
         foreach (Checks::questions($check) as $question) {
             $fault = $faults[$question->key] ?? null;
-            (new CheckPiece)->answer($check, $this->person('lead'), $question->key, $fault === null ? 'yes' : 'fault', null, $fault === null ? [] : [$fault]);
+            (new CheckPiece())->answer(
+                $check,
+                $this->person('lead'),
+                $question->key,
+                $fault === null ? 'yes' : 'fault',
+                null,
+                $fault === null ? [] : [$fault],
+            );
         }
     }
 
@@ -218,6 +293,8 @@ final class DemoStudio
 
     private function person(string $who): User
     {
-        return User::query()->where('email', 'like', "$who@%")->firstOrFail();
+        return User::query()
+            ->where('email', 'like', "$who@%")
+            ->firstOrFail();
     }
 }

@@ -31,7 +31,9 @@ final class DocumentFile
     public static function text(string $path): string
     {
         if (! is_file($path) || ! is_readable($path)) {
-            throw new UnreadableFile(is_dir($path) ? "$path is a folder, not a file." : "There is no readable file at $path.");
+            throw new UnreadableFile(
+                is_dir($path) ? "$path is a folder, not a file." : "There is no readable file at $path.",
+            );
         }
         $bytes = (int) filesize($path);
         if ($bytes > Json::MAX_BYTES) {

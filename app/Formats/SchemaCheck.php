@@ -40,13 +40,19 @@ final class SchemaCheck
     /** @return non-empty-list<Problem> */
     private static function problems(ValidationError $error): array
     {
-        $formatter = new ErrorFormatter;
+        $formatter = new ErrorFormatter();
         $problems = [];
         foreach ($formatter->formatFlat($error, fn (ValidationError $e) => $e) as $leaf) {
-            if (! $leaf instanceof ValidationError || $leaf->subErrors() !== []) {
+            if (! ($leaf instanceof ValidationError) || $leaf->subErrors() !== []) {
                 continue;
             }
-            $path = implode('', array_map(fn (string|int $p) => '/'.str_replace(['~', '/'], ['~0', '~1'], (string) $p), $leaf->data()->fullPath()));
+            $path = implode(
+                '',
+                array_map(
+                    fn (string|int $p) => '/'.str_replace(['~', '/'], ['~0', '~1'], (string) $p),
+                    $leaf->data()->fullPath(),
+                ),
+            );
             $problem = new Problem($path, self::words($leaf, $formatter));
             $problems[(string) $problem] = $problem;
         }
@@ -58,12 +64,22 @@ final class SchemaCheck
     private static function words(ValidationError $error, ErrorFormatter $formatter): string
     {
         $args = $error->args();
-        $shown = fn (mixed $v): string => is_array($v) ? implode(', ', array_map(fn (mixed $w) => is_scalar($w) ? (string) $w : 'null', $v)) : (is_scalar($v) ? (string) $v : 'null');
+        $shown = fn (mixed $v): string => is_array($v)
+            ? implode(', ', array_map(fn (mixed $w) => is_scalar($w) ? (string) $w : 'null', $v))
+            : (is_scalar($v)
+                ? (string) $v
+                : 'null');
         $value = $error->data()->value();
-        $there = is_string($value) ? '"'.mb_substr($value, 0, 60).'"' : (is_scalar($value) ? var_export($value, true) : $error->data()->type());
+        $there = is_string($value)
+            ? '"'.mb_substr($value, 0, 60).'"'
+            : (is_scalar($value)
+                ? var_export($value, true)
+                : $error->data()->type());
 
         return match ($error->keyword()) {
-            'type' => 'must be '.str_replace('integer', 'whole number', $shown($args['expected'] ?? '')).", not $there ({$shown($args['type'] ?? '')})",
+            'type' => 'must be '.
+                str_replace('integer', 'whole number', $shown($args['expected'] ?? '')).
+                ", not $there ({$shown($args['type'] ?? '')})",
             'required' => 'lacks '.$shown($args['missing'] ?? []),
             'additionalProperties' => 'has unknown keys: '.$shown($args['properties'] ?? []),
             'enum' => "must be one of the known words, not $there",

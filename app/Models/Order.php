@@ -22,7 +22,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $standard_version_id
  * @property int|null $scheme_id
  * @property string|null $method
- * @property list<array{rule: string, earlier: string, later: string, reason: string, by: string, at: string}>|null $overrules
+ * @property list<array{
+ *     rule: string, earlier: string, later: string, reason: string, by: string, at: string
+ * }>|null $overrules
  * @property string|null $reference
  * @property int $revision
  * @property-read Collection<int, Unit> $units

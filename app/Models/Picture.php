@@ -7,7 +7,8 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A picture that was taken in: decoded, and written anew without anything but its pixels. The file is named by its hash.
+ * A picture that was taken in: decoded, and written anew without anything but its pixels. The file is named by its
+ * hash.
  *
  * @property string $sha256
  * @property string $mime

@@ -18,7 +18,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $tier
  * @property string|null $label
  * @property array<string, list<array{technique: string, passes: int, extent: string}>>|null $edits
- * @property array{sequence?: list<string>, paints?: array<string, string>, notes?: array<string, string>, practice?: string|null, aim?: string|null}|null $arrangement
+ * @property array{sequence?: list<string>, paints?: array<string, string>, notes?: array<string, string>,
+ *     practice?: string|null, aim?: string|null}|null $arrangement
  * @property string|null $variants
  * @property string|null $plan
  * @property int|null $scheme_number

@@ -36,9 +36,9 @@ final class Rights
 
     public static function has(User $user, string $ability): bool
     {
-        return in_array($user->role->value, self::ABILITIES[$ability] ?? [], true)
-            && (! in_array($ability, self::SIGNERS_ONLY, true) || $user->may_sign)
-            && ($user->limitedTo === null || in_array($ability, $user->limitedTo, true));
+        return in_array($user->role->value, self::ABILITIES[$ability] ?? [], true) &&
+            (! in_array($ability, self::SIGNERS_ONLY, true) || $user->may_sign) &&
+            ($user->limitedTo === null || in_array($ability, $user->limitedTo, true));
     }
 
     public static function seesMoney(User $user): bool

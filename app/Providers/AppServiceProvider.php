@@ -22,9 +22,12 @@ final class AppServiceProvider extends ServiceProvider
             Gate::define($ability, fn (User $user) => Rights::has($user, $ability));
         }
         RateLimiter::for('shared', fn (Request $request) => Limit::perMinute(60)->by('shared:'.$request->ip()));
-        RateLimiter::for('sign-in', fn (Request $request) => [
-            Limit::perMinute(10)->by('email:'.mb_strtolower((string) $request->string('email'))),
-            Limit::perMinute(40)->by('ip:'.$request->ip()),
-        ]);
+        RateLimiter::for(
+            'sign-in',
+            fn (Request $request) => [
+                Limit::perMinute(10)->by('email:'.mb_strtolower((string) $request->string('email'))),
+                Limit::perMinute(40)->by('ip:'.$request->ip()),
+            ],
+        );
     }
 }

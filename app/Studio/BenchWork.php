@@ -18,35 +18,53 @@ final class BenchWork
     {
         $plan = $unit->plan === null ? null : Json::decode($unit->plan);
 
-        return $plan instanceof stdClass ? $plan : throw new Refusal('This unit has not been released to the bench yet.', '', 409);
+        return $plan instanceof stdClass
+            ? $plan
+            : throw new Refusal('This unit has not been released to the bench yet.', '', 409);
     }
 
     /** The key of a step of a released plan. Plans released before steps had keys are read as they were then. */
     public static function key(stdClass $step): string
     {
-        return $step->key ?? ($step->area ?? '*').":$step->technique:".($step->technique === 'masking' ? "no$step->no" : $step->pass);
+        return $step->key ??
+            ($step->area ?? '*').
+                ":$step->technique:".
+                ($step->technique === 'masking' ? "no$step->no" : $step->pass);
     }
 
-    /** @return array<string, array{technique: string, area: string|null, minutes: float}> every step the piece must get now */
+    /**
+     * @return array<string, array{technique: string, area: string|null, minutes: float}> every step the piece must get
+     * now
+     */
     public static function wanted(Piece $piece): array
     {
         $steps = self::ofUnit($piece->unit);
 
-        return ($piece->steps === null ? $steps : array_intersect_key($steps, array_flip($piece->steps))) + self::repairs($piece);
+        return ($piece->steps === null ? $steps : array_intersect_key($steps, array_flip($piece->steps))) +
+            self::repairs($piece);
     }
 
-    /** @return array<string, array{technique: string, area: string|null, minutes: float}> every step that some piece of the unit needs */
+    /**
+     * @return array<string, array{technique: string, area: string|null, minutes: float}> every step that some piece of
+     * the unit needs
+     */
     public static function ofUnit(Unit $unit): array
     {
         $steps = [];
         foreach (self::plan($unit)->steps as $step) {
-            $steps[self::key($step)] = ['technique' => (string) $step->technique, 'area' => $step->area, 'minutes' => (float) $step->minutes];
+            $steps[self::key($step)] = [
+                'technique' => (string) $step->technique,
+                'area' => $step->area,
+                'minutes' => (float) $step->minutes,
+            ];
         }
 
         return $steps;
     }
 
-    /** @return array<string, array{technique: string, area: string|null, minutes: float}> what the last check sent back */
+    /**
+     * @return array<string, array{technique: string, area: string|null, minutes: float}> what the last check sent back
+     */
     public static function repairs(Piece $piece): array
     {
         $check = self::lastClosed($piece);
@@ -65,7 +83,12 @@ final class BenchWork
     {
         $steps = [];
         foreach ($fault->repair as $i => $step) {
-            $steps["repair:$fault->id:".($i + 1)] = ['technique' => $step['technique'], 'area' => $step['area'], 'minutes' => (float) $step['minutes'], 'why' => $step['why']];
+            $steps["repair:$fault->id:".($i + 1)] = [
+                'technique' => $step['technique'],
+                'area' => $step['area'],
+                'minutes' => (float) $step['minutes'],
+                'why' => $step['why'],
+            ];
         }
 
         return $steps;

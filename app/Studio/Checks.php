@@ -34,21 +34,51 @@ final class Checks
     /** @return list<int> ids of those who painted on it */
     public static function painters(Piece $piece): array
     {
-        return array_values($piece->logs()->whereIn('family', self::OWN_WORK)->whereNull('skipped')->distinct()->pluck('user_id')->map(fn ($id) => (int) $id)->all());
+        return array_values(
+            $piece
+                ->logs()
+                ->whereIn('family', self::OWN_WORK)
+                ->whereNull('skipped')
+                ->distinct()
+                ->pluck('user_id')
+                ->map(fn ($id) => (int) $id)
+                ->all(),
+        );
     }
 
     /** @return array<string, mixed> */
     public static function written(Question $q): array
     {
-        return ['key' => $q->key, 'view' => $q->view?->value, 'text' => $q->text, 'areas' => $q->areas, 'clauses' => $q->clauses, 'faults' => $q->faults,
-            'mandatory' => $q->mandatory, 'severity' => $q->severity?->value, 'notice' => $q->notice];
+        return [
+            'key' => $q->key,
+            'view' => $q->view?->value,
+            'text' => $q->text,
+            'areas' => $q->areas,
+            'clauses' => $q->clauses,
+            'faults' => $q->faults,
+            'mandatory' => $q->mandatory,
+            'severity' => $q->severity?->value,
+            'notice' => $q->notice,
+        ];
     }
 
     /** @return list<Question> */
     public static function questions(Check $check): array
     {
-        return array_map(fn (array $q) => new Question($q['key'], $q['view'] === null ? null : View::from($q['view']), $q['text'], $q['areas'], $q['clauses'], $q['faults'],
-            $q['mandatory'], $q['severity'] === null ? null : Severity::from($q['severity']), $q['notice']), $check->questions);
+        return array_map(
+            fn (array $q) => new Question(
+                $q['key'],
+                $q['view'] === null ? null : View::from($q['view']),
+                $q['text'],
+                $q['areas'],
+                $q['clauses'],
+                $q['faults'],
+                $q['mandatory'],
+                $q['severity'] === null ? null : Severity::from($q['severity']),
+                $q['notice'],
+            ),
+            $check->questions,
+        );
     }
 
     public static function question(Check $check, string $key): ?Question
@@ -63,7 +93,8 @@ final class Checks
     }
 
     /**
-     * What a repair touched: the questions that found a fault or had no answer, covering and borders in their views, and
+     * What a repair touched: the questions that found a fault or had no answer, covering and borders in their views,
+     * and
      * the final look.
      *
      * @param  list<Question>  $questions
@@ -76,17 +107,35 @@ final class Checks
         $known = array_column($last->questions, 'key');
         $views = array_map(fn (string $key) => substr((string) strrchr($key, ':'), 1), $faulty);
 
-        return array_values(array_filter($questions, fn (Question $q) => $q->key === CheckList::FINAL_LOOK
-            || in_array($q->key, $faulty, true)
-            || (in_array($q->key, $known, true) && ! in_array($q->key, $answered, true))
-            || ($q->view !== null && in_array($q->view->value, $views, true) && in_array($q->key, ["fault:any:{$q->view->value}", "fault:cover:{$q->view->value}", "fault:borders:{$q->view->value}"], true))));
+        return array_values(
+            array_filter(
+                $questions,
+                fn (Question $q) => $q->key === CheckList::FINAL_LOOK ||
+                    in_array($q->key, $faulty, true) ||
+                    (in_array($q->key, $known, true) && ! in_array($q->key, $answered, true)) ||
+                    ($q->view !== null &&
+                        in_array($q->view->value, $views, true) &&
+                        in_array(
+                            $q->key,
+                            [
+                                "fault:any:{$q->view->value}",
+                                "fault:cover:{$q->view->value}",
+                                "fault:borders:{$q->view->value}",
+                            ],
+                            true,
+                        )),
+            ),
+        );
     }
 
     public static function acceptance(Piece $piece): ?AcceptanceClause
     {
         $standard = Standards::core($piece->unit->order->version);
         foreach ($standard->clausesOf($standard->tier($piece->unit->tier)) as $clause) {
-            if ($clause instanceof AcceptanceClause && in_array($piece->unit->sculpt->role, array_map(fn ($r) => $r->value, $clause->role), true)) {
+            if (
+                $clause instanceof AcceptanceClause &&
+                in_array($piece->unit->sculpt->role, array_map(fn ($r) => $r->value, $clause->role), true)
+            ) {
                 return $clause;
             }
         }
@@ -101,7 +150,11 @@ final class Checks
             $faults[] = Severity::tryFrom((string) $severity);
         }
 
-        return Verdict::of(self::questions($check), array_values($check->answers()->pluck('question')->map(strval(...))->all()),
-            array_values(array_filter($faults, fn (?Severity $s) => $s !== null)), self::acceptance($check->piece));
+        return Verdict::of(
+            self::questions($check),
+            array_values($check->answers()->pluck('question')->map(strval(...))->all()),
+            array_values(array_filter($faults, fn (?Severity $s) => $s !== null)),
+            self::acceptance($check->piece),
+        );
     }
 }

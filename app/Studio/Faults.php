@@ -14,6 +14,8 @@ final class Faults
 
     public static function catalogue(): FaultCatalogue
     {
-        return self::$catalogue ??= FaultCatalogue::read(Json::decode((string) file_get_contents(database_path('catalogue/faults.json'))));
+        return self::$catalogue ??= FaultCatalogue::read(
+            Json::decode((string) file_get_contents(database_path('catalogue/faults.json'))),
+        );
     }
 }

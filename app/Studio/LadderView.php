@@ -33,24 +33,69 @@ final class LadderView
     {
         $standard = Standards::core($version);
         $grid = new Grid($standard);
-        $revisions = $version->clauses()->get(['tier', 'clause', 'revision'])->keyBy(fn (ClauseRow $r) => "$r->tier $r->clause");
+        $revisions = $version
+            ->clauses()
+            ->get(['tier', 'clause', 'revision'])
+            ->keyBy(fn (ClauseRow $r) => "$r->tier $r->clause");
         $published = Standards::published();
 
         return [
             'name' => $standard->name,
-            'version' => ['number' => $version->number, 'status' => $version->status, 'revision' => $version->revision, 'note' => $version->note, 'sha256' => $version->sha256, 'published_at' => $version->published_at?->toIso8601ZuluString()],
-            'published' => $published === null ? null : ['number' => $published->number, 'published_at' => $published->published_at?->toIso8601ZuluString()],
+            'version' => [
+                'number' => $version->number,
+                'status' => $version->status,
+                'revision' => $version->revision,
+                'note' => $version->note,
+                'sha256' => $version->sha256,
+                'published_at' => $version->published_at?->toIso8601ZuluString(),
+            ],
+            'published' => $published === null
+                    ? null
+                    : [
+                        'number' => $published->number,
+                        'published_at' => $published->published_at?->toIso8601ZuluString(),
+                    ],
             'currency' => $standard->currency,
-            'tiers' => array_map(fn (Tier $t) => [
-                'key' => $t->key, 'name' => $t->name, 'order' => $t->order, 'status' => $t->status->value, 'intent' => $t->intent, 'pace' => $t->pace->value,
-                'distance_cm' => $t->viewing->distanceCm, 'extends' => $t->extends, 'drop' => $t->drop ?? [], 'head' => Lint::head($t),
-            ], $grid->tiers()),
-            'rows' => array_map(fn (Row $row) => [
-                'suffix' => $row->suffix, 'group' => $row->group, 'label' => $row->label,
-                'cells' => array_map(fn (Cell $cell) => self::cell($cell, $standard, $revisions), $row->cells),
-            ], $grid->rows()),
-            'techniques' => array_map(fn (Technique $t) => ['key' => $t->key, 'name' => $t->name, 'family' => $t->family->value, 'whole' => $t->whole, 'retired' => $t->retired === true, 'effects' => array_keys($t->effects)], $standard->techniques),
-            'sculpts' => Sculpt::query()->orderBy('id')->get(['slug', 'name', 'role'])->map(fn (Sculpt $s) => ['slug' => $s->slug, 'name' => $s->name, 'role' => $s->role])->all(),
+            'tiers' => array_map(
+                fn (Tier $t) => [
+                    'key' => $t->key,
+                    'name' => $t->name,
+                    'order' => $t->order,
+                    'status' => $t->status->value,
+                    'intent' => $t->intent,
+                    'pace' => $t->pace->value,
+                    'distance_cm' => $t->viewing->distanceCm,
+                    'extends' => $t->extends,
+                    'drop' => $t->drop ?? [],
+                    'head' => Lint::head($t),
+                ],
+                $grid->tiers(),
+            ),
+            'rows' => array_map(
+                fn (Row $row) => [
+                    'suffix' => $row->suffix,
+                    'group' => $row->group,
+                    'label' => $row->label,
+                    'cells' => array_map(fn (Cell $cell) => self::cell($cell, $standard, $revisions), $row->cells),
+                ],
+                $grid->rows(),
+            ),
+            'techniques' => array_map(
+                fn (Technique $t) => [
+                    'key' => $t->key,
+                    'name' => $t->name,
+                    'family' => $t->family->value,
+                    'whole' => $t->whole,
+                    'retired' => $t->retired === true,
+                    'effects' => array_keys($t->effects),
+                ],
+                $standard->techniques,
+            ),
+            'sculpts' => Sculpt::query()
+                ->orderBy('id')
+                ->get(['slug', 'name', 'role'])
+                ->map(fn (Sculpt $s) => ['slug' => $s->slug, 'name' => $s->name, 'role' => $s->role])
+                ->all(),
             'editable' => $user !== null && Rights::has($user, 'standard.edit'),
         ];
     }
@@ -65,10 +110,17 @@ final class LadderView
         $tier = $standard->tier($cell->tier);
 
         return [
-            'tier' => $cell->tier, 'own' => $cell->own, 'as_before' => $cell->asBefore, 'words' => $cell->words, 'revision' => $cell->own ? $revisions->get("$cell->tier {$clause?->id}")->revision ?? 0 : 0,
+            'tier' => $cell->tier,
+            'own' => $cell->own,
+            'as_before' => $cell->asBefore,
+            'words' => $cell->words,
+            'revision' => $cell->own ? $revisions->get("$cell->tier {$clause?->id}")->revision ?? 0 : 0,
             'clause' => $clause === null ? null : ClauseFormat::write($clause),
             'says' => $clause === null ? null : Words::clause($clause, $standard),
-            'extent' => $clause instanceof EffectClause || ($clause instanceof TechniqueClause && $clause->status->value === 'required') ? $clause->extent()->word() : null,
+            'extent' => $clause instanceof EffectClause ||
+                ($clause instanceof TechniqueClause && $clause->status->value === 'required')
+                    ? $clause->extent()->word()
+                    : null,
             'passes' => $clause instanceof EffectClause || $clause instanceof TechniqueClause ? $clause->passes() : null,
             'status' => $clause instanceof TechniqueClause ? $clause->status->value : ($clause === null ? null : 'required'),
             'dropped' => $clause === null && $tier->drop !== null && in_array($cell->suffix, $tier->drop, true),
@@ -78,7 +130,14 @@ final class LadderView
     /** @return array<string, mixed> */
     public static function finding(Finding $f): array
     {
-        return ['kind' => $f->kind, 'tier' => $f->tier, 'clauses' => $f->clauses, 'why' => $f->why, 'change' => $f->change, 'changes' => array_map(self::edit(...), $f->edits)];
+        return [
+            'kind' => $f->kind,
+            'tier' => $f->tier,
+            'clauses' => $f->clauses,
+            'why' => $f->why,
+            'change' => $f->change,
+            'changes' => array_map(self::edit(...), $f->edits),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -90,6 +149,13 @@ final class LadderView
     /** @return array<string, mixed> */
     public static function change(StandardChange $c): array
     {
-        return ['kind' => $c->kind, 'what' => $c->what, 'tiers' => $c->tiers, 'label' => $c->label, 'before' => $c->before, 'after' => $c->after];
+        return [
+            'kind' => $c->kind,
+            'what' => $c->what,
+            'tiers' => $c->tiers,
+            'label' => $c->label,
+            'before' => $c->before,
+            'after' => $c->after,
+        ];
     }
 }

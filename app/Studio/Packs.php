@@ -26,15 +26,22 @@ final class Packs
         return array_map(function (string $key): array {
             $standard = self::standard(self::text($key));
 
-            return ['key' => $key, 'name' => ucfirst(str_replace('-', ' ', $key)), 'tiers' => array_map(fn (Tier $t) => $t->name, $standard->tiers), 'techniques' => count($standard->techniques),
-                'clauses' => array_sum(array_map(fn (Tier $t) => count($t->clauses), $standard->tiers))];
+            return [
+                'key' => $key,
+                'name' => ucfirst(str_replace('-', ' ', $key)),
+                'tiers' => array_map(fn (Tier $t) => $t->name, $standard->tiers),
+                'techniques' => count($standard->techniques),
+                'clauses' => array_sum(array_map(fn (Tier $t) => count($t->clauses), $standard->tiers)),
+            ];
         }, self::KEYS);
     }
 
     /** @throws ModelNotFoundException<\App\Models\StandardVersion> for a pack that does not ship */
     public static function text(string $key): string
     {
-        return in_array($key, self::KEYS, true) ? (string) file_get_contents(database_path("demo/standards/$key.json")) : throw new ModelNotFoundException;
+        return in_array($key, self::KEYS, true)
+            ? (string) file_get_contents(database_path("demo/standards/$key.json"))
+            : throw new ModelNotFoundException();
     }
 
     /**
@@ -45,18 +52,38 @@ final class Packs
     public static function preview(string $text): array
     {
         if (str_starts_with($text, 'name,kind,hex,hiding,ml')) {
-            return ['format' => 'shelf', 'name' => (string) (substr_count(trim($text), "\n")).' paints', 'changes' => [], 'lint' => []];
+            return [
+                'format' => 'shelf',
+                'name' => (string) substr_count(trim($text), "\n").' paints',
+                'changes' => [],
+                'lint' => [],
+            ];
         }
         $document = Json::decode($text);
-        if (! $document instanceof stdClass || ($document->format ?? null) !== StandardFormat::WORD) {
-            return ['format' => $document instanceof stdClass && is_string($document->format ?? null) ? $document->format : 'unknown', 'name' => $document instanceof stdClass && is_string($document->name ?? null) ? $document->name : '', 'changes' => [], 'lint' => []];
+        if (! ($document instanceof stdClass) || ($document->format ?? null) !== StandardFormat::WORD) {
+            return [
+                'format' => $document instanceof stdClass && is_string($document->format ?? null)
+                        ? $document->format
+                        : 'unknown',
+                'name' => $document instanceof stdClass && is_string($document->name ?? null) ? $document->name : '',
+                'changes' => [],
+                'lint' => [],
+            ];
         }
         SchemaCheck::against('standard@1', $document);
         $standard = StandardFormat::read($document);
         $open = Standards::draft() ?? Standards::published();
-        $changes = (new StandardDifference($open === null ? new Standard($standard->name, [], [], [], $standard->currency) : Standards::core($open), $standard))->changes;
+        $changes = (new StandardDifference(
+            $open === null ? new Standard($standard->name, [], [], [], $standard->currency) : Standards::core($open),
+            $standard,
+        ))->changes;
 
-        return ['format' => StandardFormat::WORD, 'name' => $standard->name, 'changes' => array_map(LadderView::change(...), $changes), 'lint' => array_map(LadderView::finding(...), (new Lint($standard))->ofTheLadder())];
+        return [
+            'format' => StandardFormat::WORD,
+            'name' => $standard->name,
+            'changes' => array_map(LadderView::change(...), $changes),
+            'lint' => array_map(LadderView::finding(...), (new Lint($standard))->ofTheLadder()),
+        ];
     }
 
     private static function standard(string $text): Standard

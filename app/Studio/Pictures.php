@@ -22,20 +22,32 @@ final class Pictures
     /** The longest side that is kept: enough to outline on, and to look at on a large screen. */
     private const LONGEST = 2400;
 
-    private const TYPES = [IMAGETYPE_PNG => 'image/png', IMAGETYPE_JPEG => 'image/jpeg', IMAGETYPE_WEBP => 'image/webp'];
+    private const TYPES = [
+        IMAGETYPE_PNG => 'image/png',
+        IMAGETYPE_JPEG => 'image/jpeg',
+        IMAGETYPE_WEBP => 'image/webp',
+    ];
 
     /** @throws Refusal when it is no picture, or too large a one */
     public static function take(string $bytes): Picture
     {
         if (strlen($bytes) > self::MAX_BYTES) {
-            throw new Refusal('The picture is larger than '.(int) (self::MAX_BYTES / 1_000_000).' MB.', '/picture');
+            throw new Refusal(
+                'The picture is larger than '.(int) (self::MAX_BYTES / 1_000_000).' MB.',
+                '/picture',
+            );
         }
         $info = @getimagesizefromstring($bytes);
         if ($info === false || ! isset(self::TYPES[$info[2]])) {
             throw new Refusal('This is no picture that can be read: send a PNG, JPEG or WebP file.', '/picture');
         }
         if ($info[0] * $info[1] > self::MAX_PIXELS) {
-            throw new Refusal("The picture has $info[0] × $info[1] pixels; at most ".(int) (self::MAX_PIXELS / 1_000_000).' million are taken.', '/picture');
+            throw new Refusal(
+                "The picture has $info[0] × $info[1] pixels; at most ".
+                    (int) (self::MAX_PIXELS / 1_000_000).
+                    ' million are taken.',
+                '/picture',
+            );
         }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {
@@ -48,12 +60,23 @@ final class Pictures
         $sha = hash('sha256', $stored);
         Storage::disk()->put(self::path($sha), $stored);
 
-        return Picture::query()->firstOrCreate(['sha256' => $sha], ['mime' => $info[2] === IMAGETYPE_PNG ? 'image/png' : 'image/jpeg', 'width' => imagesx($image), 'height' => imagesy($image), 'bytes' => strlen($stored), 'made_by' => Auth::id(), 'created_at' => now()]);
+        return Picture::query()->firstOrCreate(
+            ['sha256' => $sha],
+            [
+                'mime' => $info[2] === IMAGETYPE_PNG ? 'image/png' : 'image/jpeg',
+                'width' => imagesx($image),
+                'height' => imagesy($image),
+                'bytes' => strlen($stored),
+                'made_by' => Auth::id(),
+                'created_at' => now(),
+            ],
+        );
     }
 
     public static function read(Picture $picture): string
     {
-        return Storage::disk()->get(self::path($picture->sha256)) ?? throw new Refusal('The file of this picture is not there any more.', '', 404);
+        return Storage::disk()->get(self::path($picture->sha256)) ??
+            throw new Refusal('The file of this picture is not there any more.', '', 404);
     }
 
     private static function path(string $sha): string
@@ -64,7 +87,15 @@ final class Pictures
     private static function fitted(GdImage $image): GdImage
     {
         $longest = max(imagesx($image), imagesy($image));
-        $scaled = $longest <= self::LONGEST ? $image : imagescale($image, (int) round(imagesx($image) * self::LONGEST / $longest), (int) round(imagesy($image) * self::LONGEST / $longest), IMG_BICUBIC);
+        $scaled =
+            $longest <= self::LONGEST
+                ? $image
+                : imagescale(
+                    $image,
+                    (int) round((imagesx($image) * self::LONGEST) / $longest),
+                    (int) round((imagesy($image) * self::LONGEST) / $longest),
+                    IMG_BICUBIC,
+                );
 
         return $scaled === false ? $image : $scaled;
     }
@@ -92,7 +123,11 @@ final class Pictures
         }
         $tiff = substr($jpeg, $exif + 6, 4096);
         $little = str_starts_with($tiff, 'II');
-        $short = fn (int $at): int => strlen($tiff) < $at + 2 ? 0 : ($little ? ord($tiff[$at]) | ord($tiff[$at + 1]) << 8 : ord($tiff[$at]) << 8 | ord($tiff[$at + 1]));
+        $short = fn (int $at): int => strlen($tiff) < $at + 2
+            ? 0
+            : ($little
+                ? ord($tiff[$at]) | (ord($tiff[$at + 1]) << 8)
+                : (ord($tiff[$at]) << 8) | ord($tiff[$at + 1]));
         $first = strlen($tiff) < 8 ? 0 : ($little ? $short(4) : $short(6));
         for ($i = 0, $n = $short($first); $i < $n; $i++) {
             if ($short($first + 2 + 12 * $i) === 0x0112) {

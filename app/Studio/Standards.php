@@ -12,7 +12,9 @@ use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Standard\Standard;
 use stdClass;
 
-/** Turns versions as they are kept (a frame, and a row for each clause) into documents and core standards, and back. */
+/**
+ * Turns versions as they are kept (a frame, and a row for each clause) into documents and core standards, and back.
+ */
 final class Standards
 {
     /** @var array<string, Standard> by version and revision: one request reads the same version many times */
@@ -31,13 +33,15 @@ final class Standards
     /** @throws ModelNotFoundException<StandardVersion> when nothing is published yet */
     public static function current(): StandardVersion
     {
-        return self::published() ?? throw (new ModelNotFoundException)->setModel(StandardVersion::class);
+        return self::published() ?? throw (new ModelNotFoundException())->setModel(StandardVersion::class);
     }
 
     public static function core(StandardVersion $version): Standard
     {
         if ($version->status === 'published') {
-            return self::$read["$version->id $version->sha256"] ??= StandardFormat::read(Json::decode((string) $version->document));
+            return self::$read["$version->id $version->sha256"] ??= StandardFormat::read(
+                Json::decode((string) $version->document),
+            );
         }
 
         return StandardFormat::read(self::document($version));
@@ -54,7 +58,8 @@ final class Standards
         $byTier = $version->clauses()->orderBy('position')->orderBy('id')->get()->groupBy('tier');
         foreach ($document->tiers as $tier) {
             $rows = $byTier->get($tier->key);
-            $tier->clauses = $rows === null ? [] : $rows->map(fn (ClauseRow $row) => Json::decode($row->body))->values()->all();
+            $tier->clauses =
+                $rows === null ? [] : $rows->map(fn (ClauseRow $row) => Json::decode($row->body))->values()->all();
         }
 
         return $document;
@@ -71,9 +76,21 @@ final class Standards
                 $row = $rows->get("$tier->key $clause->id");
                 $kept["$tier->key $clause->id"] = true;
                 if ($row === null) {
-                    ClauseRow::query()->create(['standard_version_id' => $draft->id, 'tier' => $tier->key, 'clause' => $clause->id, 'position' => $position, 'body' => $body, 'changed_by' => $by]);
+                    ClauseRow::query()->create([
+                        'standard_version_id' => $draft->id,
+                        'tier' => $tier->key,
+                        'clause' => $clause->id,
+                        'position' => $position,
+                        'body' => $body,
+                        'changed_by' => $by,
+                    ]);
                 } elseif (Json::canonical(Json::decode($row->body)) !== Json::canonical($clause)) {
-                    $row->update(['body' => $body, 'position' => $position, 'revision' => $row->revision + 1, 'changed_by' => $by]);
+                    $row->update([
+                        'body' => $body,
+                        'position' => $position,
+                        'revision' => $row->revision + 1,
+                        'changed_by' => $by,
+                    ]);
                 } elseif ($row->position !== $position) {
                     $row->update(['position' => $position]);
                 }
@@ -94,7 +111,15 @@ final class Standards
         $rows = [];
         foreach ($document->tiers as $tier) {
             foreach ($tier->clauses as $position => $clause) {
-                $rows[] = ['standard_version_id' => $draft->id, 'tier' => $tier->key, 'clause' => $clause->id, 'position' => $position, 'body' => self::body($clause), 'created_at' => now(), 'updated_at' => now()];
+                $rows[] = [
+                    'standard_version_id' => $draft->id,
+                    'tier' => $tier->key,
+                    'clause' => $clause->id,
+                    'position' => $position,
+                    'body' => self::body($clause),
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ];
             }
         }
         foreach (array_chunk($rows, 200) as $some) {

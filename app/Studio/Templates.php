@@ -17,7 +17,11 @@ final class Templates
         foreach (glob(database_path('templates/*.json')) ?: [] as $file) {
             $document = Json::decode((string) file_get_contents($file));
             assert($document instanceof stdClass);
-            $templates[] = ['key' => basename($file, '.json'), 'name' => (string) $document->name, 'document' => $document];
+            $templates[] = [
+                'key' => basename($file, '.json'),
+                'name' => (string) $document->name,
+                'document' => $document,
+            ];
         }
 
         return $templates;

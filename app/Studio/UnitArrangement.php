@@ -29,17 +29,26 @@ final class UnitArrangement
     {
         $kept = $unit->arrangement ?? [];
 
-        return new Arrangement(self::overrules($unit->order), $kept['sequence'] ?? [], $kept['paints'] ?? [], $kept['practice'] ?? null);
+        return new Arrangement(
+            self::overrules($unit->order),
+            $kept['sequence'] ?? [],
+            $kept['paints'] ?? [],
+            $kept['practice'] ?? null,
+        );
     }
 
     /** @return list<Overrule> */
     public static function overrules(Order $order): array
     {
-        return array_map(fn (array $o) => new Overrule(Rule::from($o['rule']), $o['earlier'], $o['later'], $o['reason']), $order->overrules ?? []);
+        return array_map(
+            fn (array $o) => new Overrule(Rule::from($o['rule']), $o['earlier'], $o['later'], $o['reason']),
+            $order->overrules ?? [],
+        );
     }
 
     /**
-     * @param  list<mixed>  $documents  each {name, share, colours: {slots, areas} or null, amendments: [ordotype/amendment@1]}
+     * @param  list<mixed>  $documents  each {name, share, colours: {slots, areas} or null, amendments:
+     *     [ordotype/amendment@1]}
      * @param  array<string, true>  $techniques  keys of the catalogue
      * @return list<Variant>
      *
@@ -53,7 +62,11 @@ final class UnitArrangement
         $number = self::VARIANT_AMENDMENTS;
         foreach ($documents as $i => $document) {
             $at = "/variants/$i";
-            if (! $document instanceof stdClass || ! is_string($document->name ?? null) || trim($document->name) === '') {
+            if (
+                ! ($document instanceof stdClass) ||
+                ! is_string($document->name ?? null) ||
+                trim($document->name) === ''
+            ) {
                 $problems[] = new Problem("$at/name", 'must be the name of the variant');
 
                 continue;
@@ -66,11 +79,19 @@ final class UnitArrangement
             $share += (float) $document->share;
             try {
                 $amendments = AmendmentFormat::read($document->amendments ?? [], $techniques);
-                $variants[] = new Variant($document->name, (float) $document->share, self::colours($document->colours ?? null), array_map(function (Amendment $a) use (&$number): Amendment {
-                    return $a->numbered(++$number);
-                }, $amendments));
+                $variants[] = new Variant(
+                    $document->name,
+                    (float) $document->share,
+                    self::colours($document->colours ?? null),
+                    array_map(function (Amendment $a) use (&$number): Amendment {
+                        return $a->numbered(++$number);
+                    }, $amendments),
+                );
             } catch (FormatException $e) {
-                array_push($problems, ...array_map(fn (Problem $p) => new Problem($at.$p->path, $p->reason), $e->problems));
+                array_push(
+                    $problems,
+                    ...array_map(fn (Problem $p) => new Problem($at.$p->path, $p->reason), $e->problems),
+                );
             }
         }
         if ($share > 1.0 + 1e-9) {
@@ -88,9 +109,16 @@ final class UnitArrangement
         if ($colours === null) {
             return null;
         }
-        $document = $colours instanceof stdClass ? $colours : new stdClass;
+        $document = $colours instanceof stdClass ? $colours : new stdClass();
 
-        return SchemeFormat::read((object) ['format' => SchemeFormat::WORD, 'name' => 'variant', 'slots' => $document->slots ?? new stdClass, 'areas' => $document->areas ?? new stdClass]);
+        return SchemeFormat::read(
+            (object) [
+                'format' => SchemeFormat::WORD,
+                'name' => 'variant',
+                'slots' => $document->slots ?? new stdClass(),
+                'areas' => $document->areas ?? new stdClass(),
+            ],
+        );
     }
 
     /** @return list<mixed> */

@@ -59,18 +59,34 @@ final class UnitPlans
             return self::scheme($scheme);
         }
 
-        return SchemeFormat::read(Json::decode($scheme->versions()->where('number', $unit->scheme_number)->firstOrFail()->document));
+        return SchemeFormat::read(
+            Json::decode($scheme->versions()->where('number', $unit->scheme_number)->firstOrFail()->document),
+        );
     }
 
     public static function method(Order $order): Method
     {
-        return $order->method === null ? new Method : MethodFormat::read(Json::decode($order->method));
+        return $order->method === null ? new Method() : MethodFormat::read(Json::decode($order->method));
     }
 
     public static function shelf(): Shelf
     {
-        return new Shelf(Paint::query()->orderBy('id')->get()
-            ->map(fn (Paint $p) => new CorePaint($p->name, $p->kind, Srgb::fromHex($p->hex), Hiding::from($p->hiding), (float) $p->ml))->values()->all());
+        return new Shelf(
+            Paint::query()
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn (Paint $p) => new CorePaint(
+                        $p->name,
+                        $p->kind,
+                        Srgb::fromHex($p->hex),
+                        Hiding::from($p->hiding),
+                        (float) $p->ml,
+                    ),
+                )
+                ->values()
+                ->all(),
+        );
     }
 
     /** What a piece that differs in nothing is planned from. */
@@ -82,14 +98,26 @@ final class UnitPlans
         $tier = $standard->tier($unit->tier);
         $aim = Aim::tryFrom($unit->arrangement['aim'] ?? '');
 
-        return new PlanRequest($standard, $aim === null ? $tier : $tier->aimingAt($aim), self::sculpt($unit->sculpt), self::schemeOf($unit), self::method($order),
-            self::amendments($unit, $standard)[0], self::shelf(), max(1, self::pieces($unit)->count()), UnitArrangement::of($unit));
+        return new PlanRequest(
+            $standard,
+            $aim === null ? $tier : $tier->aimingAt($aim),
+            self::sculpt($unit->sculpt),
+            self::schemeOf($unit),
+            self::method($order),
+            self::amendments($unit, $standard)[0],
+            self::shelf(),
+            max(1, self::pieces($unit)->count()),
+            UnitArrangement::of($unit),
+        );
     }
 
     /** @return Collection<int, Piece> those that are still to be delivered, by number */
     public static function pieces(Unit $unit): Collection
     {
-        return $unit->pieces->whereNotIn('stage', ['lost', 'cancelled'])->sortBy('number')->values();
+        return $unit->pieces
+            ->whereNotIn('stage', ['lost', 'cancelled'])
+            ->sortBy('number')
+            ->values();
     }
 
     /**
@@ -100,12 +128,18 @@ final class UnitPlans
      */
     public static function unreleased(Unit $unit, int $revision): Unit
     {
-        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->lockForUpdate()->findOrFail($unit->id);
+        $unit = Unit::query()
+            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->lockForUpdate()
+            ->findOrFail($unit->id);
         if ($unit->released_at !== null) {
             throw new Refusal('This unit is on the bench already: its plan stays as it was released.', '', 409);
         }
         if ($unit->revision !== $revision) {
-            throw new Conflict('Somebody else has changed this plan in the meantime.', ['revision' => $unit->revision, 'edits' => $unit->edits]);
+            throw new Conflict('Somebody else has changed this plan in the meantime.', [
+                'revision' => $unit->revision,
+                'edits' => $unit->edits,
+            ]);
         }
 
         return $unit;
@@ -127,12 +161,27 @@ final class UnitPlans
     {
         $request = self::request($unit);
         [, $ofPieces] = self::amendments($unit, $request->standard);
-        $needs = array_values(self::pieces($unit)->map(fn (Piece $p) => new PieceNeeds($p->number, array_values($p->lacks ?? []), $ofPieces[$p->id] ?? [],
-            $p->edits === null || $p->edits === [] ? [] : self::choices($request, $p->edits)))->all());
+        $needs = array_values(
+            self::pieces($unit)
+                ->map(
+                    fn (Piece $p) => new PieceNeeds(
+                        $p->number,
+                        array_values($p->lacks ?? []),
+                        $ofPieces[$p->id] ?? [],
+                        $p->edits === null || $p->edits === [] ? [] : self::choices($request, $p->edits),
+                    ),
+                )
+                ->all(),
+        );
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $request->standard->techniques), true);
         $documents = UnitArrangement::variantDocuments($unit);
 
-        return UnitPlan::of($request, $needs, $documents === [] ? [] : UnitArrangement::variants($documents, $known), $unit->edits === null || $unit->edits === [] ? [] : self::choices($request, $unit->edits));
+        return UnitPlan::of(
+            $request,
+            $needs,
+            $documents === [] ? [] : UnitArrangement::variants($documents, $known),
+            $unit->edits === null || $unit->edits === [] ? [] : self::choices($request, $unit->edits),
+        );
     }
 
     /**
@@ -158,12 +207,28 @@ final class UnitPlans
                     throw new Refusal($e->getMessage(), "/edits/$key/$i/technique");
                 }
                 if ($technique->whole) {
-                    throw new Refusal("$technique->name is done on the whole model, not on an area.", "/edits/$key/$i/technique");
+                    throw new Refusal(
+                        "$technique->name is done on the whole model, not on an area.",
+                        "/edits/$key/$i/technique",
+                    );
                 }
                 $extent = Extent::named($edit['extent']) ?? Extent::Full;
                 $index = (int) array_search($technique, $request->standard->techniques, true);
-                $minutes = Candidate::onArea($technique, $index, $area, $request->sculpt, $request->tier->pace, $method)->minutes[$extent->value];
-                $chosen[$index] = new ChosenTechnique($technique, $index, max(1, min($technique->maxPasses, $edit['passes'])), $extent, $minutes);
+                $minutes = Candidate::onArea(
+                    $technique,
+                    $index,
+                    $area,
+                    $request->sculpt,
+                    $request->tier->pace,
+                    $method,
+                )->minutes[$extent->value];
+                $chosen[$index] = new ChosenTechnique(
+                    $technique,
+                    $index,
+                    max(1, min($technique->maxPasses, $edit['passes'])),
+                    $extent,
+                    $minutes,
+                );
             }
             ksort($chosen);
             $choices[(string) $key] = new Choice(array_values($chosen));
@@ -177,7 +242,8 @@ final class UnitPlans
      * there is left to the planner.
      *
      * @param  array<string, list<array{technique: string, passes: int, extent: string}>>  $edits
-     * @return array{array<string, list<array{technique: string, passes: int, extent: string}>>, list<string>} what is carried over, and the names of the areas that are not
+     * @return array{array<string, list<array{technique: string, passes: int, extent: string}>>, list<string>} what
+     *     is carried over, and the names of the areas that are not
      */
     public static function carried(Plan $plan, array $edits): array
     {
@@ -191,7 +257,10 @@ final class UnitPlans
             $planned = $plan->areas[$plan->request->sculpt->place((string) $area)];
             foreach ($list as $edit) {
                 // What is sprayed is allowed by the clause about sprayed colours, not by name.
-                if (! isset($planned->demand->allowed[$edit['technique']]) && $planned->choice?->uses($edit['technique']) !== true) {
+                if (
+                    ! isset($planned->demand->allowed[$edit['technique']]) &&
+                    $planned->choice?->uses($edit['technique']) !== true
+                ) {
                     $gone[] = $plan->request->sculpt->area((string) $area)->name;
                     unset($edits[$area]);
                     break;
@@ -202,26 +271,47 @@ final class UnitPlans
         return [$edits, $gone];
     }
 
-    /** @return Collection<int, AmendmentRow> of the studio, the order, the unit and its pieces, in the order in which plans number them */
+    /**
+     * @return Collection<int, AmendmentRow> of the studio, the order, the unit and its pieces, in the order in which
+     * plans number them
+     */
     public static function rows(Unit $unit): Collection
     {
-        $ofStudio = fn ($q) => $q->whereNull('order_id')->whereNull('unit_id')->whereNull('piece_id')
+        $ofStudio = fn ($q) => $q
+            ->whereNull('order_id')
+            ->whereNull('unit_id')
+            ->whereNull('piece_id')
             // What is on the bench keeps what held when it was released.
-            ->where(fn ($q) => $unit->released_at === null ? $q->whereNull('ended_at')
-                : $q->where('created_at', '<=', $unit->released_at)->where(fn ($q) => $q->whereNull('ended_at')->orWhere('ended_at', '>', $unit->released_at)));
+            ->where(
+                fn ($q) => $unit->released_at === null
+                    ? $q->whereNull('ended_at')
+                    : $q
+                        ->where('created_at', '<=', $unit->released_at)
+                        ->where(fn ($q) => $q->whereNull('ended_at')->orWhere('ended_at', '>', $unit->released_at)),
+            );
 
-        return AmendmentRow::query()->with('piece:id,number')->where($ofStudio)->orWhere('order_id', $unit->order_id)->orWhere('unit_id', $unit->id)
-            ->orWhereIn('piece_id', $unit->pieces->pluck('id'))->orderBy('id')->get();
+        return AmendmentRow::query()
+            ->with('piece:id,number')
+            ->where($ofStudio)
+            ->orWhere('order_id', $unit->order_id)
+            ->orWhere('unit_id', $unit->id)
+            ->orWhereIn('piece_id', $unit->pieces->pluck('id'))
+            ->orderBy('id')
+            ->get();
     }
 
     /**
-     * @return array{list<Amendment>, array<int, list<Amendment>>} those of studio, order and unit; and those of single pieces by piece
+     * @return array{list<Amendment>, array<int, list<Amendment>>} those of studio, order and unit; and those of
+     *     single pieces by piece
      */
     public static function amendments(Unit $unit, Standard $standard): array
     {
         $rows = self::rows($unit);
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
-        $read = AmendmentFormat::read($rows->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(), $known);
+        $read = AmendmentFormat::read(
+            $rows->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(),
+            $known,
+        );
         $common = $ofPieces = [];
         foreach ($rows->values() as $i => $row) {
             if ($row->piece_id === null) {

@@ -21,12 +21,40 @@ final class BrowserTest extends BrowserTestCase
         $found['sign-in'] = $this->axe();
         $chrome->signIn('Runa Wick');
         $units = [];
-        foreach ($chrome->page->executeAsyncScript('const done = arguments[0]; fetch("/api/v1/orders", {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)')['data'] as $order) {
+        foreach (
+            $chrome->page->executeAsyncScript(
+                'const done = arguments[0]; fetch("/api/v1/orders", {headers: {Accept: '.
+                    '"application/json"}}).then(r => r.json()).then(done)',
+            )['data'] as $order
+        ) {
             $units[$order['number']] = ['order' => $order['id'], 'unit' => $order['units'][0]['id']];
         }
-        $pages = ['/standard' => 'Does the ladder hold?', '/standard/techniques' => 'Mould line removal', '/standard/prices' => 'for each model', '/standard/differences' => 'For the client', '/standard/comparison' => 'Links for clients', '/standard/versions' => 'What changes from', '/standard/packs' => 'Two stages', '/orders' => 'The Sluice Watch', "/orders/{$units['26-041']['order']}" => 'Add a unit', "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier', "/units/{$units['26-041']['unit']}/plan?tab=order" => 'Drag a step', "/units/{$units['26-041']['unit']}/plan?tab=time" => 'A good place to stop', "/units/{$units['26-041']['unit']}/plan?tab=models" => 'Variants', "/units/{$units['26-041']['unit']}/card" => 'Bench card',
-            '/schemes' => 'test model', "/schemes/tidemark?order={$units['26-041']['order']}" => 'Versions', '/figures' => 'Ferry Gun', '/figures/sluice-warden' => 'The map, checked',
-            '/bench' => 'Work on this batch', "/bench/{$units['26-038']['unit']}" => 'All done', '/check' => 'Signed off', '/check/3' => 'So far', '/certificates/1' => 'of the chain', '/nowhere' => 'Nothing here'];
+        $pages = [
+            '/standard' => 'Does the ladder hold?',
+            '/standard/techniques' => 'Mould line removal',
+            '/standard/prices' => 'for each model',
+            '/standard/differences' => 'For the client',
+            '/standard/comparison' => 'Links for clients',
+            '/standard/versions' => 'What changes from',
+            '/standard/packs' => 'Two stages',
+            '/orders' => 'The Sluice Watch',
+            "/orders/{$units['26-041']['order']}" => 'Add a unit',
+            "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
+            "/units/{$units['26-041']['unit']}/plan?tab=order" => 'Drag a step',
+            "/units/{$units['26-041']['unit']}/plan?tab=time" => 'A good place to stop',
+            "/units/{$units['26-041']['unit']}/plan?tab=models" => 'Variants',
+            "/units/{$units['26-041']['unit']}/card" => 'Bench card',
+            '/schemes' => 'test model',
+            "/schemes/tidemark?order={$units['26-041']['order']}" => 'Versions',
+            '/figures' => 'Ferry Gun',
+            '/figures/sluice-warden' => 'The map, checked',
+            '/bench' => 'Work on this batch',
+            "/bench/{$units['26-038']['unit']}" => 'All done',
+            '/check' => 'Signed off',
+            '/check/3' => 'So far',
+            '/certificates/1' => 'of the chain',
+            '/nowhere' => 'Nothing here',
+        ];
         foreach ([false, true] as $dark) {
             $chrome->dark($dark);
             foreach ($pages as $path => $sign) {
@@ -108,11 +136,17 @@ final class BrowserTest extends BrowserTestCase
         // The ladder says that a higher rung asks for less now; one press puts it right, one takes it back.
         $chrome->waitFor('Banner asks for less than Company');
         $chrome->press('Do that');
-        $this->until(fn () => ($this->clause('banner.edges')['extent'] ?? null) !== 'spot' || $this->clause('banner.edges_kept') !== null);
+        $this->until(
+            fn () => ($this->clause('banner.edges')['extent'] ?? null) !== 'spot' ||
+                $this->clause('banner.edges_kept') !== null,
+        );
         $chrome->waitFor('no rung asks for less');
         $this->until(fn () => $chrome->text('Undo u', 'button')->isEnabled());
         $chrome->press('Undo u');
-        $this->until(fn () => ($this->clause('banner.edges')['extent'] ?? null) === 'spot' && $this->clause('banner.edges_kept') === null);
+        $this->until(
+            fn () => ($this->clause('banner.edges')['extent'] ?? null) === 'spot' &&
+                $this->clause('banner.edges_kept') === null,
+        );
         $chrome->waitFor('Banner asks for less than Company');
 
         // The draft is thrown away, so the other tests find the ladder as it was.
@@ -149,7 +183,15 @@ final class BrowserTest extends BrowserTestCase
         $chrome->open('/standard/packs');
         $chrome->waitFor('A file of yours');
         $file = sys_get_temp_dir().'/ordotype-bad-'.getmypid().'.json';
-        file_put_contents($file, str_replace('"technique": "handle_mount"', '"technique": "sorcery"', (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/standards/two-stages.json'), $count));
+        file_put_contents(
+            $file,
+            str_replace(
+                '"technique": "handle_mount"',
+                '"technique": "sorcery"',
+                (string) file_get_contents(dirname(__DIR__, 2).'/database/demo/standards/two-stages.json'),
+                $count,
+            ),
+        );
         self::assertGreaterThan(0, $count);
         $chrome->page->findElement(WebDriverBy::cssSelector('input[type="file"]'))->sendKeys($file);
         $chrome->waitFor('It is not taken in, and nothing was changed.');
@@ -287,7 +329,9 @@ final class BrowserTest extends BrowserTestCase
         self::assertTrue($chrome->seen('Ines Tallow'));
         $hash = $chrome->css('.certificate div.hash')->getText();
         self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', $hash);
-        $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), ['DB_DATABASE' => 'ordotype_test']);
+        $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), [
+            'DB_DATABASE' => 'ordotype_test',
+        ]);
         self::assertSame(0, $verify->run(), $verify->getErrorOutput().$verify->getOutput());
         $chrome->signOut();
     }
@@ -296,7 +340,11 @@ final class BrowserTest extends BrowserTestCase
     {
         $chrome = self::$chrome;
         $chrome->waitFor('All done');
-        preg_match('/Pass \d+ of (\d+)/i', $chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), $found);
+        preg_match(
+            '/Pass \d+ of (\d+)/i',
+            $chrome->page->findElement(WebDriverBy::tagName('body'))->getText(),
+            $found,
+        );
         for ($pass = 1; $pass <= (int) ($found[1] ?? 0); $pass++) {
             $chrome->waitFor("Pass $pass of");
             $chrome->page->getKeyboard()->sendKeys('a');
@@ -322,7 +370,11 @@ final class BrowserTest extends BrowserTestCase
     /** @return array{int, int} */
     private function answered(): array
     {
-        preg_match('/(\d+) of (\d+) answered/', self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), $found);
+        preg_match(
+            '/(\d+) of (\d+) answered/',
+            self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(),
+            $found,
+        );
 
         return [(int) ($found[1] ?? 0), (int) ($found[2] ?? 1)];
     }
@@ -337,7 +389,9 @@ final class BrowserTest extends BrowserTestCase
 
     private function in(string $section, string $button): \Facebook\WebDriver\WebDriverElement
     {
-        $where = WebDriverBy::xpath("//section[contains(., '$section')]//*[self::button or self::a][normalize-space(.) = '$button']");
+        $where = WebDriverBy::xpath(
+            "//section[contains(., '$section')]//*[self::button or self::a][normalize-space(.) = '$button']",
+        );
         $this->until(fn () => self::$chrome->page->findElements($where) !== []);
 
         return self::$chrome->page->findElement($where);
@@ -345,7 +399,9 @@ final class BrowserTest extends BrowserTestCase
 
     private function cell(string $row, int $column): \Facebook\WebDriver\WebDriverElement
     {
-        return self::$chrome->page->findElement(WebDriverBy::xpath("(//tr[th[contains(., '$row')]]/td)[".($column + 1).']/button'));
+        return self::$chrome->page->findElement(
+            WebDriverBy::xpath("(//tr[th[contains(., '$row')]]/td)[".($column + 1).']/button'),
+        );
     }
 
     private function select(string $css, string $value): void
@@ -355,26 +411,46 @@ final class BrowserTest extends BrowserTestCase
 
     private function focusedRow(): string
     {
-        return (string) self::$chrome->page->executeScript('return document.activeElement?.closest("tr")?.querySelector("th")?.textContent ?? ""');
+        return (string) self::$chrome->page->executeScript(
+            'return document.activeElement?.closest("tr")?.querySelector("th")?.textContent ?? ""',
+        );
     }
 
     /** @return array<string, mixed>|null a clause of the open standard as it is now */
     private function clause(string $clause): ?array
     {
-        return self::$chrome->page->executeAsyncScript('const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: "application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id)?.clause ?? null))', [$clause]);
+        return self::$chrome->page->executeAsyncScript(
+            'const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: '.
+                '"application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => '.
+                'r.cells).find(c => c.own && c.clause?.id === id)?.clause ?? null))',
+            [$clause],
+        );
     }
 
     /** @param  array<string, mixed>  $change  written by somebody else, past the page that is open */
     private function elsewhere(string $clause, array $change): int
     {
-        return self::$chrome->page->executeAsyncScript('const [id, change, done] = arguments; (async () => { const l = await (await fetch("/api/v1/standard", {headers: {Accept: "application/json"}})).json(); const c = l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id);'
-            .'const r = await fetch("/api/v1/standard/draft/clauses", {method: "PUT", headers: {Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: JSON.stringify({tier: c.tier, revision: c.revision, clause: {...c.clause, ...change}})}); done(r.status); })()', [$clause, $change]);
+        return self::$chrome->page->executeAsyncScript(
+            'const [id, change, done] = arguments; (async () => { const l = await (await '.
+                'fetch("/api/v1/standard", {headers: {Accept: "application/json"}})).json(); const '.
+                'c = l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id);'.
+                'const r = await fetch("/api/v1/standard/draft/clauses", {method: "PUT", headers: '.
+                '{Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": '.
+'decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: '.
+'JSON.stringify({tier: c.tier, revision: c.revision, clause: {...c.clause, ...change}})}); done(r.status); })()',
+            [$clause, $change],
+        );
     }
 
     /** The effect a clause of the open standard asks for now. */
     private function kept(string $clause): ?string
     {
-        return self::$chrome->page->executeAsyncScript('const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: "application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id)?.clause.effect ?? null))', [$clause]);
+        return self::$chrome->page->executeAsyncScript(
+            'const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: '.
+'"application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => '.
+'r.cells).find(c => c.own && c.clause?.id === id)?.clause.effect ?? null))',
+            [$clause],
+        );
     }
 
     /** @param  callable(): bool  $holds */
@@ -388,6 +464,9 @@ final class BrowserTest extends BrowserTestCase
             }
             usleep(100_000);
         }
-        self::fail('It did not come to that. The page shows: '.mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500));
+        self::fail(
+            'It did not come to that. The page shows: '.
+                mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500),
+        );
     }
 }

@@ -21,7 +21,14 @@ abstract class BrowserTestCase extends TestCase
     public static function setUpBeforeClass(): void
     {
         $root = dirname(__DIR__, 2);
-        $env = ['APP_ENV' => 'production', 'DB_DATABASE' => 'ordotype_test', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database', 'QUEUE_CONNECTION' => 'sync', 'LOG_CHANNEL' => 'stderr'];
+        $env = [
+            'APP_ENV' => 'production',
+            'DB_DATABASE' => 'ordotype_test',
+            'CACHE_STORE' => 'database',
+            'SESSION_DRIVER' => 'database',
+            'QUEUE_CONNECTION' => 'sync',
+            'LOG_CHANNEL' => 'stderr',
+        ];
         foreach ([['migrate:fresh', '--database=migrate', '--force'], ['ordotype:install', '--demo']] as $command) {
             (new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120))->mustRun();
         }
@@ -29,7 +36,22 @@ abstract class BrowserTestCase extends TestCase
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         self::$address = "http://127.0.0.1:$port";
-        self::$server = new Process([PHP_BINARY, '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:$port", '-t', 'public', 'tests/Support/server.php'], $root, $env, null, null);
+        self::$server = new Process(
+            [
+                PHP_BINARY,
+                '-d',
+                'opcache.enable_cli=1',
+                '-S',
+                "127.0.0.1:$port",
+                '-t',
+                'public',
+                'tests/Support/server.php',
+            ],
+            $root,
+            $env,
+            null,
+            null,
+        );
         // Nobody reads what it prints, and a full pipe would stop it.
         self::$server->disableOutput()->start();
         for ($i = 0; $i < 100 && @file_get_contents(self::$address.'/up') === false; $i++) {
@@ -47,7 +69,11 @@ abstract class BrowserTestCase extends TestCase
     /** What the API answers the person who is signed in. */
     protected function get(string $path): mixed
     {
-        return self::$chrome->page->executeAsyncScript('const done = arguments[1]; fetch("/api/v1/" + arguments[0], {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)', [$path]);
+        return self::$chrome->page->executeAsyncScript(
+            'const done = arguments[1]; fetch("/api/v1/" + arguments[0], {headers: {Accept: '.
+                '"application/json"}}).then(r => r.json()).then(done)',
+            [$path],
+        );
     }
 
     /** @return list<string> what axe calls serious or critical on the page that is open */
@@ -56,7 +82,12 @@ abstract class BrowserTestCase extends TestCase
         $page = self::$chrome->page;
         usleep(400_000);
         $page->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $found = $page->executeAsyncScript('const done = arguments[0]; axe.run(document, {resultTypes: ["violations"]}).then(r => done(r.violations.filter(v => v.impact === "serious" || v.impact === "critical").map(v => v.id + ": " + v.nodes.slice(0, 4).map(n => n.target.join(" ") + " " + (n.any[0]?.message ?? n.failureSummary)).join(" | "))))');
+        $found = $page->executeAsyncScript(
+            'const done = arguments[0]; axe.run(document, {resultTypes: '.
+                '["violations"]}).then(r => done(r.violations.filter(v => v.impact === "serious" '.
+                '|| v.impact === "critical").map(v => v.id + ": " + v.nodes.slice(0, 4).map(n => '.
+                'n.target.join(" ") + " " + (n.any[0]?.message ?? n.failureSummary)).join(" | "))))',
+        );
 
         return array_values($found);
     }

@@ -118,7 +118,9 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->press('Add a variant');
         $slot = $this->within('.variant', './/label[contains(., "In the slot")]//select');
         (new WebDriverSelect($slot))->selectByVisibleText('main cloth');
-        (new WebDriverSelect($this->within('.variant', './/label[contains(., "Base colour")]//select')))->selectByVisibleText('Indigo Cloth');
+        (new WebDriverSelect(
+            $this->within('.variant', './/label[contains(., "Base colour")]//select'),
+        ))->selectByVisibleText('Indigo Cloth');
         $chrome->press('Deal them out');
         $chrome->waitFor('Variant 1');
         $this->until(fn () => count($this->get("units/$unit/plan")['kinds']) >= 3);
@@ -141,7 +143,9 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->signIn('Runa Wick');
         $chrome->open('/schemes/tidemark');
         $chrome->waitFor('no test model yet');
-        $light = $chrome->page->findElements(WebDriverBy::xpath('//tr[td[contains(., "main cloth")]]//td[4]//select'))[1];
+        $light = $chrome->page->findElements(
+            WebDriverBy::xpath('//tr[td[contains(., "main cloth")]]//td[4]//select'),
+        )[1];
         (new WebDriverSelect($light))->selectByVisibleText('Bilge Green');
         $chrome->waitFor('is not lighter than Sluice Green');
         $chrome->page->navigate()->refresh();
@@ -156,7 +160,10 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->press('Rejected');
         $chrome->waitFor('v3');
         $chrome->waitFor('Too dark under the club lamps.');
-        self::assertSame([3, 'rejected'], [$this->get('schemes/tidemark')['number'], $this->get('schemes/tidemark')['versions'][1]['outcome']]);
+        self::assertSame(
+            [3, 'rejected'],
+            [$this->get('schemes/tidemark')['number'], $this->get('schemes/tidemark')['versions'][1]['outcome']],
+        );
     }
 
     public function test_a_figure_is_made_from_a_schematic_and_an_area_is_outlined_split_and_kept(): void
@@ -165,7 +172,9 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->signIn('Runa Wick');
         $chrome->open('/figures');
         $chrome->press('New figure');
-        $this->within('.ant-modal form', './/label[contains(., "What it is called")]//input')->sendKeys('Quay Runner');
+        $this->within('.ant-modal form', './/label[contains(., "What it is called")]//input')->sendKeys(
+            'Quay Runner',
+        );
         $chrome->press('Pouch');
         $chrome->press('Make the figure');
         $chrome->waitFor('15 areas');
@@ -181,7 +190,11 @@ final class PlanBrowserTest extends BrowserTestCase
         $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.map-point'))) === 4);
         $points = $chrome->page->findElements(WebDriverBy::cssSelector('.map-point'));
         $points[0]->click();
-        (new WebDriverActions($chrome->page))->keyDown(null, "\xEE\x80\x88")->click($chrome->page->findElements(WebDriverBy::cssSelector('.map-point'))[2])->keyUp(null, "\xEE\x80\x88")->perform();
+        (new WebDriverActions($chrome->page))
+            ->keyDown(null, "\xEE\x80\x88")
+            ->click($chrome->page->findElements(WebDriverBy::cssSelector('.map-point'))[2])
+            ->keyUp(null, "\xEE\x80\x88")
+            ->perform();
         $chrome->press('Split');
         $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.map-point'))) === 6);
         $chrome->press('To the back');
@@ -193,7 +206,12 @@ final class PlanBrowserTest extends BrowserTestCase
         $area = $this->get('sculpts/quay-runner')['document']['areas'][15];
         self::assertSame([2, 2], [count($area['outline']['front']), count($area['outline']['back'])]);
         $x = fn (array $rings): array => array_map(fn (array $p) => $p[0], array_merge(...$rings));
-        self::assertEqualsWithDelta(1 - min($x($area['outline']['front'])), max($x($area['outline']['back'])), 1e-3, 'the back is mirrored');
+        self::assertEqualsWithDelta(
+            1 - min($x($area['outline']['front'])),
+            max($x($area['outline']['back'])),
+            1e-3,
+            'the back is mirrored',
+        );
     }
 
     public function test_a_unit_is_amended_on_some_models_and_its_method_chosen_for_one_area(): void
@@ -204,21 +222,47 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->open("/units/$unit/plan");
         $chrome->waitFor('Meets the tier');
         $chrome->press('Amend');
-        (new WebDriverSelect($this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "It")]//select')))->selectByValue('add');
-        (new WebDriverSelect($this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Technique")]//select')))->selectByVisibleText('Tint');
+        (new WebDriverSelect(
+            $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "It")]//select'),
+        ))->selectByValue('add');
+        (new WebDriverSelect(
+            $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Technique")]//select'),
+        ))->selectByVisibleText('Tint');
         $this->within('.ant-modal form', './/label[contains(., "On how many models")]//input')->sendKeys('1');
         $this->within('.ant-modal form', './/button[normalize-space(.) = "Hood"]')->click();
-        $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Why")]//input')->sendKeys('One of them is older.');
+        $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Why")]//input')->sendKeys(
+            'One of them is older.',
+        );
         $this->within('.ant-modal form', './/button[normalize-space(.) = "Amend"]')->click();
         $chrome->waitFor('One of them is older.');
         $chrome->waitFor('on 1 models');
-        self::assertSame([1], array_values(array_unique(array_map(fn (array $k) => count($k['pieces']), array_filter($this->get("units/$unit/plan")['kinds'], fn (array $k) => in_array(2, $k['amendments'], true))))));
+        self::assertSame(
+            [1],
+            array_values(
+                array_unique(
+                    array_map(
+                        fn (array $k) => count($k['pieces']),
+                        array_filter(
+                            $this->get("units/$unit/plan")['kinds'],
+                            fn (array $k) => in_array(2, $k['amendments'], true),
+                        ),
+                    ),
+                ),
+            ),
+        );
         $chrome->press('Method');
         $chrome->waitFor('whether the order of work changes');
-        (new WebDriverSelect($this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select')))->selectByVisibleText('Hood only');
+        (new WebDriverSelect(
+            $this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select'),
+        ))->selectByVisibleText('Hood only');
         $chrome->press('from mid');
-        $this->until(fn () => $this->get("units/$unit/plan")['method'] !== [] && ($this->get("units/$unit/plan")['method']['build'][0]['value'] ?? null) === 'from_mid');
-        (new WebDriverSelect($this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select')))->selectByVisibleText('the whole model');
+        $this->until(
+            fn () => $this->get("units/$unit/plan")['method'] !== [] &&
+                ($this->get("units/$unit/plan")['method']['build'][0]['value'] ?? null) === 'from_mid',
+        );
+        (new WebDriverSelect(
+            $this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select'),
+        ))->selectByVisibleText('the whole model');
         $chrome->waitFor('Hood: from mid');
     }
 
@@ -238,18 +282,27 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->press('best', true);
         $this->until(fn () => $this->get("units/$unit/plan")['aims']['chosen'] === 'best');
         // Its models are worked in one order with the others, so a pass may be split that alone would not be.
-        self::assertEqualsWithDelta($before['best'], $this->get("units/$unit/plan")['plan']['totals']['by_passes'], 6.0);
+        self::assertEqualsWithDelta(
+            $before['best'],
+            $this->get("units/$unit/plan")['plan']['totals']['by_passes'],
+            6.0,
+        );
         $chrome->press('Undo');
         $this->until(fn () => $this->get("units/$unit/plan")['aims']['chosen'] === 'quickest');
         $this->step('coat', 'Sprayed')->click();
         $note = $this->within('.why', './/label[contains(., "Note for the bench")]//input');
         $note->sendKeys('Two light mists.');
         $chrome->css('.plan-figure .chip')->click();
-        $this->until(fn () => in_array('Two light mists.', (array) $this->get("units/$unit/plan")['arranged']['notes'], true));
+        $this->until(
+            fn () => in_array('Two light mists.', (array) $this->get("units/$unit/plan")['arranged']['notes'], true),
+        );
         $chrome->press('Bench card');
         $chrome->waitFor('Two light mists.');
         $chrome->waitFor('trained advice come first');
-        self::assertSame(count($this->get("units/$unit/plan")['plan']['passes']), count($chrome->page->findElements(WebDriverBy::cssSelector('.bench-card tbody tr'))));
+        self::assertSame(
+            count($this->get("units/$unit/plan")['plan']['passes']),
+            count($chrome->page->findElements(WebDriverBy::cssSelector('.bench-card tbody tr'))),
+        );
     }
 
     public function test_finished_work_is_raised_from_its_plan(): void
@@ -280,14 +333,19 @@ final class PlanBrowserTest extends BrowserTestCase
     /** @return list<string> */
     private function order(): array
     {
-        return self::$chrome->page->executeScript('return [...document.querySelectorAll(".order li .what")].map(e => e.firstChild.textContent + e.children[1].textContent)');
+        return self::$chrome->page->executeScript(
+            'return [...document.querySelectorAll(".order li .what")].map(e => '.
+                'e.firstChild.textContent + e.children[1].textContent)',
+        );
     }
 
     private function step(string $area, string $name): WebDriverElement
     {
         $found = null;
         $this->until(function () use ($area, $name, &$found): bool {
-            foreach (self::$chrome->page->findElements(WebDriverBy::cssSelector(".step[data-area='$area']")) as $chip) {
+            foreach (
+                self::$chrome->page->findElements(WebDriverBy::cssSelector(".step[data-area='$area']")) as $chip
+            ) {
                 if (str_contains($chip->getText(), $name)) {
                     $found = $chip;
                 }
@@ -302,7 +360,9 @@ final class PlanBrowserTest extends BrowserTestCase
 
     private function within(string $selector, string $path): WebDriverElement
     {
-        return self::$chrome->css($selector)->findElement(WebDriverBy::xpath(str_starts_with($path, '.') ? $path : ".$path"));
+        return self::$chrome
+            ->css($selector)
+            ->findElement(WebDriverBy::xpath(str_starts_with($path, '.') ? $path : ".$path"));
     }
 
     /** @param  callable(): bool  $holds */
@@ -320,6 +380,9 @@ final class PlanBrowserTest extends BrowserTestCase
             }
             usleep(100_000);
         }
-        self::fail('It did not come to that. The page shows: '.mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500));
+        self::fail(
+            'It did not come to that. The page shows: '.
+                mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500),
+        );
     }
 }

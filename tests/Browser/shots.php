@@ -12,11 +12,18 @@ $folder = $argv[2] ?? dirname(__DIR__, 2).'/docs/screenshots';
 @mkdir($folder, 0775, true);
 $chrome = new Chrome($argv[1] ?? 'http://127.0.0.1:8480');
 $find = function (string $api, callable $pick) use ($chrome): mixed {
-    $data = $chrome->page->executeAsyncScript('const done = arguments[1]; fetch("/api/v1/" + arguments[0], {headers: {Accept: "application/json"}}).then(r => r.json()).then(done)', [$api]);
+    $data = $chrome->page->executeAsyncScript(
+        'const done = arguments[1]; fetch("/api/v1/" + arguments[0], {headers: {Accept: '.
+            '"application/json"}}).then(r => r.json()).then(done)',
+        [$api],
+    );
 
     return $pick($data['data']);
 };
-$order = fn (string $number): mixed => $find('orders', fn (array $orders) => current(array_filter($orders, fn ($o) => $o['number'] === $number)));
+$order = fn (string $number): mixed => $find(
+    'orders',
+    fn (array $orders) => current(array_filter($orders, fn ($o) => $o['number'] === $number)),
+);
 try {
     $chrome->open('/');
     $chrome->dark(false);

@@ -15,10 +15,11 @@ use SplFileInfo;
 final class ArchitectureTest extends TestCase
 {
     /** Global functions that read the world or change it. */
-    private const FORBIDDEN = '/^(time|microtime|hrtime|date|gmdate|mktime|strtotime|checkdate|idate|getdate|localtime|rand|mt_rand|random_int|random_bytes|shuffle|array_rand|str_shuffle|uniqid|lcg_value'
-        .'|f(open|read|write|gets|puts|close|lock|scanf|getcsv|putcsv|passthru|stat)|file(|_get_contents|_put_contents|mtime|size)|is_file|is_dir|readfile|unlink|rename|copy|mkdir|rmdir|glob|scandir|opendir'
-        .'|tempnam|tmpfile|touch|chmod|exec|shell_exec|system|passthru|proc_open|popen|mail|header|setcookie|session_\w+|getenv|putenv|ini_set|set_time_limit|sleep|usleep|curl_\w+|fsockopen|stream_\w+'
-        .'|error_log|trigger_error|printf|vprintf|print_r|var_dump|debug_zval_refcount|base_path|config|app|env|now|collect|logger|dd|dump|resolve|event|cache|request|response|route|trans|__|view)$/';
+    private const FORBIDDEN =
+        '/^(time|microtime|hrtime|date|gmdate|mktime|strtotime|checkdate|idate|getdate|localtime|rand|mt_rand|random_int|random_bytes|shuffle|array_rand|str_shuffle|uniqid|lcg_value'.
+        '|f(open|read|write|gets|puts|close|lock|scanf|getcsv|putcsv|passthru|stat)|file(|_get_contents|_put_contents|mtime|size)|is_file|is_dir|readfile|unlink|rename|copy|mkdir|rmdir|glob|scandir|opendir'.
+        '|tempnam|tmpfile|touch|chmod|exec|shell_exec|system|passthru|proc_open|popen|mail|header|setcookie|session_\w+|getenv|putenv|ini_set|set_time_limit|sleep|usleep|curl_\w+|fsockopen|stream_\w+'.
+        '|error_log|trigger_error|printf|vprintf|print_r|var_dump|debug_zval_refcount|base_path|config|app|env|now|collect|logger|dd|dump|resolve|event|cache|request|response|route|trans|__|view)$/';
 
     private const CLASSES = '/^(Date\w*|Spl\w*File\w*|DirectoryIterator|PDO\w*|mysqli\w*|Curl\w*|Random)$/';
 
@@ -26,7 +27,9 @@ final class ArchitectureTest extends TestCase
     public static function files(): iterable
     {
         $root = dirname(__DIR__, 2).'/core/src';
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file
+        ) {
             if ($file instanceof SplFileInfo && $file->getExtension() === 'php') {
                 yield substr($file->getPathname(), strlen($root) + 1) => [$file->getPathname()];
             }
@@ -43,26 +46,55 @@ final class ArchitectureTest extends TestCase
 
     public function test_the_check_finds_what_it_looks_for(): void
     {
-        $source = '<?php namespace Ordotype\Core\X; use Illuminate\Support\Str; final class A { function b(\Carbon\Carbon $c) { $t = time(); $r = \random_int(1, 2); $n = new \DateTimeImmutable; echo 1; } }';
-        self::assertSame(['Illuminate\Support\Str', 'Carbon\Carbon', 'time()', 'random_int()', 'DateTimeImmutable', 'echo'], self::outside($source));
+        $source =
+            '<?php namespace Ordotype\Core\X; use Illuminate\Support\Str; final class A { '.
+            'function b(\Carbon\Carbon $c) { $t = time(); $r = \random_int(1, 2); $n = new '.
+'\DateTimeImmutable; echo 1; } }';
+        self::assertSame(
+            ['Illuminate\Support\Str', 'Carbon\Carbon', 'time()', 'random_int()', 'DateTimeImmutable', 'echo'],
+            self::outside($source),
+        );
     }
 
     /** @return list<string> what a source file of the core names that it must not */
     private static function outside(string $source): array
     {
         $found = [];
-        $tokens = array_values(array_filter(token_get_all($source), fn ($t) => ! is_array($t) || ! in_array($t[0], [T_WHITESPACE, T_COMMENT, T_DOC_COMMENT], true)));
+        $tokens = array_values(
+            array_filter(
+                token_get_all($source),
+                fn ($t) => ! is_array($t) || ! in_array($t[0], [T_WHITESPACE, T_COMMENT, T_DOC_COMMENT], true),
+            ),
+        );
         foreach ($tokens as $i => $token) {
             if (! is_array($token)) {
                 continue;
             }
             $before = $tokens[$i - 1] ?? null;
             $name = ltrim($token[1], '\\');
-            if (in_array($token[0], [T_ECHO, T_PRINT, T_INLINE_HTML, T_EXIT, T_EVAL, T_INCLUDE, T_REQUIRE, T_GLOBAL], true)) {
+            if (
+                in_array(
+                    $token[0],
+                    [T_ECHO, T_PRINT, T_INLINE_HTML, T_EXIT, T_EVAL, T_INCLUDE, T_REQUIRE, T_GLOBAL],
+                    true,
+                )
+            ) {
                 $found[] = $token[1];
             } elseif (in_array($token[0], [T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED, T_STRING], true)) {
-                $isCall = ($tokens[$i + 1] ?? null) === '(' && ! (is_array($before) && in_array($before[0], [T_OBJECT_OPERATOR, T_NULLSAFE_OBJECT_OPERATOR, T_DOUBLE_COLON, T_FUNCTION, T_NEW], true));
-                $isClass = is_array($before) && in_array($before[0], [T_USE, T_NEW, T_EXTENDS, T_IMPLEMENTS], true) || $token[0] === T_NAME_FULLY_QUALIFIED || str_contains($name, '\\');
+                $isCall =
+                    ($tokens[$i + 1] ?? null) === '(' &&
+                    ! (
+                        is_array($before) &&
+                        in_array(
+                            $before[0],
+                            [T_OBJECT_OPERATOR, T_NULLSAFE_OBJECT_OPERATOR, T_DOUBLE_COLON, T_FUNCTION, T_NEW],
+                            true,
+                        )
+                    );
+                $isClass =
+                    (is_array($before) && in_array($before[0], [T_USE, T_NEW, T_EXTENDS, T_IMPLEMENTS], true)) ||
+                    $token[0] === T_NAME_FULLY_QUALIFIED ||
+                    str_contains($name, '\\');
                 if ($isCall && preg_match(self::FORBIDDEN, $name) === 1) {
                     $found[] = "$name()";
                 } elseif ($isClass && str_contains($name, '\\') && ! str_starts_with($name, 'Ordotype\\Core')) {
@@ -70,7 +102,10 @@ final class ArchitectureTest extends TestCase
                 } elseif ($isClass && ! str_contains($name, '\\') && preg_match(self::CLASSES, $name) === 1) {
                     $found[] = $name;
                 }
-            } elseif ($token[0] === T_VARIABLE && preg_match('/^\$(_GET|_POST|_SERVER|_ENV|_COOKIE|_FILES|_SESSION|GLOBALS)$/', $token[1]) === 1) {
+            } elseif (
+                $token[0] === T_VARIABLE &&
+                preg_match('/^\$(_GET|_POST|_SERVER|_ENV|_COOKIE|_FILES|_SESSION|GLOBALS)$/', $token[1]) === 1
+            ) {
                 $found[] = $token[1];
             }
         }

@@ -20,7 +20,9 @@ final class CheckListTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function pieces(): iterable
     {
-        foreach (['sluice-warden', 'lantern-provost', 'mudlark', 'bell-diver', 'reedback-toad', 'ferry-gun'] as $figure) {
+        foreach (
+            ['sluice-warden', 'lantern-provost', 'mudlark', 'bell-diver', 'reedback-toad', 'ferry-gun'] as $figure
+        ) {
             foreach (['muster', 'company', 'banner', 'cabinet', 'centrepiece'] as $tier) {
                 yield "$figure at $tier" => [$figure, $tier];
             }
@@ -41,10 +43,19 @@ final class CheckListTest extends TestCase
             self::assertNotNull($area);
             foreach ($planned->demand->requirements as $requirement) {
                 foreach ($requirement->clauses as $clause) {
-                    $asking = array_filter($questions, fn (Question $q) => in_array($clause, $q->clauses, true) && in_array($area->key, $q->areas, true) && $q->view === CheckList::viewOf($area));
+                    $asking = array_filter(
+                        $questions,
+                        fn (Question $q) => in_array($clause, $q->clauses, true) &&
+                            in_array($area->key, $q->areas, true) &&
+                            $q->view === CheckList::viewOf($area),
+                    );
                     self::assertNotSame([], $asking, "$clause on $area->key is asked by no question in its view");
                     if (in_array($requirement->kind, [RequirementKind::Effect, RequirementKind::Technique], true)) {
-                        self::assertNotSame([], array_filter($asking, fn (Question $q) => $q->mandatory), "$clause must be answered");
+                        self::assertNotSame(
+                            [],
+                            array_filter($asking, fn (Question $q) => $q->mandatory),
+                            "$clause must be answered",
+                        );
                     }
                 }
             }
@@ -60,11 +71,26 @@ final class CheckListTest extends TestCase
             $area = $planned->demand->area;
             self::assertNotNull($area);
             foreach (self::faults()->kinds as $kind) {
-                $there = array_filter($planned->choice->techniques ?? [], fn ($u) => $u->technique->givesAny(...$kind->effects)) !== [];
-                if ($kind->where !== 'area' || $kind->effects === [] || ! $there || ($kind->materials !== [] && ! in_array($area->material, $kind->materials, true)) || $area->rank->value === 'ground') {
+                $there =
+                    array_filter(
+                        $planned->choice->techniques ?? [],
+                        fn ($u) => $u->technique->givesAny(...$kind->effects),
+                    ) !== [];
+                if (
+                    $kind->where !== 'area' ||
+                    $kind->effects === [] ||
+                    ! $there ||
+                    ($kind->materials !== [] && ! in_array($area->material, $kind->materials, true)) ||
+                    $area->rank->value === 'ground'
+                ) {
                     continue;
                 }
-                $asking = array_filter($questions, fn (Question $q) => $q->key !== CheckList::FINAL_LOOK && in_array($kind->key, $q->faults, true) && in_array($area->key, $q->areas, true));
+                $asking = array_filter(
+                    $questions,
+                    fn (Question $q) => $q->key !== CheckList::FINAL_LOOK &&
+                        in_array($kind->key, $q->faults, true) &&
+                        in_array($area->key, $q->areas, true),
+                );
                 self::assertNotSame([], $asking, "$kind->key on $area->key");
             }
         }
@@ -73,11 +99,23 @@ final class CheckListTest extends TestCase
 
     public function test_a_finish_joins_the_question_about_its_fault_and_gives_it_no_severity(): void
     {
-        $questions = array_column(array_map(fn (Question $q) => ['key' => $q->key, 'q' => $q], (new CheckList(self::plan('sluice-warden', 'banner'), self::faults()))->questions()), 'q', 'key');
+        $questions = array_column(
+            array_map(
+                fn (Question $q) => ['key' => $q->key, 'q' => $q],
+                (new CheckList(self::plan('sluice-warden', 'banner'), self::faults()))->questions(),
+            ),
+            'q',
+            'key',
+        );
         self::assertContains('banner.drift', $questions['fault:colour:front']->clauses);
         self::assertContains('muster.primer', $questions['fault:cover:front']->clauses);
-        self::assertNull($questions['fault:colour:front']->severity, 'what the clause says of drift is not said of every fault of colour');
-        $steps = array_values(array_filter($questions, fn (Question $q) => in_array('banner.steps.main', $q->clauses, true)));
+        self::assertNull(
+            $questions['fault:colour:front']->severity,
+            'what the clause says of drift is not said of every fault of colour',
+        );
+        $steps = array_values(
+            array_filter($questions, fn (Question $q) => in_array('banner.steps.main', $q->clauses, true)),
+        );
         self::assertCount(1, $steps);
         self::assertContains('banner.steps.detail', $steps[0]->clauses);
         self::assertStringStartsWith('Can the colour steps be told apart: 3 to 6 on oilskin coat', $steps[0]->text);
@@ -88,7 +126,9 @@ final class CheckListTest extends TestCase
         static $plans = [];
         $standard = Demo::standard();
 
-        return $plans["$figure $tier"] ??= Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($figure)));
+        return $plans["$figure $tier"] ??= Planner::plan(
+            new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($figure)),
+        );
     }
 
     private static function faults(): FaultCatalogue

@@ -22,7 +22,14 @@ final class DoubtfulStepsTest extends TestCase
 {
     private const SHADES = ['stain_shade', 'wash_all_over', 'recess_shade', 'stain_over', 'ground_wash'];
 
-    private const FIGURES = ['bell-diver', 'ferry-gun', 'lantern-provost', 'mudlark', 'reedback-toad', 'sluice-warden'];
+    private const FIGURES = [
+        'bell-diver',
+        'ferry-gun',
+        'lantern-provost',
+        'mudlark',
+        'reedback-toad',
+        'sluice-warden',
+    ];
 
     public function test_every_plan_names_exactly_the_steps_that_the_files_make_doubtful(): void
     {
@@ -34,7 +41,11 @@ final class DoubtfulStepsTest extends TestCase
                     $files = self::files($figure, $isMurky);
                     $plan = Planner::plan(self::request($standard, $tier->key, $files));
                     $expected = $this->doubtful($plan, ...$files);
-                    self::assertSame($expected, self::named($plan), "$figure at $tier->key".($isMurky ? ', murky' : ''));
+                    self::assertSame(
+                        $expected,
+                        self::named($plan),
+                        "$figure at $tier->key".($isMurky ? ', murky' : ''),
+                    );
                     $seen += count($expected);
                 }
             }
@@ -45,7 +56,8 @@ final class DoubtfulStepsTest extends TestCase
     /** @return iterable<string, array{string, string, bool}> base, shade, whether the shade is doubted */
     public static function shades(): iterable
     {
-        // L* of greys by `grey-relations.csv`: #777777 is 50.03, #6a6a6a 44.82. #676767 is 43.60, by the formula at the end.
+        // L* of greys by `grey-relations.csv`: #777777 is 50.03, #6a6a6a 44.82. #676767 is 43.60, by the formula at
+        // the end.
         yield 'a paint lighter than its base' => ['#777777', '#909090', true];
         yield 'the base itself' => ['#777777', '#777777', true];
         yield '5.2 L* darker' => ['#777777', '#6a6a6a', true];
@@ -54,16 +66,34 @@ final class DoubtfulStepsTest extends TestCase
     }
 
     #[DataProvider('shades')]
-    public function test_a_shade_must_be_six_l_star_darker_than_its_base(string $base, string $shade, bool $isDoubted): void
-    {
-        $standard = Demo::tierOf([['kind' => 'steps', 'min' => 0, 'max' => 5], ['kind' => 'technique', 'technique' => 'recess_shade', 'status' => 'required']]);
-        $scheme = SchemeFormat::read(Demo::object(['format' => SchemeFormat::WORD, 'name' => 'S', 'slots' => (object) [], 'areas' => ['coat' => ['base' => $base, 'shades' => [$shade], 'lights' => []]]]));
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), $scheme));
+    public function test_a_shade_must_be_six_l_star_darker_than_its_base(
+        string $base,
+        string $shade,
+        bool $isDoubted,
+    ): void {
+        $standard = Demo::tierOf([
+            ['kind' => 'steps', 'min' => 0, 'max' => 5],
+            ['kind' => 'technique', 'technique' => 'recess_shade', 'status' => 'required'],
+        ]);
+        $scheme = SchemeFormat::read(
+            Demo::object([
+                'format' => SchemeFormat::WORD,
+                'name' => 'S',
+                'slots' => (object) [],
+                'areas' => ['coat' => ['base' => $base, 'shades' => [$shade], 'lights' => []]],
+            ]),
+        );
+        $plan = Planner::plan(
+            new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), $scheme),
+        );
         self::assertContains('coat:recess_shade', array_map(fn (Step $s) => $s->place(), $plan->work->steps));
         self::assertSame($isDoubted ? ['coat recess_shade'] : [], self::named($plan));
     }
 
-    /** @return iterable<string, array{array<string, mixed>, string, bool}> what is said of the area, its base, whether the edge highlight is doubted */
+    /**
+     * @return iterable<string, array{array<string, mixed>, string, bool}> what is said of the area, its base, whether
+     * the edge highlight is doubted
+     */
     public static function dark(): iterable
     {
         yield 'a dark back that nobody looks at' => [['facing' => 'back', 'focus' => 0], '#1b1a1c', true];
@@ -75,12 +105,35 @@ final class DoubtfulStepsTest extends TestCase
 
     /** @param  array<string, mixed>  $area */
     #[DataProvider('dark')]
-    public function test_light_on_what_is_dark_and_turned_away_is_doubted(array $area, string $base, bool $isDoubted): void
-    {
+    public function test_light_on_what_is_dark_and_turned_away_is_doubted(
+        array $area,
+        string $base,
+        bool $isDoubted,
+    ): void {
         // A viewing distance at which every mark of the catalogue can be noticed, so that only the place speaks.
-        $standard = Demo::tierOf([['kind' => 'steps', 'min' => 0, 'max' => 5], ['kind' => 'technique', 'technique' => 'edge_highlight', 'status' => 'required']], ['viewing' => ['distance_cm' => 15, 'angle_arcmin' => 1]]);
-        $scheme = SchemeFormat::read(Demo::object(['format' => SchemeFormat::WORD, 'name' => 'S', 'slots' => (object) [], 'areas' => ['coat' => ['base' => $base, 'shades' => [], 'lights' => ['#b0b0b0']]]]));
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => $area + ['relief' => ['hard_edges']]]), $scheme));
+        $standard = Demo::tierOf(
+            [
+                ['kind' => 'steps', 'min' => 0, 'max' => 5],
+                ['kind' => 'technique', 'technique' => 'edge_highlight', 'status' => 'required'],
+            ],
+            ['viewing' => ['distance_cm' => 15, 'angle_arcmin' => 1]],
+        );
+        $scheme = SchemeFormat::read(
+            Demo::object([
+                'format' => SchemeFormat::WORD,
+                'name' => 'S',
+                'slots' => (object) [],
+                'areas' => ['coat' => ['base' => $base, 'shades' => [], 'lights' => ['#b0b0b0']]],
+            ]),
+        );
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('tier'),
+                Demo::sculptOf(['coat' => $area + ['relief' => ['hard_edges']]]),
+                $scheme,
+            ),
+        );
         self::assertContains('coat:edge_highlight', array_map(fn (Step $s) => $s->place(), $plan->work->steps));
         self::assertSame($isDoubted ? ['coat edge_highlight'] : [], self::named($plan));
     }
@@ -93,7 +146,12 @@ final class DoubtfulStepsTest extends TestCase
             $plan = Planner::plan(self::request($standard, 'cabinet', self::files($figure, true)));
             foreach (array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen') as $warning) {
                 $area = $plan->areas[$plan->request->sculpt->place((string) $warning->area)];
-                $kept = array_values(array_filter($area->choice->techniques ?? [], fn ($u) => $u->technique->key !== $warning->technique));
+                $kept = array_values(
+                    array_filter(
+                        $area->choice->techniques ?? [],
+                        fn ($u) => $u->technique->key !== $warning->technique,
+                    ),
+                );
                 $without = Planner::withEdits($plan, [(string) $warning->area => new Choice($kept)]);
                 self::assertNotContains("$warning->area $warning->technique", self::named($without));
                 self::assertLessThan($plan->minutesByArea(), $without->minutesByArea());
@@ -106,7 +164,10 @@ final class DoubtfulStepsTest extends TestCase
     /** @return list<string> area and technique of what the plan doubts, sorted */
     private static function named(Plan $plan): array
     {
-        $named = array_map(fn (Warning $w) => "$w->area $w->technique", array_values(array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen')));
+        $named = array_map(
+            fn (Warning $w) => "$w->area $w->technique",
+            array_values(array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen')),
+        );
         sort($named);
 
         return $named;
@@ -120,7 +181,10 @@ final class DoubtfulStepsTest extends TestCase
      */
     private static function files(string $figure, bool $isMurky): array
     {
-        [$sculpt, $scheme] = array_map(fn (string $file): array => json_decode((string) json_encode(Demo::json($file)), true), ["sculpts/$figure.json", 'schemes/tidemark.json']);
+        [$sculpt, $scheme] = array_map(
+            fn (string $file): array => json_decode((string) json_encode(Demo::json($file)), true),
+            ["sculpts/$figure.json", 'schemes/tidemark.json'],
+        );
         if ($isMurky) {
             foreach ($sculpt['areas'] as $i => $area) {
                 $sculpt['areas'][$i] = $i % 2 === 0 ? $area : ['facing' => 'back', 'focus' => 0] + $area;
@@ -138,7 +202,15 @@ final class DoubtfulStepsTest extends TestCase
     {
         [$sculpt, $scheme] = $files;
 
-        return new PlanRequest($standard, $standard->tier($tier), SculptFormat::read(Demo::object(self::outlines($sculpt))), SchemeFormat::read(Demo::object(['areas' => (object) $scheme['areas'], 'slots' => (object) $scheme['slots']] + $scheme)), shelf: Demo::shelf());
+        return new PlanRequest(
+            $standard,
+            $standard->tier($tier),
+            SculptFormat::read(Demo::object(self::outlines($sculpt))),
+            SchemeFormat::read(
+                Demo::object(['areas' => (object) $scheme['areas'], 'slots' => (object) $scheme['slots']] + $scheme),
+            ),
+            shelf: Demo::shelf(),
+        );
     }
 
     /**
@@ -147,7 +219,10 @@ final class DoubtfulStepsTest extends TestCase
      */
     private static function outlines(array $sculpt): array
     {
-        $sculpt['areas'] = array_map(fn (array $area): array => ['outline' => (object) $area['outline']] + $area, $sculpt['areas']);
+        $sculpt['areas'] = array_map(
+            fn (array $area): array => ['outline' => (object) $area['outline']] + $area,
+            $sculpt['areas'],
+        );
 
         return $sculpt;
     }
@@ -155,28 +230,48 @@ final class DoubtfulStepsTest extends TestCase
     /**
      * @param  array<string, mixed>  $sculpt
      * @param  array<string, mixed>  $scheme
-     * @return list<string> as `named`, worked out from the steps and the files of the demo, without the core's colours and sizes
+     * @return list<string> as `named`, worked out from the steps and the files of the demo, without the core's
+     *     colours and sizes
      */
     private function doubtful(Plan $plan, array $sculpt, array $scheme): array
     {
-        $paints = array_column(array_map(str_getcsv(...), file(Demo::path('shelf.csv'), FILE_IGNORE_NEW_LINES) ?: []), 2, 0);
+        $paints = array_column(
+            array_map(str_getcsv(...), file(Demo::path('shelf.csv'), FILE_IGNORE_NEW_LINES) ?: []),
+            2,
+            0,
+        );
         $areas = array_column($sculpt['areas'], null, 'key');
         $viewing = $plan->request->tier->viewing;
-        $smallest = 2 * $viewing->distanceCm * 10 * tan($viewing->angleArcmin / 60 * M_PI / 180 / 2);
+        $smallest = 2 * $viewing->distanceCm * 10 * tan((($viewing->angleArcmin / 60) * M_PI) / 180 / 2);
         $found = [];
         foreach ($plan->work->steps as $step) {
             $area = $areas[$step->area->key ?? ''] ?? null;
             if ($area === null) {
                 continue;
             }
-            $colours = $scheme['areas'][$area['key']] ?? $scheme['slots'][$area['slot'] ?? ''] ?? null;
+            $colours = $scheme['areas'][$area['key']] ?? ($scheme['slots'][$area['slot'] ?? ''] ?? null);
             $base = $colours === null ? null : self::lightness($paints[$colours['base']] ?? $colours['base']);
             $mark = $step->technique->markMm;
-            $shade = in_array($step->technique->key, self::SHADES, true) && $step->colour?->colour !== null ? self::lightness($step->colour->colour->hex()) : null;
-            $lights = array_intersect(array_map(strval(...), array_keys($step->technique->effects)), ['highlight_edge', 'highlight_spot', 'blend', 'tint']) !== [];
-            if (($mark !== null && $mark < $smallest)
-                || ($shade !== null && $base !== null && $base - $shade < 6)
-                || ($lights && $base !== null && $base < 22 && $area['focus'] === 0 && in_array($area['facing'], ['back', 'under'], true))) {
+            $shade =
+                in_array($step->technique->key, self::SHADES, true) && $step->colour?->colour !== null
+                    ? self::lightness($step->colour->colour->hex())
+                    : null;
+            $lights =
+                array_intersect(array_map(strval(...), array_keys($step->technique->effects)), [
+                    'highlight_edge',
+                    'highlight_spot',
+                    'blend',
+                    'tint',
+                ]) !== [];
+            if (
+                ($mark !== null && $mark < $smallest) ||
+                ($shade !== null && $base !== null && $base - $shade < 6) ||
+                ($lights &&
+                    $base !== null &&
+                    $base < 22 &&
+                    $area['focus'] === 0 &&
+                    in_array($area['facing'], ['back', 'under'], true))
+            ) {
                 $found["{$area['key']} {$step->technique->key}"] = true;
             }
         }
@@ -194,6 +289,6 @@ final class DoubtfulStepsTest extends TestCase
             $y += $weight * ($c <= 0.04045 ? $c / 12.92 : (($c + 0.055) / 1.055) ** 2.4);
         }
 
-        return $y > 216 / 24389 ? 116 * $y ** (1 / 3) - 16 : $y * 24389 / 27;
+        return $y > 216 / 24389 ? 116 * $y ** (1 / 3) - 16 : ($y * 24389) / 27;
     }
 }

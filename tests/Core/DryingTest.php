@@ -26,11 +26,21 @@ final class DryingTest extends TestCase
         foreach (self::FIGURES as $figure) {
             foreach (['muster', 'company', 'banner'] as $tier) {
                 foreach ([1, 2, 7, 20] as $pieces) {
-                    $plan = Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($figure), Demo::scheme(), shelf: Demo::shelf(), pieces: $pieces));
+                    $plan = Planner::plan(
+                        new PlanRequest(
+                            $standard,
+                            $standard->tier($tier),
+                            Demo::sculpt($figure),
+                            Demo::scheme(),
+                            shelf: Demo::shelf(),
+                            pieces: $pieces,
+                        ),
+                    );
                     [$waited, $early] = self::worked($plan);
                     $where = "$figure, $tier, $pieces";
                     self::assertSame([], $early, $where);
-                    // The least the painter must wait in this order; what is said may be more, as a whole pass waits for its slowest area.
+                    // The least the painter must wait in this order; what is said may be more, as a whole pass waits
+                    // for its slowest area.
                     self::assertGreaterThanOrEqual($waited - 0.01, $plan->work->waiting, $where);
                     self::assertLessThanOrEqual($waited + 0.05 * $waited + 15.0, $plan->work->waiting, $where);
                 }
@@ -42,17 +52,39 @@ final class DryingTest extends TestCase
     {
         $standard = Demo::standard();
         foreach (self::FIGURES as $figure) {
-            $plan = Planner::plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt($figure), Demo::scheme(), shelf: Demo::shelf()));
+            $plan = Planner::plan(
+                new PlanRequest(
+                    $standard,
+                    $standard->tier('company'),
+                    Demo::sculpt($figure),
+                    Demo::scheme(),
+                    shelf: Demo::shelf(),
+                ),
+            );
             $alone = $plan->work->waiting + $plan->minutesByArea();
             self::assertLessThanOrEqual($alone + 1e-6, $plan->work->longestChain, $figure);
-            self::assertGreaterThanOrEqual(max(array_map(fn (Step $s) => $s->minutes, $plan->work->steps)), $plan->work->longestChain, $figure);
+            self::assertGreaterThanOrEqual(
+                max(array_map(fn (Step $s) => $s->minutes, $plan->work->steps)),
+                $plan->work->longestChain,
+                $figure,
+            );
         }
     }
 
     public function test_what_was_held_by_drying_says_so(): void
     {
-        $standard = Demo::tierOf([['kind' => 'technique', 'technique' => 'wash_all_over', 'status' => 'required'], ['kind' => 'technique', 'technique' => 'edge_highlight', 'status' => 'required'], ['kind' => 'technique', 'technique' => 'base_coat', 'status' => 'required']]);
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => ['relief' => ['hard_edges', 'soft_folds']]])));
+        $standard = Demo::tierOf([
+            ['kind' => 'technique', 'technique' => 'wash_all_over', 'status' => 'required'],
+            ['kind' => 'technique', 'technique' => 'edge_highlight', 'status' => 'required'],
+            ['kind' => 'technique', 'technique' => 'base_coat', 'status' => 'required'],
+        ]);
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('tier'),
+                Demo::sculptOf(['coat' => ['relief' => ['hard_edges', 'soft_folds']]]),
+            ),
+        );
         $places = array_map(fn (Step $s) => $s->place(), $plan->work->steps);
         self::assertSame(['coat:base_coat', 'coat:wash_all_over', 'coat:edge_highlight'], $places);
         self::assertContains(Rule::DryThrough, $plan->work->held[2]);
@@ -62,18 +94,34 @@ final class DryingTest extends TestCase
 
     public function test_a_batch_as_large_as_the_worked_example_needs_no_waiting(): void
     {
-        // Hand 4, dry 30: the smallest batch without waiting is 1 + ceil(30 / 4) = 9 (the design's own worked example).
+        // Hand 4, dry 30: the smallest batch without waiting is 1 + ceil(30 / 4) = 9 (the design's own worked
+        // example).
         $document = Demo::json('standards/five-rungs.json');
         assert($document instanceof \stdClass);
         foreach ($document->techniques as $t) {
             [$t->handling, $t->hand, $t->per_piece, $t->coats, $t->dry, $t->coat_dry] = [4, 0, 0, 1, 30, 0];
         }
         $document->prices = [];
-        $tier = Demo::object(['key' => 'tier', 'name' => 'Tier', 'order' => 1, 'status' => 'offered', 'intent' => '', 'pace' => 'fast', 'aim' => 'quickest', 'default_status' => 'not_offered', 'viewing' => ['distance_cm' => 60, 'angle_arcmin' => 2],
-            'clauses' => [['id' => 'tier.a', 'kind' => 'technique', 'technique' => 'base_coat', 'status' => 'required'], ['id' => 'tier.b', 'kind' => 'technique', 'technique' => 'layer', 'status' => 'required']]]);
+        $tier = Demo::object([
+            'key' => 'tier',
+            'name' => 'Tier',
+            'order' => 1,
+            'status' => 'offered',
+            'intent' => '',
+            'pace' => 'fast',
+            'aim' => 'quickest',
+            'default_status' => 'not_offered',
+            'viewing' => ['distance_cm' => 60, 'angle_arcmin' => 2],
+            'clauses' => [
+                ['id' => 'tier.a', 'kind' => 'technique', 'technique' => 'base_coat', 'status' => 'required'],
+                ['id' => 'tier.b', 'kind' => 'technique', 'technique' => 'layer', 'status' => 'required'],
+            ],
+        ]);
         $document->tiers = [$tier];
         $standard = \Ordotype\Core\Format\StandardFormat::read($document);
-        $waiting = fn (int $pieces): float => Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), pieces: $pieces))->work->waiting;
+        $waiting = fn (int $pieces): float => Planner::plan(
+            new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), pieces: $pieces),
+        )->work->waiting;
         self::assertSame([30.0, 26.0, 2.0, 0.0, 0.0], array_map($waiting, [1, 2, 8, 9, 12]));
     }
 
@@ -88,13 +136,17 @@ final class DryingTest extends TestCase
         $pieces = $plan->request->pieces;
         $now = $waited = 0.0;
         $early = [];
-        /** @var list<array<string, array{float, Step}>> $wet by model: until when, and what, by area ('*': everything) */
+        /**
+         * @var list<array<string, array{float, Step}>> $wet by model: until when, and what, by area ('*': everything)
+         */
         $wet = array_fill(0, $pieces, []);
         foreach ($plan->work->passes as $pass) {
             $steps = array_map(fn (int $i) => $plan->work->steps[$i], $pass->steps);
             // Within a pass each model gets all areas before the next; the handling is counted once.
             $share = $pass->minutes / max(1e-9, array_sum(array_map(fn (Step $s) => $s->minutes, $steps)));
-            $into = array_filter($pass->steps, fn (int $i) => in_array(Rule::WhileWet, $plan->work->held[$i], true)) !== [];
+            $into =
+                array_filter($pass->steps, fn (int $i) => in_array(Rule::WhileWet, $plan->work->held[$i], true)) !==
+                [];
             $start = $now;
             // The pass runs through without a pause: it starts as late as its tightest model wants.
             for ($k = 0; $k < $pieces; $k++) {
@@ -121,7 +173,10 @@ final class DryingTest extends TestCase
                         }
                     }
                     $at += $step->minutes * $share;
-                    $wet[$k][$step->area->key ?? '*'] = [$at + $step->technique->dry + ($step->technique->coats - 1) * $step->technique->coatDry, $step];
+                    $wet[$k][$step->area->key ?? '*'] = [
+                        $at + $step->technique->dry + ($step->technique->coats - 1) * $step->technique->coatDry,
+                        $step,
+                    ];
                 }
             }
             $now = $said + $pieces * $pass->minutes;
@@ -136,6 +191,8 @@ final class DryingTest extends TestCase
             return true;
         }
 
-        return $under->technique->mess >= 2 && $sculpt->touch($step->area->key, $area) && $step->area->part === $sculpt->area($area)->part;
+        return $under->technique->mess >= 2 &&
+            $sculpt->touch($step->area->key, $area) &&
+            $step->area->part === $sculpt->area($area)->part;
     }
 }

@@ -28,7 +28,15 @@ final class FormatsTest extends TestCase
     /** @return iterable<string, array{string, string}> */
     public static function documents(): iterable
     {
-        foreach (['standards' => 'standard@1', 'sculpts' => 'sculpt@1', 'schemes' => 'scheme@1', 'methods' => 'method@1', 'amendments' => 'amendment@1'] as $folder => $schema) {
+        foreach (
+            [
+                'standards' => 'standard@1',
+                'sculpts' => 'sculpt@1',
+                'schemes' => 'scheme@1',
+                'methods' => 'method@1',
+                'amendments' => 'amendment@1',
+            ] as $folder => $schema
+        ) {
             foreach (glob(Demo::path("$folder/*.json")) ?: [] as $file) {
                 yield "$folder/".basename($file) => ["$folder/".basename($file), $schema];
             }
@@ -56,68 +64,282 @@ final class FormatsTest extends TestCase
         $document->techniques[0]->retired = true;
         $document->techniques[1]->mark_mm = 0.3;
         $document->tiers[1]->faults = (object) ['tide_mark' => 'critical'];
-        $document->tiers[1]->clauses[] = Demo::object(['id' => 'muster.any', 'kind' => 'effect', 'effect' => ['shade', 'tint'], 'extent' => 'spot', 'passes' => 1, 'by' => ['glaze'],
-            'scope' => ['rank' => ['main'], 'material' => ['cloth'], 'relief' => ['joints'], 'role' => ['hero'], 'size' => ['large'], 'facing' => ['back'], 'area' => ['hem'], 'focus_min' => 2, 'except' => ['except' => ['focus_min' => 3]]],
-            'label' => 'Row', 'client_text' => 'Plain', 'severity' => 'critical']);
-        $document->tiers[1]->clauses[] = Demo::object(['id' => 'muster.sampled', 'kind' => 'acceptance', 'role' => ['horde'], 'inspect' => 'sample', 'level' => 'II', 'aql' => ['major' => 4, 'minor' => 6.5],
-            'limits' => ['critical' => 0, 'major' => 1, 'minor' => 3], 'views' => ['under'], 'gates' => [], 'consent' => 'none']);
-        self::assertSame(Json::canonical($document), Json::canonical(StandardFormat::write(StandardFormat::read($document))));
+        $document->tiers[1]->clauses[] = Demo::object([
+            'id' => 'muster.any',
+            'kind' => 'effect',
+            'effect' => ['shade', 'tint'],
+            'extent' => 'spot',
+            'passes' => 1,
+            'by' => ['glaze'],
+            'scope' => [
+                'rank' => ['main'],
+                'material' => ['cloth'],
+                'relief' => ['joints'],
+                'role' => ['hero'],
+                'size' => ['large'],
+                'facing' => ['back'],
+                'area' => ['hem'],
+                'focus_min' => 2,
+                'except' => ['except' => ['focus_min' => 3]],
+            ],
+            'label' => 'Row',
+            'client_text' => 'Plain',
+            'severity' => 'critical',
+        ]);
+        $document->tiers[1]->clauses[] = Demo::object([
+            'id' => 'muster.sampled',
+            'kind' => 'acceptance',
+            'role' => ['horde'],
+            'inspect' => 'sample',
+            'level' => 'II',
+            'aql' => ['major' => 4, 'minor' => 6.5],
+            'limits' => ['critical' => 0, 'major' => 1, 'minor' => 3],
+            'views' => ['under'],
+            'gates' => [],
+            'consent' => 'none',
+        ]);
+        self::assertSame(
+            Json::canonical($document),
+            Json::canonical(StandardFormat::write(StandardFormat::read($document))),
+        );
         SchemaCheck::against('standard@1', $document);
     }
 
-    /** @return iterable<string, array{string, Closure(stdClass): mixed, string, string}> what is spoilt, how, and the path and words that must be said */
+    /**
+     * @return iterable<string, array{string, Closure(stdClass): mixed, string, string}> what is spoilt, how, and the
+     * path and words that must be said
+     */
     public static function spoilt(): iterable
     {
-        yield 'format word' => ['standard', fn ($d) => $d->format = 'ordotype/standard@2', '/format', 'ordotype/standard@1'];
-        yield 'unknown key' => ['standard', fn ($d) => $d->tiers[2]->colour = 'red', '/tiers/2/colour', 'unknown key'];
-        yield 'missing key' => ['standard', function ($d) {
-            unset($d->tiers[2]->pace);
-        }, '/tiers/2', 'lacks "pace"'];
-        yield 'number as text' => ['standard', fn ($d) => $d->techniques[3]->hand = '4.0', '/techniques/3/hand', 'must be a number, not text'];
-        yield 'money as number' => ['standard', fn ($d) => $d->prices[0]->low = 14.0, '/prices/0/low', 'must be text'];
-        yield 'money with one decimal' => ['standard', fn ($d) => $d->prices[0]->low = '14.0', '/prices/0/low', 'two decimals'];
-        yield 'half a pass' => ['standard', fn ($d) => $d->techniques[3]->max_passes = 1.5, '/techniques/3/max_passes', 'whole number'];
-        yield 'endless minutes' => ['standard', fn ($d) => $d->techniques[3]->dry = 1e300, '/techniques/3/dry', 'within'];
-        yield 'unknown technique in a clause' => ['standard', fn ($d) => self::clause($d, 'muster.mount')->technique = 'sorcery', '/tiers/1/clauses/0/technique', '"sorcery"'];
-        yield 'unknown technique in by' => ['standard', fn ($d) => self::clause($d, 'company.edges')->by = ['sorcery'], '/by/0', '"sorcery"'];
-        yield 'unknown technique in excludes' => ['standard', fn ($d) => $d->techniques[5]->excludes = ['sorcery'], '/techniques/5/excludes/0', '"sorcery"'];
-        yield 'technique twice' => ['standard', fn ($d) => $d->techniques[5]->key = 'assemble', '/techniques/5/key', 'earlier technique'];
-        yield 'neither technique nor family' => ['standard', function ($d) {
-            unset(self::clause($d, 'muster.mount')->technique);
-        }, '/tiers/1/clauses/0', 'either'];
-        yield 'unknown kind of clause' => ['standard', fn ($d) => self::clause($d, 'muster.mount')->kind = 'wish', '/tiers/1/clauses/0/kind', '"wish"'];
-        yield 'unknown effect' => ['standard', fn ($d) => self::clause($d, 'muster.shade')->effect = 'sparkle', '/effect', '"sparkle"'];
-        yield 'clause that ends like another' => ['standard', fn ($d) => self::clause($d, 'muster.mould')->id = 'muster.mount', '/tiers/1/clauses/1/id', 'earlier clause'];
-        yield 'extends an unknown tier' => ['standard', fn ($d) => $d->tiers[2]->extends = 'nowhere', '/tiers/2/extends', '"nowhere"'];
-        yield 'extends in a circle' => ['standard', fn ($d) => $d->tiers[1]->extends = 'cabinet', '/tiers/1/extends', 'circle'];
-        yield 'drops what is not there' => ['standard', fn ($d) => $d->tiers[2]->drop = ['nothing'], '/tiers/2/drop/0', 'nothing'];
-        yield 'price of an unknown tier' => ['standard', fn ($d) => $d->prices[0]->tier = 'nowhere', '/prices/0/tier', '"nowhere"'];
-        yield 'price upside down' => ['standard', fn ($d) => $d->prices[0]->high = '0.50', '/prices/0/high', 'below'];
-        yield 'whole technique that suits a relief' => ['standard', fn ($d) => $d->techniques[0]->suits = (object) ['rim' => 1], '/techniques/0/suits', 'whole model'];
-        yield 'suits nothing' => ['standard', fn ($d) => $d->techniques[20]->suits = new stdClass, '/techniques/20/suits', 'at least one relief'];
-        yield 'sample without a level' => ['standard', fn ($d) => self::clause($d, 'muster.accept')->inspect = 'sample', '/tiers/1/clauses', 'level'];
-        yield 'a list for an object' => ['standard', fn ($d) => $d->tiers[0] = [], '/tiers/0', 'must be an object'];
-        yield 'shares that do not sum' => ['sculpt', fn ($d) => $d->areas[0]->share_pct = 40, '/areas', 'sum to 112 %'];
-        yield 'touches what is not there' => ['sculpt', fn ($d) => $d->areas[0]->touches = ['wings'], '/areas/0/touches/0', '"wings"'];
-        yield 'touches itself' => ['sculpt', fn ($d) => $d->areas[0]->touches = ['coat'], '/areas/0/touches/0', 'itself'];
-        yield 'surrounded by nothing' => ['sculpt', fn ($d) => $d->areas[0]->surround = 'ring', '/areas/0/surround', '"ring"'];
-        yield 'part that is not listed' => ['sculpt', fn ($d) => $d->areas[0]->part = 'shield', '/areas/0/part', '"shield"'];
-        yield 'point outside the frame' => ['sculpt', fn ($d) => $d->areas[0]->outline->front[0][1][0] = 1.2, '/areas/0/outline/front/0/1/0', '0 to 1'];
-        yield 'ring of two points' => ['sculpt', fn ($d) => $d->areas[0]->outline->front[0] = [[0, 0], [1, 1]], '/areas/0/outline/front/0', 'three points'];
-        yield 'area twice' => ['sculpt', fn ($d) => $d->areas[1]->key = 'coat', '/areas/1/key', 'earlier area'];
-        yield 'no area' => ['sculpt', fn ($d) => $d->areas = [], '/areas', 'at least one'];
-        yield 'word for a number' => ['sculpt', fn ($d) => $d->surface_cm2 = 'large', '/surface_cm2', 'must be a number'];
-        yield 'unknown material' => ['sculpt', fn ($d) => $d->areas[2]->material = 'moonstone', '/areas/2/material', '"moonstone"'];
-        yield 'relief twice' => ['sculpt', fn ($d) => $d->areas[2]->relief = ['organic', 'organic'], '/areas/2/relief/1', 'twice'];
-        yield 'not a colour' => ['scheme', fn ($d) => $d->slots->skin->base = '#12345', '/slots/skin/base', '#rrggbb'];
-        yield 'unknown school' => ['method', fn ($d) => $d->undercoat = 'pink', '/undercoat', 'light, dark'];
-        yield 'amendment with neither' => ['amendment', fn ($d) => $d->clause = null, '', 'either'];
-        yield 'amendment without a reason' => ['amendment', fn ($d) => $d->reason = ' ', '/reason', 'empty'];
+        yield 'format word' => [
+            'standard',
+            fn ($d) => ($d->format = 'ordotype/standard@2'),
+            '/format',
+            'ordotype/standard@1',
+        ];
+        yield 'unknown key' => [
+            'standard',
+            fn ($d) => ($d->tiers[2]->colour = 'red'),
+            '/tiers/2/colour',
+            'unknown key',
+        ];
+        yield 'missing key' => [
+            'standard',
+            function ($d) {
+                unset($d->tiers[2]->pace);
+            },
+            '/tiers/2',
+            'lacks "pace"',
+        ];
+        yield 'number as text' => [
+            'standard',
+            fn ($d) => ($d->techniques[3]->hand = '4.0'),
+            '/techniques/3/hand',
+            'must be a number, not text',
+        ];
+        yield 'money as number' => [
+            'standard',
+            fn ($d) => ($d->prices[0]->low = 14.0),
+            '/prices/0/low',
+            'must be text',
+        ];
+        yield 'money with one decimal' => [
+            'standard',
+            fn ($d) => ($d->prices[0]->low = '14.0'),
+            '/prices/0/low',
+            'two decimals',
+        ];
+        yield 'half a pass' => [
+            'standard',
+            fn ($d) => ($d->techniques[3]->max_passes = 1.5),
+            '/techniques/3/max_passes',
+            'whole number',
+        ];
+        yield 'endless minutes' => [
+            'standard',
+            fn ($d) => ($d->techniques[3]->dry = 1e300),
+            '/techniques/3/dry',
+            'within',
+        ];
+        yield 'unknown technique in a clause' => [
+            'standard',
+            fn ($d) => (self::clause($d, 'muster.mount')->technique = 'sorcery'),
+            '/tiers/1/clauses/0/technique',
+            '"sorcery"',
+        ];
+        yield 'unknown technique in by' => [
+            'standard',
+            fn ($d) => (self::clause($d, 'company.edges')->by = ['sorcery']),
+            '/by/0',
+            '"sorcery"',
+        ];
+        yield 'unknown technique in excludes' => [
+            'standard',
+            fn ($d) => ($d->techniques[5]->excludes = ['sorcery']),
+            '/techniques/5/excludes/0',
+            '"sorcery"',
+        ];
+        yield 'technique twice' => [
+            'standard',
+            fn ($d) => ($d->techniques[5]->key = 'assemble'),
+            '/techniques/5/key',
+            'earlier technique',
+        ];
+        yield 'neither technique nor family' => [
+            'standard',
+            function ($d) {
+                unset(self::clause($d, 'muster.mount')->technique);
+            },
+            '/tiers/1/clauses/0',
+            'either',
+        ];
+        yield 'unknown kind of clause' => [
+            'standard',
+            fn ($d) => (self::clause($d, 'muster.mount')->kind = 'wish'),
+            '/tiers/1/clauses/0/kind',
+            '"wish"',
+        ];
+        yield 'unknown effect' => [
+            'standard',
+            fn ($d) => (self::clause($d, 'muster.shade')->effect = 'sparkle'),
+            '/effect',
+            '"sparkle"',
+        ];
+        yield 'clause that ends like another' => [
+            'standard',
+            fn ($d) => (self::clause($d, 'muster.mould')->id = 'muster.mount'),
+            '/tiers/1/clauses/1/id',
+            'earlier clause',
+        ];
+        yield 'extends an unknown tier' => [
+            'standard',
+            fn ($d) => ($d->tiers[2]->extends = 'nowhere'),
+            '/tiers/2/extends',
+            '"nowhere"',
+        ];
+        yield 'extends in a circle' => [
+            'standard',
+            fn ($d) => ($d->tiers[1]->extends = 'cabinet'),
+            '/tiers/1/extends',
+            'circle',
+        ];
+        yield 'drops what is not there' => [
+            'standard',
+            fn ($d) => ($d->tiers[2]->drop = ['nothing']),
+            '/tiers/2/drop/0',
+            'nothing',
+        ];
+        yield 'price of an unknown tier' => [
+            'standard',
+            fn ($d) => ($d->prices[0]->tier = 'nowhere'),
+            '/prices/0/tier',
+            '"nowhere"',
+        ];
+        yield 'price upside down' => [
+            'standard',
+            fn ($d) => ($d->prices[0]->high = '0.50'),
+            '/prices/0/high',
+            'below',
+        ];
+        yield 'whole technique that suits a relief' => [
+            'standard',
+            fn ($d) => ($d->techniques[0]->suits = (object) ['rim' => 1]),
+            '/techniques/0/suits',
+            'whole model',
+        ];
+        yield 'suits nothing' => [
+            'standard',
+            fn ($d) => ($d->techniques[20]->suits = new stdClass()),
+            '/techniques/20/suits',
+            'at least one relief',
+        ];
+        yield 'sample without a level' => [
+            'standard',
+            fn ($d) => (self::clause($d, 'muster.accept')->inspect = 'sample'),
+            '/tiers/1/clauses',
+            'level',
+        ];
+        yield 'a list for an object' => ['standard', fn ($d) => ($d->tiers[0] = []), '/tiers/0', 'must be an object'];
+        yield 'shares that do not sum' => [
+            'sculpt',
+            fn ($d) => ($d->areas[0]->share_pct = 40),
+            '/areas',
+            'sum to 112 %',
+        ];
+        yield 'touches what is not there' => [
+            'sculpt',
+            fn ($d) => ($d->areas[0]->touches = ['wings']),
+            '/areas/0/touches/0',
+            '"wings"',
+        ];
+        yield 'touches itself' => [
+            'sculpt',
+            fn ($d) => ($d->areas[0]->touches = ['coat']),
+            '/areas/0/touches/0',
+            'itself',
+        ];
+        yield 'surrounded by nothing' => [
+            'sculpt',
+            fn ($d) => ($d->areas[0]->surround = 'ring'),
+            '/areas/0/surround',
+            '"ring"',
+        ];
+        yield 'part that is not listed' => [
+            'sculpt',
+            fn ($d) => ($d->areas[0]->part = 'shield'),
+            '/areas/0/part',
+            '"shield"',
+        ];
+        yield 'point outside the frame' => [
+            'sculpt',
+            fn ($d) => ($d->areas[0]->outline->front[0][1][0] = 1.2),
+            '/areas/0/outline/front/0/1/0',
+            '0 to 1',
+        ];
+        yield 'ring of two points' => [
+            'sculpt',
+            fn ($d) => ($d->areas[0]->outline->front[0] = [[0, 0], [1, 1]]),
+            '/areas/0/outline/front/0',
+            'three points',
+        ];
+        yield 'area twice' => ['sculpt', fn ($d) => ($d->areas[1]->key = 'coat'), '/areas/1/key', 'earlier area'];
+        yield 'no area' => ['sculpt', fn ($d) => ($d->areas = []), '/areas', 'at least one'];
+        yield 'word for a number' => [
+            'sculpt',
+            fn ($d) => ($d->surface_cm2 = 'large'),
+            '/surface_cm2',
+            'must be a number',
+        ];
+        yield 'unknown material' => [
+            'sculpt',
+            fn ($d) => ($d->areas[2]->material = 'moonstone'),
+            '/areas/2/material',
+            '"moonstone"',
+        ];
+        yield 'relief twice' => [
+            'sculpt',
+            fn ($d) => ($d->areas[2]->relief = ['organic', 'organic']),
+            '/areas/2/relief/1',
+            'twice',
+        ];
+        yield 'not a colour' => [
+            'scheme',
+            fn ($d) => ($d->slots->skin->base = '#12345'),
+            '/slots/skin/base',
+            '#rrggbb',
+        ];
+        yield 'unknown school' => ['method', fn ($d) => ($d->undercoat = 'pink'), '/undercoat', 'light, dark'];
+        yield 'amendment with neither' => ['amendment', fn ($d) => ($d->clause = null), '', 'either'];
+        yield 'amendment without a reason' => ['amendment', fn ($d) => ($d->reason = ' '), '/reason', 'empty'];
     }
 
     #[DataProvider('spoilt')]
-    public function test_bad_documents_are_refused_with_path_and_reason(string $what, Closure $spoil, string $path, string $words): void
-    {
+    public function test_bad_documents_are_refused_with_path_and_reason(
+        string $what,
+        Closure $spoil,
+        string $path,
+        string $words,
+    ): void {
         $document = match ($what) {
             'standard' => self::standard(),
             'sculpt' => Demo::json('sculpts/sluice-warden.json'),
@@ -136,7 +358,10 @@ final class FormatsTest extends TestCase
             };
         } catch (FormatException $e) {
             $said = array_map(strval(...), $e->problems);
-            $fitting = array_filter($e->problems, fn ($p) => str_contains($p->path, $path) && str_contains($p->reason, $words));
+            $fitting = array_filter(
+                $e->problems,
+                fn ($p) => str_contains($p->path, $path) && str_contains($p->reason, $words),
+            );
             self::assertNotSame([], $fitting, "Neither names $path with “{$words}”:\n".implode("\n", $said));
 
             return;
@@ -154,7 +379,10 @@ final class FormatsTest extends TestCase
             StandardFormat::read($document);
             self::fail('It was read.');
         } catch (FormatException $e) {
-            self::assertSame(['/techniques/0/hand', '/tiers/1/pace', '/currency'], array_map(fn ($p) => $p->path, $e->problems));
+            self::assertSame(
+                ['/techniques/0/hand', '/tiers/1/pace', '/currency'],
+                array_map(fn ($p) => $p->path, $e->problems),
+            );
         }
     }
 
@@ -182,7 +410,18 @@ final class FormatsTest extends TestCase
         foreach ([1, 2] as $_) {
             $standard = Demo::standard();
             foreach (['company', 'centrepiece'] as $tier) {
-                $written = PlanFormat::write(Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt('lantern-provost'), Demo::scheme(), shelf: Demo::shelf(), pieces: 5)));
+                $written = PlanFormat::write(
+                    Planner::plan(
+                        new PlanRequest(
+                            $standard,
+                            $standard->tier($tier),
+                            Demo::sculpt('lantern-provost'),
+                            Demo::scheme(),
+                            shelf: Demo::shelf(),
+                            pieces: 5,
+                        ),
+                    ),
+                );
                 SchemaCheck::against('plan@1', Json::decode(Json::encode($written)));
                 $bytes[$tier][] = Json::encode($written);
             }
@@ -194,7 +433,9 @@ final class FormatsTest extends TestCase
     public function test_a_shelf_names_the_line_that_is_wrong(): void
     {
         try {
-            ShelfFormat::readCsv("name,kind,hex,hiding,ml\nTarpitch,opaque,#1b1a1c,high,17\nOoze,opaque,green,high,17\nTarpitch,opaque,#000000,low,1\n");
+            ShelfFormat::readCsv(
+                "name,kind,hex,hiding,ml\nTarpitch,opaque,#1b1a1c,high,17\nOoze,opaque,green,high,17\nTarpitch,opaque,#000000,low,1\n",
+            );
             self::fail('It was read.');
         } catch (FormatException $e) {
             self::assertSame(['/line 3', '/line 4'], array_map(fn ($p) => $p->path, $e->problems));

@@ -50,7 +50,11 @@ final class InspectionTest extends TestCase
     {
         self::assertSame(Severity::Minor, $this->judge('hard_step', 'coat')->severity);
         self::assertSame(Severity::Major, $this->judge('hard_step', 'face')->severity, 'focus 3');
-        self::assertSame(Severity::Major, $this->judge('hard_step', 'robe', sculpt: 'lantern-provost')->severity, 'heroes');
+        self::assertSame(
+            Severity::Major,
+            $this->judge('hard_step', 'robe', sculpt: 'lantern-provost')->severity,
+            'heroes',
+        );
         self::assertSame(Severity::Critical, $this->judge('hard_step', 'coat', clause: Severity::Critical)->severity);
         self::assertSame(Severity::Critical, $this->judge('broken_part', 'coat')->severity);
         $worn = MethodFormat::read(Demo::object(['format' => MethodFormat::WORD, 'look' => 'worn']));
@@ -60,8 +64,15 @@ final class InspectionTest extends TestCase
     public function test_a_repair_starts_with_the_base_redoes_later_steps_and_varnishes_again(): void
     {
         $plan = self::plan('company');
-        $names = fn (string $fault, string $area, Spread $spread, bool $varnished): array => array_map(fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'),
-            (new Repair($plan))->of(self::faults()->kind($fault), $plan->request->sculpt->area($area), $spread, $varnished));
+        $names = fn (string $fault, string $area, Spread $spread, bool $varnished): array => array_map(
+            fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'),
+            (new Repair($plan))->of(
+                self::faults()->kind($fault),
+                $plan->request->sculpt->area($area),
+                $spread,
+                $varnished,
+            ),
+        );
         // The coat is sprayed: it is repaired by brush, and its wash strays onto neighbours.
         $coat = $names('bare_primer', 'coat', Spread::Patch, true);
         self::assertSame(['base_coat coat', 'wash_all_over coat', 'drybrush coat'], array_slice($coat, 0, 3));
@@ -69,10 +80,33 @@ final class InspectionTest extends TestCase
         self::assertSame('matt_varnish *', $coat[count($coat) - 1]);
         self::assertNotContains('matt_varnish *', $names('bare_primer', 'coat', Spread::Patch, false));
         // A stain is put back over a light ground.
-        self::assertSame(['light_underlay face', 'stain_coat face'], array_slice($names('bare_primer', 'face', Spread::Whole, false), 0, 2));
-        self::assertSame(['tint_filter satchel'], $names('dusty_drybrush', 'satchel', Spread::Spot, false), 'nothing later is done again');
-        self::assertSame(['gloss_under *', 'matt_varnish *'], array_map(fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'), (new Repair($plan))->of(self::faults()->kind('frosted_varnish'), null, Spread::Whole, true)));
-        $minutes = fn (Spread $spread): float => array_sum(array_map(fn (RepairStep $s) => $s->minutes, (new Repair($plan))->of(self::faults()->kind('dusty_drybrush'), $plan->request->sculpt->area('coat'), $spread, false)));
+        self::assertSame(
+            ['light_underlay face', 'stain_coat face'],
+            array_slice($names('bare_primer', 'face', Spread::Whole, false), 0, 2),
+        );
+        self::assertSame(
+            ['tint_filter satchel'],
+            $names('dusty_drybrush', 'satchel', Spread::Spot, false),
+            'nothing later is done again',
+        );
+        self::assertSame(
+            ['gloss_under *', 'matt_varnish *'],
+            array_map(
+                fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'),
+                (new Repair($plan))->of(self::faults()->kind('frosted_varnish'), null, Spread::Whole, true),
+            ),
+        );
+        $minutes = fn (Spread $spread): float => array_sum(
+            array_map(
+                fn (RepairStep $s) => $s->minutes,
+                (new Repair($plan))->of(
+                    self::faults()->kind('dusty_drybrush'),
+                    $plan->request->sculpt->area('coat'),
+                    $spread,
+                    false,
+                ),
+            ),
+        );
         self::assertEqualsWithDelta(0.15 * $minutes(Spread::Whole), $minutes(Spread::Spot), 1e-9);
         self::assertEqualsWithDelta(0.25 * $minutes(Spread::Whole), $minutes(Spread::Patch), 1e-9);
     }
@@ -90,24 +124,62 @@ final class InspectionTest extends TestCase
         }
         $plan = self::plan('company');
         foreach ((new CheckList($plan, self::faults()))->questions() as $q) {
-            foreach ($q->key === CheckList::FINAL_LOOK || $q->key === 'fault:varnish:front' ? [] : $q->areas as $key) {
-                self::assertSame($q->view, CheckList::viewOf($plan->request->sculpt->area($key)), "$q->key asks for $key");
+            foreach (
+                $q->key === CheckList::FINAL_LOOK || $q->key === 'fault:varnish:front' ? [] : $q->areas as $key
+            ) {
+                self::assertSame(
+                    $q->view,
+                    CheckList::viewOf($plan->request->sculpt->area($key)),
+                    "$q->key asks for $key",
+                );
             }
-            self::assertNotContains('decal_silvering', $q->key === CheckList::FINAL_LOOK ? [] : $q->faults, 'there are no decals on it');
+            self::assertNotContains(
+                'decal_silvering',
+                $q->key === CheckList::FINAL_LOOK ? [] : $q->faults,
+                'there are no decals on it',
+            );
         }
-        $edges = array_values(array_filter((new CheckList($plan, self::faults()))->questions(), fn (Question $q) => $q->clauses === ['company.edges']));
+        $edges = array_values(
+            array_filter(
+                (new CheckList($plan, self::faults()))->questions(),
+                fn (Question $q) => $q->clauses === ['company.edges'],
+            ),
+        );
         self::assertCount(1, $edges);
         self::assertTrue($edges[0]->mandatory);
         self::assertContains('wobbly_line', $edges[0]->faults);
-        self::assertSame(['coat', 'gorget', 'satchel', 'boots', 'hook'], array_values(array_diff($edges[0]->areas, ['belt'])));
+        self::assertSame(
+            ['coat', 'gorget', 'satchel', 'boots', 'hook'],
+            array_values(array_diff($edges[0]->areas, ['belt'])),
+        );
     }
 
     public function test_a_piece_passes_only_without_grave_faults_and_with_every_mandatory_answer(): void
     {
-        $q = fn (string $key, bool $mandatory): Question => new Question($key, View::Front, '', [], [], [], $mandatory, null, 1);
-        $accept = array_values(array_filter(Demo::standard()->clausesOf(Demo::standard()->tier('company')), fn ($c) => $c instanceof \Ordotype\Core\Standard\AcceptanceClause))[0];
+        $q = fn (string $key, bool $mandatory): Question => new Question(
+            $key,
+            View::Front,
+            '',
+            [],
+            [],
+            [],
+            $mandatory,
+            null,
+            1,
+        );
+        $accept = array_values(
+            array_filter(
+                Demo::standard()->clausesOf(Demo::standard()->tier('company')),
+                fn ($c) => $c instanceof \Ordotype\Core\Standard\AcceptanceClause,
+            ),
+        )[0];
         $questions = [$q('a', true), $q('b', true), $q('c', false)];
-        $of = fn (array $answered, array $faults, $clause): Verdict => Verdict::of($questions, $answered, $faults, $clause);
+        $of = fn (array $answered, array $faults, $clause): Verdict => Verdict::of(
+            $questions,
+            $answered,
+            $faults,
+            $clause,
+        );
         self::assertTrue($of(['a', 'b'], [], null)->passes);
         self::assertFalse($of(['a', 'c'], [], null)->passes);
         self::assertSame(['b'], $of(['a', 'c'], [], null)->open);
@@ -120,7 +192,13 @@ final class InspectionTest extends TestCase
 
     public function test_nobody_signs_own_work_but_where_there_is_no_one_else(): void
     {
-        $may = fn (int $signer, array $maySign, array $painters, array $answered, int $people): bool => Signing::by($signer, $maySign, $painters, $answered, $people)->allowed;
+        $may = fn (int $signer, array $maySign, array $painters, array $answered, int $people): bool => Signing::by(
+            $signer,
+            $maySign,
+            $painters,
+            $answered,
+            $people,
+        )->allowed;
         self::assertFalse($may(9, [1, 2], [], [], 5), 'no right to sign');
         self::assertTrue($may(1, [1, 2], [3], [1], 5));
         self::assertFalse($may(1, [1, 2], [1], [3], 5), 'somebody else may sign');
@@ -134,10 +212,31 @@ final class InspectionTest extends TestCase
     public function test_canonical_json_follows_rfc_8785(): void
     {
         // RFC 8785, 3.2.3: members are sorted by UTF-16 code units; its example, with the names it gives.
-        $names = ["\u{20ac}" => 'Euro Sign', "\r" => 'Carriage Return', "\u{fb33}" => 'Hebrew Letter Dalet With Dagesh', '1' => 'One', "\u{1f600}" => 'Emoji: Grinning Face', "\u{80}" => 'Control', "\u{f6}" => 'Latin Small Letter O With Diaeresis'];
-        self::assertSame(['Carriage Return', 'One', 'Control', 'Latin Small Letter O With Diaeresis', 'Euro Sign', 'Emoji: Grinning Face', 'Hebrew Letter Dalet With Dagesh'],
-            array_values((array) json_decode(CanonicalJson::encode($names), true)));
-        self::assertSame('{"a":[1,true,null,"é\"\\\\/\n\u001f"],"b":{}}', CanonicalJson::encode(['b' => new \stdClass, 'a' => [1, true, null, "é\"\\/\n\x1f"]]));
+        $names = [
+            "\u{20ac}" => 'Euro Sign',
+            "\r" => 'Carriage Return',
+            "\u{fb33}" => 'Hebrew Letter Dalet With Dagesh',
+            '1' => 'One',
+            "\u{1f600}" => 'Emoji: Grinning Face',
+            "\u{80}" => 'Control',
+            "\u{f6}" => 'Latin Small Letter O With Diaeresis',
+        ];
+        self::assertSame(
+            [
+                'Carriage Return',
+                'One',
+                'Control',
+                'Latin Small Letter O With Diaeresis',
+                'Euro Sign',
+                'Emoji: Grinning Face',
+                'Hebrew Letter Dalet With Dagesh',
+            ],
+            array_values((array) json_decode(CanonicalJson::encode($names), true)),
+        );
+        self::assertSame(
+            '{"a":[1,true,null,"é\"\\\\/\n\u001f"],"b":{}}',
+            CanonicalJson::encode(['b' => new \stdClass(), 'a' => [1, true, null, "é\"\\/\n\x1f"]]),
+        );
         $this->expectException(\InvalidArgumentException::class);
         CanonicalJson::encode(['x' => 1.5]);
     }
@@ -161,28 +260,57 @@ final class InspectionTest extends TestCase
         unset($gone[1]);
         self::assertSame(2, Chain::broken($gone)['number'] ?? null);
         self::assertNull(Chain::broken(array_slice($links, 0, 3)), 'a cut tail alone looks whole');
-        self::assertSame(3, Chain::broken(array_slice($links, 0, 3), $previous)['number'] ?? null, 'but not with the head');
+        self::assertSame(
+            3,
+            Chain::broken(array_slice($links, 0, 3), $previous)['number'] ?? null,
+            'but not with the head',
+        );
         self::assertSame(1, Chain::broken(array_slice($links, 1))['number'] ?? null);
         self::assertNull(Chain::broken([]));
         self::assertNotNull(Chain::broken([], $previous));
     }
 
-    private function judge(string $fault, string $area, ?float $mm = null, string $sculpt = 'sluice-warden', ?Severity $clause = null, Method $method = new Method): Judgement
-    {
+    private function judge(
+        string $fault,
+        string $area,
+        ?float $mm = null,
+        string $sculpt = 'sluice-warden',
+        ?Severity $clause = null,
+        Method $method = new Method(),
+    ): Judgement {
         $figure = Demo::sculpt($sculpt);
 
-        return Judgement::of(self::faults()->kind($fault), Demo::standard()->tier('company'), $figure, $figure->area($area), $method, $clause, Spread::Patch, $mm);
+        return Judgement::of(
+            self::faults()->kind($fault),
+            Demo::standard()->tier('company'),
+            $figure,
+            $figure->area($area),
+            $method,
+            $clause,
+            Spread::Patch,
+            $mm,
+        );
     }
 
     private static function plan(string $tier, string $sculpt = 'sluice-warden'): Plan
     {
         $standard = Demo::standard();
 
-        return Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($sculpt), Demo::scheme(), shelf: Demo::shelf()));
+        return Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier($tier),
+                Demo::sculpt($sculpt),
+                Demo::scheme(),
+                shelf: Demo::shelf(),
+            ),
+        );
     }
 
     public static function faults(): FaultCatalogue
     {
-        return FaultCatalogue::read(json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/catalogue/faults.json')));
+        return FaultCatalogue::read(
+            json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/catalogue/faults.json')),
+        );
     }
 }

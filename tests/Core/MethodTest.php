@@ -19,23 +19,53 @@ final class MethodTest extends TestCase
 {
     public function test_building_down_from_stains_takes_them_where_they_are_allowed_and_suit(): void
     {
-        $figure = Demo::sculptOf(['coat' => ['relief' => ['soft_folds']], 'blade' => ['material' => 'steel', 'relief' => ['hard_edges']]]);
+        $figure = Demo::sculptOf([
+            'coat' => ['relief' => ['soft_folds']],
+            'blade' => ['material' => 'steel', 'relief' => ['hard_edges']],
+        ]);
         $standard = Demo::tierOf([['kind' => 'effect', 'effect' => 'shade', 'scope' => ['material' => ['cloth']]]]);
-        $bases = fn (Plan $plan) => array_map(fn ($a) => array_values(array_filter(array_map(fn ($t) => $t->technique->givesAny(\Ordotype\Core\Standard\Effect::BaseColour) ? $t->technique->key : null, $a->choice->techniques ?? [])))[0] ?? null, $plan->areas);
+        $bases = fn (Plan $plan) => array_map(
+            fn ($a) => array_values(
+                array_filter(
+                    array_map(
+                        fn ($t) => $t->technique->givesAny(\Ordotype\Core\Standard\Effect::BaseColour)
+                            ? $t->technique->key
+                            : null,
+                        $a->choice->techniques ?? [],
+                    ),
+                ),
+            )[0] ?? null,
+            $plan->areas,
+        );
         self::assertNotSame('stain_coat', $bases(self::plan($standard, $figure, ['build' => 'from_mid']))[0]);
         $down = $bases(self::plan($standard, $figure, ['build' => 'stain_down']));
         self::assertContains($down[0], ['stain_coat', 'stain_fade']);
         self::assertNotContains($down[1], ['stain_coat', 'stain_fade'], 'no stain goes on steel');
         // Not where the tier does not offer them.
-        $none = Demo::tierOf([['kind' => 'technique', 'technique' => 'stain_coat', 'status' => 'not_offered'], ['kind' => 'technique', 'technique' => 'stain_fade', 'status' => 'not_offered']]);
-        self::assertNotContains($bases(self::plan($none, $figure, ['build' => 'stain_down']))[0], ['stain_coat', 'stain_fade']);
+        $none = Demo::tierOf([
+            ['kind' => 'technique', 'technique' => 'stain_coat', 'status' => 'not_offered'],
+            ['kind' => 'technique', 'technique' => 'stain_fade', 'status' => 'not_offered'],
+        ]);
+        self::assertNotContains($bases(self::plan($none, $figure, ['build' => 'stain_down']))[0], [
+            'stain_coat',
+            'stain_fade',
+        ]);
     }
 
     public function test_simpler_backs_ask_one_extent_and_one_pass_less_and_drop_a_spot(): void
     {
-        $figure = Demo::sculptOf(['cloak' => ['facing' => 'back', 'relief' => ['hard_edges']], 'coat' => ['facing' => 'front', 'relief' => ['hard_edges']]]);
+        $figure = Demo::sculptOf([
+            'cloak' => ['facing' => 'back', 'relief' => ['hard_edges']],
+            'coat' => ['facing' => 'front', 'relief' => ['hard_edges']],
+        ]);
         $standard = Demo::tierOf([
-            ['kind' => 'effect', 'effect' => 'highlight_edge', 'extent' => 'full', 'passes' => 2, 'by' => ['edge_highlight']],
+            [
+                'kind' => 'effect',
+                'effect' => 'highlight_edge',
+                'extent' => 'full',
+                'passes' => 2,
+                'by' => ['edge_highlight'],
+            ],
             ['kind' => 'effect', 'effect' => 'highlight_spot', 'extent' => 'spot'],
             ['kind' => 'technique', 'technique' => 'dark_lining', 'status' => 'required'],
         ]);
@@ -58,40 +88,71 @@ final class MethodTest extends TestCase
             ['kind' => 'technique', 'technique' => 'wash_all_over', 'status' => 'required'],
             ['kind' => 'effect', 'effect' => 'highlight_raised', 'extent' => 'prominent'],
         ]);
-        self::assertSame([], array_filter(self::plan($standard, $figure, [])->requirements, fn ($s) => $s->state === 'short'));
+        self::assertSame(
+            [],
+            array_filter(self::plan($standard, $figure, [])->requirements, fn ($s) => $s->state === 'short'),
+        );
         $plan = self::plan($standard, $figure, ['skin_wash' => 'none', 'edges' => 'focal']);
         self::assertSame([], $plan->conflicts());
         $short = array_values(array_filter($plan->requirements, fn ($s) => $s->state === 'short'));
-        self::assertSame([['wash_all_over', 'method.skin_wash']], array_map(fn ($s) => [$s->requirement->subject(), $s->reason], $short));
+        self::assertSame(
+            [['wash_all_over', 'method.skin_wash']],
+            array_map(fn ($s) => [$s->requirement->subject(), $s->reason], $short),
+        );
         self::assertContains('met', array_map(fn ($s) => $s->state, $plan->requirements), 'the rest is met');
         // What cannot be met without the method either stays a conflict.
-        $wrong = Demo::tierOf([['kind' => 'steps', 'min' => 0, 'max' => 1], ['kind' => 'technique', 'technique' => 'layer', 'status' => 'required', 'passes' => 3]]);
+        $wrong = Demo::tierOf([
+            ['kind' => 'steps', 'min' => 0, 'max' => 1],
+            ['kind' => 'technique', 'technique' => 'layer', 'status' => 'required', 'passes' => 3],
+        ]);
         self::assertNotSame([], self::plan($wrong, $figure, ['skin_wash' => 'none'])->conflicts());
     }
 
     public function test_steps_that_will_hardly_be_seen_are_named(): void
     {
         $standard = Demo::standard();
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('cabinet'), Demo::sculpt(), Demo::scheme(), shelf: Demo::shelf()));
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('cabinet'),
+                Demo::sculpt(),
+                Demo::scheme(),
+                shelf: Demo::shelf(),
+            ),
+        );
         foreach (array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen') as $warning) {
             self::assertNotNull($warning->area);
             self::assertStringContainsString('will hardly be seen', $warning->text);
         }
-        $fine = Demo::tierOf([['kind' => 'technique', 'technique' => 'freehand', 'status' => 'required', 'scope' => ['area' => ['panel']]]]);
+        $fine = Demo::tierOf([
+            [
+                'kind' => 'technique',
+                'technique' => 'freehand',
+                'status' => 'required',
+                'scope' => ['area' => ['panel']],
+            ],
+        ]);
         $document = \Ordotype\Core\Format\StandardFormat::write($fine);
         foreach ($document->techniques as $technique) {
             if ($technique->key === 'freehand') {
                 $technique->mark_mm = 0.05;
             }
         }
-        $tiny = self::plan(\Ordotype\Core\Format\StandardFormat::read($document), Demo::sculptOf(['panel' => ['relief' => ['open_panel']]]), []);
+        $tiny = self::plan(
+            \Ordotype\Core\Format\StandardFormat::read($document),
+            Demo::sculptOf(['panel' => ['relief' => ['open_panel']]]),
+            [],
+        );
         self::assertContains('hardly_seen', array_map(fn (Warning $w) => $w->kind, $tiny->warnings));
     }
 
     /** @param  array<string, string>  $answers */
     private static function plan(Standard $standard, \Ordotype\Core\Sculpt\Sculpt $figure, array $answers): Plan
     {
-        $method = $answers === [] ? new Method : MethodFormat::read(Demo::object(['format' => 'ordotype/method@1'] + $answers));
+        $method =
+            $answers === []
+                ? new Method()
+                : MethodFormat::read(Demo::object(['format' => 'ordotype/method@1'] + $answers));
 
         return Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $figure, null, $method));
     }

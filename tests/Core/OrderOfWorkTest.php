@@ -54,8 +54,16 @@ final class OrderOfWorkTest extends TestCase
             $plan = self::randomPlan($seed);
             $seen = [];
             foreach ($plan->work->passes as $pass) {
-                self::assertCount(1, array_unique(array_map(fn (int $i) => $plan->work->steps[$i]->pot(), $pass->steps)), "seed $seed");
-                self::assertCount(count($pass->steps), array_unique(array_map(fn (int $i) => $plan->work->steps[$i]->area?->key, $pass->steps)), "seed $seed");
+                self::assertCount(
+                    1,
+                    array_unique(array_map(fn (int $i) => $plan->work->steps[$i]->pot(), $pass->steps)),
+                    "seed $seed",
+                );
+                self::assertCount(
+                    count($pass->steps),
+                    array_unique(array_map(fn (int $i) => $plan->work->steps[$i]->area?->key, $pass->steps)),
+                    "seed $seed",
+                );
                 array_push($seen, ...$pass->steps);
             }
             self::assertSame(array_keys($plan->work->steps), $seen, "seed $seed");
@@ -65,10 +73,23 @@ final class OrderOfWorkTest extends TestCase
 
     public function test_areas_that_frame_one_another_are_named_as_a_circle_with_its_rule(): void
     {
-        $plan = self::plan(Demo::tierOf([]), Demo::sculptOf([
-            'lens' => ['material' => 'gem_lens', 'relief' => ['tiny_detail'], 'touches' => ['ring'], 'surround' => 'ring'],
-            'ring' => ['material' => 'plate', 'relief' => ['tiny_detail'], 'touches' => ['lens'], 'surround' => 'lens'],
-        ]));
+        $plan = self::plan(
+            Demo::tierOf([]),
+            Demo::sculptOf([
+                'lens' => [
+                    'material' => 'gem_lens',
+                    'relief' => ['tiny_detail'],
+                    'touches' => ['ring'],
+                    'surround' => 'ring',
+                ],
+                'ring' => [
+                    'material' => 'plate',
+                    'relief' => ['tiny_detail'],
+                    'touches' => ['lens'],
+                    'surround' => 'lens',
+                ],
+            ]),
+        );
         self::assertCount(1, $plan->work->cycles);
         self::assertSame([Rule::RingThenGem], $plan->work->cycles[0]->rules);
         self::assertEqualsCanonicalizing(['lens', 'ring'], $plan->work->cycles[0]->areas);
@@ -78,21 +99,58 @@ final class OrderOfWorkTest extends TestCase
         self::assertCount(2, $plan->work->steps);
     }
 
-    /** @return iterable<string, array{array<string, array<string, mixed>>, array<string, string>, array<string, string>, list<Rule>}> areas, the base each gets, method, rules */
+    /**
+     * @return iterable<string, array{array<string, array<string, mixed>>, array<string, string>, array<string,
+     * string>, list<Rule>}> areas, the base each gets, method, rules
+     */
     public static function circles(): iterable
     {
         yield 'a gem, what lies over it, and its ring over that' => [
-            ['gem' => ['material' => 'plate', 'layer' => 1, 'surround' => 'ring', 'touches' => ['strap']], 'strap' => ['layer' => 3, 'touches' => ['ring']], 'ring' => ['layer' => 5]],
-            [], [], [Rule::InnerFirst, Rule::RingThenGem]];
+            [
+                'gem' => ['material' => 'plate', 'layer' => 1, 'surround' => 'ring', 'touches' => ['strap']],
+                'strap' => ['layer' => 3, 'touches' => ['ring']],
+                'ring' => ['layer' => 5],
+            ],
+            [],
+            [],
+            [Rule::InnerFirst, Rule::RingThenGem],
+        ];
         yield 'a tooth, what lies over it, and the skin over that' => [
-            ['tooth' => ['material' => 'teeth_claw', 'layer' => 1, 'touches' => ['strap', 'skin']], 'strap' => ['layer' => 3, 'touches' => ['skin']], 'skin' => ['material' => 'skin', 'layer' => 5]],
-            ['skin' => 'recess_shade'], [], [Rule::Phase, Rule::InnerFirst, Rule::SkinThenTeeth]];
+            [
+                'tooth' => ['material' => 'teeth_claw', 'layer' => 1, 'touches' => ['strap', 'skin']],
+                'strap' => ['layer' => 3, 'touches' => ['skin']],
+                'skin' => ['material' => 'skin', 'layer' => 5],
+            ],
+            ['skin' => 'recess_shade'],
+            [],
+            [Rule::Phase, Rule::InnerFirst, Rule::SkinThenTeeth],
+        ];
         yield 'drybrushed metal in a ring that lies over its neighbour' => [
-            ['boss' => ['material' => 'steel', 'relief' => ['hard_edges'], 'layer' => 4, 'surround' => 'ring', 'touches' => ['cloth']], 'cloth' => ['layer' => 1, 'touches' => ['ring']], 'ring' => ['layer' => 3]],
-            ['boss' => 'metal_drybrush_base'], ['undercoat' => 'dark'], [Rule::MessFirst, Rule::InnerFirst, Rule::RingThenGem]];
+            [
+                'boss' => [
+                    'material' => 'steel',
+                    'relief' => ['hard_edges'],
+                    'layer' => 4,
+                    'surround' => 'ring',
+                    'touches' => ['cloth'],
+                ],
+                'cloth' => ['layer' => 1, 'touches' => ['ring']],
+                'ring' => ['layer' => 3],
+            ],
+            ['boss' => 'metal_drybrush_base'],
+            ['undercoat' => 'dark'],
+            [Rule::MessFirst, Rule::InnerFirst, Rule::RingThenGem],
+        ];
         yield 'metals first, in a ring that lies over what is not metal' => [
-            ['boss' => ['material' => 'steel', 'relief' => ['hard_edges'], 'layer' => 4, 'surround' => 'ring'], 'cloth' => ['layer' => 1, 'touches' => ['ring']], 'ring' => ['layer' => 3]],
-            ['boss' => 'metallic_base'], ['metals' => 'first'], [Rule::InnerFirst, Rule::RingThenGem, Rule::MetalsPolicy]];
+            [
+                'boss' => ['material' => 'steel', 'relief' => ['hard_edges'], 'layer' => 4, 'surround' => 'ring'],
+                'cloth' => ['layer' => 1, 'touches' => ['ring']],
+                'ring' => ['layer' => 3],
+            ],
+            ['boss' => 'metallic_base'],
+            ['metals' => 'first'],
+            [Rule::InnerFirst, Rule::RingThenGem, Rule::MetalsPolicy],
+        ];
     }
 
     /**
@@ -102,18 +160,40 @@ final class OrderOfWorkTest extends TestCase
      * @param  list<Rule>  $rules
      */
     #[DataProvider('circles')]
-    public function test_every_circle_planted_is_named_by_exactly_its_rules(array $areas, array $needs, array $method, array $rules): void
-    {
+    public function test_every_circle_planted_is_named_by_exactly_its_rules(
+        array $areas,
+        array $needs,
+        array $method,
+        array $rules,
+    ): void {
         $clauses = [];
         foreach ($areas as $key => $area) {
-            $clauses[] = ['kind' => 'technique', 'technique' => ($area['material'] ?? '') === 'steel' ? $needs[$key] : 'base_coat', 'status' => 'required', 'scope' => ['area' => [$key]]];
+            $clauses[] = [
+                'kind' => 'technique',
+                'technique' => ($area['material'] ?? '') === 'steel' ? $needs[$key] : 'base_coat',
+                'status' => 'required',
+                'scope' => ['area' => [$key]],
+            ];
             if (($area['material'] ?? '') === 'skin') {
-                $clauses[] = ['kind' => 'technique', 'technique' => $needs[$key], 'status' => 'required', 'scope' => ['area' => [$key]]];
+                $clauses[] = [
+                    'kind' => 'technique',
+                    'technique' => $needs[$key],
+                    'status' => 'required',
+                    'scope' => ['area' => [$key]],
+                ];
             }
         }
         $standard = Demo::tierOf($clauses);
         $sculpt = Demo::sculptOf($areas);
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, null, MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method))));
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('tier'),
+                $sculpt,
+                null,
+                MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method)),
+            ),
+        );
         self::assertSame([], $plan->conflicts());
         self::assertCount(1, $plan->work->cycles, implode("\n", array_map(fn ($c) => $c->words, $plan->work->cycles)));
         self::assertEqualsCanonicalizing($rules, $plan->work->cycles[0]->rules);
@@ -124,22 +204,101 @@ final class OrderOfWorkTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{array<string, array<string, mixed>>, list<array<string, mixed>>, string, string, Rule}> */
+    /**
+     * @return iterable<string, array{array<string, array<string, mixed>>, list<array<string, mixed>>, string, string,
+     * Rule}>
+     */
     public static function pairs(): iterable
     {
-        $touching = fn (array $one, array $other): array => ['one' => $one + ['touches' => ['other']], 'other' => $other];
-        $need = fn (string $technique, string $area): array => ['kind' => 'technique', 'technique' => $technique, 'status' => 'required', 'scope' => ['area' => [$area]]];
-        yield 'inner before outer' => [$touching(['layer' => 5], ['layer' => 1]), [$need('base_coat', 'one'), $need('base_coat', 'other')], 'base_coat other', 'base_coat one', Rule::InnerFirst];
-        yield 'sprayed before brushed' => [$touching(['layer' => 1], ['layer' => 5]), [$need('base_coat', 'one'), $need('spray_base', 'other')], 'spray_base other', 'base_coat one', Rule::InnerFirst];
-        yield 'a wash before the neighbour is lined' => [$touching([], ['relief' => ['hard_edges']]), [$need('wash_all_over', 'one'), $need('dark_lining', 'other')], 'wash_all_over one', 'dark_lining other', Rule::MessFirst];
-        yield 'the ring before the gem, though it lies further out' => [['lens' => ['material' => 'gem_lens', 'relief' => ['tiny_detail'], 'layer' => 1, 'surround' => 'ring'], 'ring' => ['material' => 'gold', 'relief' => ['hard_edges'], 'layer' => 6, 'touches' => ['lens']]],
-            [$need('lens_two_tone', 'lens'), $need('edge_highlight', 'ring')], 'edge_highlight ring', 'lens_two_tone lens', Rule::RingThenGem];
-        yield 'skin is shaded before teeth' => [$touching(['material' => 'teeth_claw', 'relief' => ['tiny_detail'], 'layer' => 0], ['material' => 'skin', 'layer' => 3]), [$need('base_coat', 'one'), $need('recess_shade', 'other')], 'recess_shade other', 'base_coat one', Rule::SkinThenTeeth];
-        yield 'marks are sealed' => [['one' => ['relief' => ['open_panel']]], [$need('decal', 'one'), ['kind' => 'effect', 'effect' => 'protect']], 'decal one', 'matt_varnish *', Rule::SealMarks];
-        yield 'the rim comes last' => [['one' => ['relief' => ['open_panel']], 'rim' => ['material' => 'rim', 'relief' => ['rim'], 'rank' => 'ground']], [$need('edge_highlight', 'one'), $need('rim_paint', 'rim')], 'edge_highlight one', 'rim_paint rim', Rule::RimLast];
-        yield 'kept-apart parts are painted before they are joined' => [['body' => [], 'shield' => ['part' => 'shield', 'relief' => ['hard_edges'], 'touches' => ['body']]], [$need('edge_highlight', 'shield')], 'edge_highlight shield', 'join_parts *', Rule::JoinLate];
-        yield 'and the joint is tidied after' => [['body' => [], 'shield' => ['part' => 'shield', 'relief' => ['hard_edges'], 'touches' => ['body']]], [], 'join_parts *', 'tidy_base shield', Rule::JoinLate];
-        yield 'light goes from broad to narrow' => [['one' => ['relief' => ['hard_edges', 'fine_texture']]], [$need('edge_highlight', 'one'), $need('drybrush', 'one')], 'drybrush one', 'edge_highlight one', Rule::LightLast];
+        $touching = fn (array $one, array $other): array => [
+            'one' => $one + ['touches' => ['other']],
+            'other' => $other,
+        ];
+        $need = fn (string $technique, string $area): array => [
+            'kind' => 'technique',
+            'technique' => $technique,
+            'status' => 'required',
+            'scope' => ['area' => [$area]],
+        ];
+        yield 'inner before outer' => [
+            $touching(['layer' => 5], ['layer' => 1]),
+            [$need('base_coat', 'one'), $need('base_coat', 'other')],
+            'base_coat other',
+            'base_coat one',
+            Rule::InnerFirst,
+        ];
+        yield 'sprayed before brushed' => [
+            $touching(['layer' => 1], ['layer' => 5]),
+            [$need('base_coat', 'one'), $need('spray_base', 'other')],
+            'spray_base other',
+            'base_coat one',
+            Rule::InnerFirst,
+        ];
+        yield 'a wash before the neighbour is lined' => [
+            $touching([], ['relief' => ['hard_edges']]),
+            [$need('wash_all_over', 'one'), $need('dark_lining', 'other')],
+            'wash_all_over one',
+            'dark_lining other',
+            Rule::MessFirst,
+        ];
+        yield 'the ring before the gem, though it lies further out' => [
+            [
+                'lens' => ['material' => 'gem_lens', 'relief' => ['tiny_detail'], 'layer' => 1, 'surround' => 'ring'],
+                'ring' => ['material' => 'gold', 'relief' => ['hard_edges'], 'layer' => 6, 'touches' => ['lens']],
+            ],
+            [$need('lens_two_tone', 'lens'), $need('edge_highlight', 'ring')],
+            'edge_highlight ring',
+            'lens_two_tone lens',
+            Rule::RingThenGem,
+        ];
+        yield 'skin is shaded before teeth' => [
+            $touching(
+                ['material' => 'teeth_claw', 'relief' => ['tiny_detail'], 'layer' => 0],
+                ['material' => 'skin', 'layer' => 3],
+            ),
+            [$need('base_coat', 'one'), $need('recess_shade', 'other')],
+            'recess_shade other',
+            'base_coat one',
+            Rule::SkinThenTeeth,
+        ];
+        yield 'marks are sealed' => [
+            ['one' => ['relief' => ['open_panel']]],
+            [$need('decal', 'one'), ['kind' => 'effect', 'effect' => 'protect']],
+            'decal one',
+            'matt_varnish *',
+            Rule::SealMarks,
+        ];
+        yield 'the rim comes last' => [
+            [
+                'one' => ['relief' => ['open_panel']],
+                'rim' => ['material' => 'rim', 'relief' => ['rim'], 'rank' => 'ground'],
+            ],
+            [$need('edge_highlight', 'one'), $need('rim_paint', 'rim')],
+            'edge_highlight one',
+            'rim_paint rim',
+            Rule::RimLast,
+        ];
+        yield 'kept-apart parts are painted before they are joined' => [
+            ['body' => [], 'shield' => ['part' => 'shield', 'relief' => ['hard_edges'], 'touches' => ['body']]],
+            [$need('edge_highlight', 'shield')],
+            'edge_highlight shield',
+            'join_parts *',
+            Rule::JoinLate,
+        ];
+        yield 'and the joint is tidied after' => [
+            ['body' => [], 'shield' => ['part' => 'shield', 'relief' => ['hard_edges'], 'touches' => ['body']]],
+            [],
+            'join_parts *',
+            'tidy_base shield',
+            Rule::JoinLate,
+        ];
+        yield 'light goes from broad to narrow' => [
+            ['one' => ['relief' => ['hard_edges', 'fine_texture']]],
+            [$need('edge_highlight', 'one'), $need('drybrush', 'one')],
+            'drybrush one',
+            'edge_highlight one',
+            Rule::LightLast,
+        ];
     }
 
     /**
@@ -147,8 +306,13 @@ final class OrderOfWorkTest extends TestCase
      * @param  list<array<string, mixed>>  $clauses
      */
     #[DataProvider('pairs')]
-    public function test_each_rule_orders_what_it_speaks_of_and_is_named(array $areas, array $clauses, string $before, string $after, Rule $rule): void
-    {
+    public function test_each_rule_orders_what_it_speaks_of_and_is_named(
+        array $areas,
+        array $clauses,
+        string $before,
+        string $after,
+        Rule $rule,
+    ): void {
         $plan = self::plan(Demo::tierOf($clauses), Demo::sculptOf($areas, ['parts' => ['shield']]));
         $names = array_map(fn (Step $s) => $s->technique->key.' '.($s->area->key ?? '*'), $plan->work->steps);
         [$first, $then] = [array_search($before, $names, true), array_search($after, $names, true)];
@@ -160,18 +324,37 @@ final class OrderOfWorkTest extends TestCase
 
     public function test_the_method_moves_metals_and_ground(): void
     {
-        $clauses = [['kind' => 'effect', 'effect' => 'protect'], ['kind' => 'effect', 'effect' => 'ground_colour', 'scope' => ['rank' => ['ground']]], ['kind' => 'effect', 'effect' => 'highlight_edge', 'scope' => ['area' => ['hook']]]];
-        $sculpt = Demo::sculptOf(['coat' => ['touches' => ['hook']], 'hook' => ['material' => 'steel', 'relief' => ['hard_edges']], 'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground', 'touches' => ['coat']]]);
+        $clauses = [
+            ['kind' => 'effect', 'effect' => 'protect'],
+            ['kind' => 'effect', 'effect' => 'ground_colour', 'scope' => ['rank' => ['ground']]],
+            ['kind' => 'effect', 'effect' => 'highlight_edge', 'scope' => ['area' => ['hook']]],
+        ];
+        $sculpt = Demo::sculptOf([
+            'coat' => ['touches' => ['hook']],
+            'hook' => ['material' => 'steel', 'relief' => ['hard_edges']],
+            'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground', 'touches' => ['coat']],
+        ]);
         $order = function (array $method) use ($clauses, $sculpt): array {
             $standard = Demo::tierOf($clauses);
-            $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, null, MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method))));
+            $plan = Planner::plan(
+                new PlanRequest(
+                    $standard,
+                    $standard->tier('tier'),
+                    $sculpt,
+                    null,
+                    MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method)),
+                ),
+            );
             self::assertSame([], $plan->work->cycles);
 
-            return array_map(fn (Step $s) => match (true) {
-                $s->area === null => $s->technique->key,
-                $s->phase->value === 40 => "{$s->area->key} base",
-                default => $s->area->key,
-            }, $plan->work->steps);
+            return array_map(
+                fn (Step $s) => match (true) {
+                    $s->area === null => $s->technique->key,
+                    $s->phase->value === 40 => "{$s->area->key} base",
+                    default => $s->area->key,
+                },
+                $plan->work->steps,
+            );
         };
         $last = $order(['metals' => 'last', 'ground' => 'last']);
         self::assertGreaterThan(array_search('matt_varnish', $last, true), array_search('hook base', $last, true));
@@ -183,9 +366,28 @@ final class OrderOfWorkTest extends TestCase
 
     public function test_what_is_kept_apart_strays_on_nothing_and_is_not_masked(): void
     {
-        $clauses = [['kind' => 'technique', 'technique' => 'wash_all_over', 'status' => 'required', 'scope' => ['area' => ['shield']]], ['kind' => 'technique', 'technique' => 'dark_lining', 'status' => 'required', 'scope' => ['area' => ['body']]]];
+        $clauses = [
+            [
+                'kind' => 'technique',
+                'technique' => 'wash_all_over',
+                'status' => 'required',
+                'scope' => ['area' => ['shield']],
+            ],
+            [
+                'kind' => 'technique',
+                'technique' => 'dark_lining',
+                'status' => 'required',
+                'scope' => ['area' => ['body']],
+            ],
+        ];
         $held = function (?string $part) use ($clauses): array {
-            $plan = self::plan(Demo::tierOf($clauses), Demo::sculptOf(['body' => ['relief' => ['hard_edges']], 'shield' => ['part' => $part, 'touches' => ['body']]], ['parts' => ['shield']]));
+            $plan = self::plan(
+                Demo::tierOf($clauses),
+                Demo::sculptOf(
+                    ['body' => ['relief' => ['hard_edges']], 'shield' => ['part' => $part, 'touches' => ['body']]],
+                    ['parts' => ['shield']],
+                ),
+            );
             $line = array_search('body:dark_lining', array_map(fn (Step $s) => $s->place(), $plan->work->steps), true);
 
             return $plan->work->held[$line];
@@ -194,7 +396,16 @@ final class OrderOfWorkTest extends TestCase
         self::assertNotContains(Rule::MessFirst, $held('shield'));
         $masked = function (?string $part): int {
             $standard = Demo::tierOf([['kind' => 'sprayed_colours', 'min' => 2, 'max' => 2]]);
-            $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['body' => [], 'shield' => ['part' => $part, 'touches' => ['body']]], ['parts' => ['shield']])));
+            $plan = Planner::plan(
+                new PlanRequest(
+                    $standard,
+                    $standard->tier('tier'),
+                    Demo::sculptOf(
+                        ['body' => [], 'shield' => ['part' => $part, 'touches' => ['body']]],
+                        ['parts' => ['shield']],
+                    ),
+                ),
+            );
 
             return array_sum(array_map(fn ($c) => count($c->masked), $plan->sprayed));
         };
@@ -203,11 +414,37 @@ final class OrderOfWorkTest extends TestCase
 
     public function test_a_decal_goes_into_the_wet_wash_at_once_and_tufts_into_wet_paste(): void
     {
-        $need = fn (string $technique, string $area): array => ['kind' => 'technique', 'technique' => $technique, 'status' => 'required', 'scope' => ['area' => [$area]]];
-        $clauses = [$need('decal', 'panel'), $need('wash_all_over', 'panel'), $need('wash_all_over', 'coat'), $need('dark_lining', 'panel'), $need('edge_highlight', 'panel'), $need('ground_texture', 'ground'), $need('ground_tufts', 'ground'), ['kind' => 'effect', 'effect' => 'protect']];
-        $sculpt = Demo::sculptOf(['coat' => ['touches' => ['panel']], 'panel' => ['relief' => ['open_panel', 'hard_edges']], 'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground']]);
+        $need = fn (string $technique, string $area): array => [
+            'kind' => 'technique',
+            'technique' => $technique,
+            'status' => 'required',
+            'scope' => ['area' => [$area]],
+        ];
+        $clauses = [
+            $need('decal', 'panel'),
+            $need('wash_all_over', 'panel'),
+            $need('wash_all_over', 'coat'),
+            $need('dark_lining', 'panel'),
+            $need('edge_highlight', 'panel'),
+            $need('ground_texture', 'ground'),
+            $need('ground_tufts', 'ground'),
+            ['kind' => 'effect', 'effect' => 'protect'],
+        ];
+        $sculpt = Demo::sculptOf([
+            'coat' => ['touches' => ['panel']],
+            'panel' => ['relief' => ['open_panel', 'hard_edges']],
+            'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground'],
+        ]);
         $standard = Demo::tierOf($clauses);
-        $plan = fn (array $method): Plan => Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, null, MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method))));
+        $plan = fn (array $method): Plan => Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('tier'),
+                $sculpt,
+                null,
+                MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method)),
+            ),
+        );
         $wet = $plan(['decals' => 'wet_wash']);
         $places = array_map(fn (Step $s) => $s->place(), $wet->work->steps);
         $decal = array_search('panel:decal', $places, true);
@@ -223,9 +460,22 @@ final class OrderOfWorkTest extends TestCase
 
     public function test_ground_kept_apart_is_joined_at_the_end_and_touches_nothing(): void
     {
-        $standard = Demo::tierOf([['kind' => 'effect', 'effect' => 'ground_light', 'scope' => ['rank' => ['ground']]]]);
-        $sculpt = Demo::sculptOf(['coat' => ['touches' => ['ground']], 'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground']]);
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, null, MethodFormat::read(Demo::object(['format' => MethodFormat::WORD, 'ground' => 'apart']))));
+        $standard = Demo::tierOf([
+            ['kind' => 'effect', 'effect' => 'ground_light', 'scope' => ['rank' => ['ground']]],
+        ]);
+        $sculpt = Demo::sculptOf([
+            'coat' => ['touches' => ['ground']],
+            'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground'],
+        ]);
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('tier'),
+                $sculpt,
+                null,
+                MethodFormat::read(Demo::object(['format' => MethodFormat::WORD, 'ground' => 'apart'])),
+            ),
+        );
         $places = array_map(fn (Step $s) => $s->place(), $plan->work->steps);
         $join = array_search('*:join_base', $places, true);
         self::assertSame(count($places) - 1, $join);
@@ -238,12 +488,32 @@ final class OrderOfWorkTest extends TestCase
     public function test_a_rule_that_is_set_aside_holds_no_longer_between_the_two_and_is_said(): void
     {
         $standard = Demo::tierOf([['kind' => 'technique', 'technique' => 'base_coat', 'status' => 'required']]);
-        $request = new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['skin' => ['layer' => 1, 'touches' => ['coat']], 'coat' => ['layer' => 4]]));
+        $request = new PlanRequest(
+            $standard,
+            $standard->tier('tier'),
+            Demo::sculptOf(['skin' => ['layer' => 1, 'touches' => ['coat']], 'coat' => ['layer' => 4]]),
+        );
         $order = fn (PlanRequest $r): array => array_map(fn (Step $s) => $s->key(), Planner::plan($r)->work->steps);
         self::assertSame(['skin:base_coat:1', 'coat:base_coat:1'], $order($request));
         $turned = ['coat:base_coat:1', 'skin:base_coat:1'];
-        self::assertSame(['skin:base_coat:1', 'coat:base_coat:1'], $order($request->arranged(new Arrangement(sequence: $turned))), 'the rule wins');
-        $set = $request->arranged(new Arrangement([new Overrule(Rule::InnerFirst, 'skin:base_coat', 'coat:base_coat', 'The coat is sprayed over a mask.')], $turned));
+        self::assertSame(
+            ['skin:base_coat:1', 'coat:base_coat:1'],
+            $order($request->arranged(new Arrangement(sequence: $turned))),
+            'the rule wins',
+        );
+        $set = $request->arranged(
+            new Arrangement(
+                [
+                    new Overrule(
+                        Rule::InnerFirst,
+                        'skin:base_coat',
+                        'coat:base_coat',
+                        'The coat is sprayed over a mask.',
+                    ),
+                ],
+                $turned,
+            ),
+        );
         self::assertSame($turned, $order($set));
         $said = array_values(array_filter(Planner::plan($set)->warnings, fn ($w) => $w->kind === 'rule_overruled'));
         self::assertSame(['inner_first'], $said[0]->rules);
@@ -253,7 +523,16 @@ final class OrderOfWorkTest extends TestCase
     public function test_a_larger_batch_waits_no_longer_for_paint_to_dry(): void
     {
         $standard = Demo::standard();
-        $waiting = fn (int $pieces): float => Planner::plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt(), Demo::scheme(), shelf: Demo::shelf(), pieces: $pieces))->work->waiting;
+        $waiting = fn (int $pieces): float => Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('company'),
+                Demo::sculpt(),
+                Demo::scheme(),
+                shelf: Demo::shelf(),
+                pieces: $pieces,
+            ),
+        )->work->waiting;
         self::assertGreaterThan(60, $waiting(1));
         self::assertLessThan($waiting(1) / 2, $waiting(20));
     }
@@ -271,21 +550,80 @@ final class OrderOfWorkTest extends TestCase
         $areas = [];
         $count = $random->getInt(3, 12);
         for ($i = 0; $i < $count; $i++) {
-            $material = $pick(['cloth', 'cloth', 'leather', 'skin', 'plate', 'steel', 'gold', 'copper', 'wood', 'hair_fur', 'gem_lens', 'teeth_claw', 'eye', 'parchment', 'glow']);
+            $material = $pick([
+                'cloth',
+                'cloth',
+                'leather',
+                'skin',
+                'plate',
+                'steel',
+                'gold',
+                'copper',
+                'wood',
+                'hair_fur',
+                'gem_lens',
+                'teeth_claw',
+                'eye',
+                'parchment',
+                'glow',
+            ]);
             $small = in_array($material, ['gem_lens', 'eye', 'teeth_claw'], true);
             $areas["a$i"] = [
-                'material' => $material, 'relief' => $small ? ['tiny_detail'] : array_slice($random->shuffleArray(['hard_edges', 'soft_folds', 'fine_texture', 'open_panel', 'deep_recesses', 'rivets', 'joints']), 0, $random->getInt(1, 2)),
-                'rank' => $small ? 'detail' : $pick(['main', 'secondary', 'detail']), 'focus' => $random->getInt(0, 3), 'layer' => $random->getInt(0, 6),
-                'touches' => $i === 0 ? [] : array_values(array_map(fn (int $j) => "a$j", array_slice($random->shuffleArray(range(0, $i - 1)), 0, $random->getInt(0, 3)))),
+                'material' => $material,
+                'relief' => $small
+                    ? ['tiny_detail']
+                    : array_slice(
+                        $random->shuffleArray([
+                            'hard_edges',
+                            'soft_folds',
+                            'fine_texture',
+                            'open_panel',
+                            'deep_recesses',
+                            'rivets',
+                            'joints',
+                        ]),
+                        0,
+                        $random->getInt(1, 2),
+                    ),
+                'rank' => $small ? 'detail' : $pick(['main', 'secondary', 'detail']),
+                'focus' => $random->getInt(0, 3),
+                'layer' => $random->getInt(0, 6),
+                'touches' => $i === 0
+                        ? []
+                        : array_values(
+                            array_map(
+                                fn (int $j) => "a$j",
+                                array_slice($random->shuffleArray(range(0, $i - 1)), 0, $random->getInt(0, 3)),
+                            ),
+                        ),
                 'surround' => $material === 'gem_lens' && $i > 0 ? 'a'.$random->getInt(0, $i - 1) : null,
                 'part' => $random->getInt(1, 8) === 1 ? 'shield' : null,
             ];
         }
-        $areas['ground'] = ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground', 'layer' => 0, 'touches' => ['a0']];
-        $areas['rim'] = ['material' => 'rim', 'relief' => ['rim'], 'rank' => 'ground', 'layer' => 0, 'touches' => ['ground']];
+        $areas['ground'] = [
+            'material' => 'ground',
+            'relief' => ['ground'],
+            'rank' => 'ground',
+            'layer' => 0,
+            'touches' => ['a0'],
+        ];
+        $areas['rim'] = [
+            'material' => 'rim',
+            'relief' => ['rim'],
+            'rank' => 'ground',
+            'layer' => 0,
+            'touches' => ['ground'],
+        ];
         $standard = self::$standard ??= Demo::standard();
         $tier = $pick(['muster', 'company', 'banner', 'cabinet', 'centrepiece']);
 
-        return Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculptOf($areas, ['role' => $pick(['regular', 'hero']), 'parts' => ['shield']]), pieces: $pick([1, 5, 12])));
+        return Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier($tier),
+                Demo::sculptOf($areas, ['role' => $pick(['regular', 'hero']), 'parts' => ['shield']]),
+                pieces: $pick([1, 5, 12]),
+            ),
+        );
     }
 }

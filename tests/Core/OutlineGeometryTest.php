@@ -25,8 +25,11 @@ final class OutlineGeometryTest extends TestCase
             $points = $random->getInt(3, 24);
             $ring = [];
             for ($i = 0; $i < $points; $i++) {
-                $r = 0.15 + 0.3 * $random->getInt(0, 1000) / 1000;
-                $ring[] = [round(0.5 + $r * cos(2 * M_PI * $i / $points), 4), round(0.5 + $r * sin(2 * M_PI * $i / $points), 4)];
+                $r = 0.15 + (0.3 * $random->getInt(0, 1000)) / 1000;
+                $ring[] = [
+                    round(0.5 + $r * cos((2 * M_PI * $i) / $points), 4),
+                    round(0.5 + $r * sin((2 * M_PI * $i) / $points), 4),
+                ];
             }
             // Gauss's area formula: half the sum of the cross products, here in mm of a frame of 60 by 80.
             $twice = 0.0;
@@ -34,9 +37,20 @@ final class OutlineGeometryTest extends TestCase
                 [$nx, $ny] = $ring[($i + 1) % $points];
                 $twice += $x * 60 * $ny * 80 - $nx * 60 * $y * 80;
             }
-            $surface = new OutlinedSurface(Demo::sculptOf(['star' => ['outline' => ['front' => [$ring], 'back' => [array_reverse($ring)]]]]));
-            self::assertEqualsWithDelta(abs($twice) / 2, $surface->mm2('star', 'front'), 0.01 * abs($twice) / 2 + 3.0, "seed $seed");
-            self::assertSame($surface->mm2('star', 'front'), $surface->mm2('star', 'back'), 'whichever way round it runs');
+            $surface = new OutlinedSurface(
+                Demo::sculptOf(['star' => ['outline' => ['front' => [$ring], 'back' => [array_reverse($ring)]]]]),
+            );
+            self::assertEqualsWithDelta(
+                abs($twice) / 2,
+                $surface->mm2('star', 'front'),
+                (0.01 * abs($twice)) / 2 + 3.0,
+                "seed $seed",
+            );
+            self::assertSame(
+                $surface->mm2('star', 'front'),
+                $surface->mm2('star', 'back'),
+                'whichever way round it runs',
+            );
         }
     }
 
@@ -49,11 +63,20 @@ final class OutlineGeometryTest extends TestCase
             for ($i = 0; $i < 6; $i++) {
                 [$left, $top] = [$random->getInt(0, 70) / 100, $random->getInt(0, 70) / 100];
                 [$right, $bottom] = [$left + $random->getInt(5, 30) / 100, $top + $random->getInt(5, 30) / 100];
-                $areas["a$i"] = ['layer' => $i, 'share_pct' => 100 / 6, 'outline' => ['front' => [[[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]]]]];
+                $areas["a$i"] = [
+                    'layer' => $i,
+                    'share_pct' => 100 / 6,
+                    'outline' => ['front' => [[[$left, $top], [$right, $top], [$right, $bottom], [$left, $bottom]]]],
+                ];
                 // Painted over one another on a grid of its own: the later hides the earlier.
                 for ($x = 0; $x < 200; $x++) {
                     for ($y = 0; $y < 200; $y++) {
-                        if (($x + 0.5) / 200 > $left && ($x + 0.5) / 200 < $right && ($y + 0.5) / 200 > $top && ($y + 0.5) / 200 < $bottom) {
+                        if (
+                            ($x + 0.5) / 200 > $left &&
+                            ($x + 0.5) / 200 < $right &&
+                            ($y + 0.5) / 200 > $top &&
+                            ($y + 0.5) / 200 < $bottom
+                        ) {
                             $covered[$x * 200 + $y] = "a$i";
                         }
                     }
@@ -62,7 +85,12 @@ final class OutlineGeometryTest extends TestCase
             $surface = new OutlinedSurface(Demo::sculptOf($areas));
             $counts = array_count_values($covered);
             foreach (array_keys($areas) as $key) {
-                self::assertEqualsWithDelta(($counts[$key] ?? 0) / 40_000 * 4800, $surface->mm2($key, 'front'), 12.0, "seed $seed, $key");
+                self::assertEqualsWithDelta(
+                    (($counts[$key] ?? 0) / 40_000) * 4800,
+                    $surface->mm2($key, 'front'),
+                    12.0,
+                    "seed $seed, $key",
+                );
             }
         }
     }
@@ -76,7 +104,10 @@ final class OutlineGeometryTest extends TestCase
             $document = Json::decode((string) file_get_contents($file));
             $sculpt = SculptFormat::read($document);
             self::assertEquals($document, Json::decode(Json::encode(SculptFormat::write($sculpt))), basename($file));
-            $wrong = array_filter((new MapCheck($sculpt))->findings(), fn ($f) => ! in_array($f->kind, ['touches_unsaid', 'share'], true));
+            $wrong = array_filter(
+                (new MapCheck($sculpt))->findings(),
+                fn ($f) => ! in_array($f->kind, ['touches_unsaid', 'share'], true),
+            );
             self::assertSame([], array_map(fn ($f) => $f->text, $wrong), basename($file));
             foreach (['muster', 'company', 'banner', 'cabinet', 'centrepiece'] as $tier) {
                 $plan = Planner::plan(new PlanRequest($standard, $standard->tier($tier), $sculpt));

@@ -34,7 +34,18 @@ final class PlanReportTest extends TestCase
     {
         self::assertSame(['#505050', '#505050 + #909090 1:1', '#909090', '#b0b0b0'], $this->lights(4));
         $plan = null;
-        self::assertSame(['#303030 + #505050 1:1', '#505050', '#505050 + #909090 1:1', '#909090', '#909090 + #b0b0b0 1:1', '#b0b0b0', '#b0b0b0'], $this->lights(7, $plan));
+        self::assertSame(
+            [
+                '#303030 + #505050 1:1',
+                '#505050',
+                '#505050 + #909090 1:1',
+                '#909090',
+                '#909090 + #b0b0b0 1:1',
+                '#b0b0b0',
+                '#b0b0b0',
+            ],
+            $this->lights(7, $plan),
+        );
         self::assertContains('light_repeated', array_map(fn ($w) => $w->kind, $plan->warnings));
     }
 
@@ -70,17 +81,37 @@ final class PlanReportTest extends TestCase
             'cape' => ['share_pct' => 40, 'slot' => 'blue', 'touches' => ['coat']],
         ]);
         $colours = fn (string $hex): array => ['base' => $hex, 'shades' => [], 'lights' => []];
-        $scheme = SchemeFormat::read(Demo::object(['format' => SchemeFormat::WORD, 'name' => 'S', 'areas' => (object) [], 'slots' => ['green' => $colours('#2f5a50'), 'red' => $colours('#7a2f2a'), 'blue' => $colours('#2d3653')]]));
+        $scheme = SchemeFormat::read(
+            Demo::object([
+                'format' => SchemeFormat::WORD,
+                'name' => 'S',
+                'areas' => (object) [],
+                'slots' => [
+                    'green' => $colours('#2f5a50'),
+                    'red' => $colours('#7a2f2a'),
+                    'blue' => $colours('#2d3653'),
+                ],
+            ]),
+        );
         $sprayed = function (int $min, int $max, int $pieces) use ($sculpt, $scheme): array {
-            $standard = Demo::tierOf([['kind' => 'sprayed_colours', 'min' => $min, 'max' => $max]], ['pace' => 'even']);
-            $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme, pieces: $pieces));
+            $standard = Demo::tierOf(
+                [['kind' => 'sprayed_colours', 'min' => $min, 'max' => $max]],
+                ['pace' => 'even'],
+            );
+            $plan = Planner::plan(
+                new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme, pieces: $pieces),
+            );
             self::assertSame([], $plan->work->cycles);
 
             return array_map(fn ($c) => [$c->areas[0]->key, array_map(fn ($a) => $a->key, $c->masked)], $plan->sprayed);
         };
         self::assertSame([], $sprayed(0, 0, 1));
         self::assertSame([['coat', []]], $sprayed(1, 1, 1));
-        self::assertSame([['coat', []], ['cape', ['coat']]], $sprayed(2, 2, 1), 'by main share; the coat is masked for the cape');
+        self::assertSame(
+            [['coat', []], ['cape', ['coat']]],
+            $sprayed(2, 2, 1),
+            'by main share; the coat is masked for the cape',
+        );
         // One coat by brush on 16 cm² takes 5.1 minutes and spraying it 1.7, but masking the coat 10.8: not worth it.
         self::assertSame([['coat', []]], $sprayed(1, 3, 50));
         $standard = Demo::tierOf([['kind' => 'sprayed_colours', 'min' => 2, 'max' => 2]]);
@@ -93,26 +124,60 @@ final class PlanReportTest extends TestCase
     public function test_taking_a_step_out_by_hand_is_reported_short_and_adding_one_as_beyond_or_spare(): void
     {
         $standard = Demo::standard();
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt(), Demo::scheme(), shelf: Demo::shelf()));
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('company'),
+                Demo::sculpt(),
+                Demo::scheme(),
+                shelf: Demo::shelf(),
+            ),
+        );
         self::assertSame([], $plan->surplus, 'a computed plan has nothing to spare');
 
         $coat = $plan->areas[0]->choice;
         self::assertNotNull($coat);
-        $without = Planner::withEdits($plan, ['coat' => new Choice(array_values(array_filter($coat->techniques, fn ($t) => $t->technique->key !== 'wash_all_over')))]);
+        $without = Planner::withEdits($plan, [
+            'coat' => new Choice(
+                array_values(array_filter($coat->techniques, fn ($t) => $t->technique->key !== 'wash_all_over')),
+            ),
+        ]);
         $short = array_values(array_filter($without->requirements, fn (RequirementState $s) => $s->state === 'short'));
-        self::assertSame(['coat shade by 1'], array_map(fn ($s) => "{$s->requirement->area} {$s->requirement->subject()} by $s->by", array_filter($short, fn ($s) => $s->requirement->subject() === 'shade')));
+        self::assertSame(
+            ['coat shade by 1'],
+            array_map(
+                fn ($s) => "{$s->requirement->area} {$s->requirement->subject()} by $s->by",
+                array_filter($short, fn ($s) => $s->requirement->subject() === 'shade'),
+            ),
+        );
 
-        $more = fn (string $technique, int $passes): Plan => Planner::withEdits($plan, ['coat' => new Choice([...$coat->techniques, self::use($standard, $technique, $passes)])]);
-        self::assertSame([['glaze', true]], array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('glaze', 1)->surplus), 'credits pass the ceiling of three');
-        self::assertSame([['tinted_lining', true]], array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tinted_lining', 1)->surplus), 'Company does not offer it');
-        self::assertSame([['tint_filter', false]], array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tint_filter', 1)->surplus));
+        $more = fn (string $technique, int $passes): Plan => Planner::withEdits($plan, [
+            'coat' => new Choice([...$coat->techniques, self::use($standard, $technique, $passes)]),
+        ]);
+        self::assertSame(
+            [['glaze', true]],
+            array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('glaze', 1)->surplus),
+            'credits pass the ceiling of three',
+        );
+        self::assertSame(
+            [['tinted_lining', true]],
+            array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tinted_lining', 1)->surplus),
+            'Company does not offer it',
+        );
+        self::assertSame(
+            [['tint_filter', false]],
+            array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tint_filter', 1)->surplus),
+        );
         $over = array_filter($more('layer', 2)->requirements, fn (RequirementState $s) => $s->state === 'over');
         self::assertSame([2.0], array_values(array_map(fn ($s) => $s->by, $over)));
     }
 
     public function test_minutes_beyond_the_ceiling_are_over(): void
     {
-        $standard = Demo::tierOf([['kind' => 'minutes', 'size' => ['infantry'], 'max' => 1], ['kind' => 'minutes', 'size' => ['large'], 'max' => 0]]);
+        $standard = Demo::tierOf([
+            ['kind' => 'minutes', 'size' => ['infantry'], 'max' => 1],
+            ['kind' => 'minutes', 'size' => ['large'], 'max' => 0],
+        ]);
         $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []])));
         $state = $plan->requirements[0];
         self::assertSame(['minutes', 'over'], [$state->requirement->subject(), $state->state]);
@@ -131,19 +196,53 @@ final class PlanReportTest extends TestCase
         $layers = min(4, $m);
         $clauses = [['kind' => 'technique', 'technique' => 'layer', 'status' => 'required', 'passes' => $layers]];
         if ($m > 4) {
-            $clauses[] = ['kind' => 'technique', 'technique' => 'edge_highlight', 'status' => 'required', 'passes' => $m - 4];
+            $clauses[] = [
+                'kind' => 'technique',
+                'technique' => 'edge_highlight',
+                'status' => 'required',
+                'passes' => $m - 4,
+            ];
         }
         $standard = Demo::tierOf($clauses);
-        $scheme = SchemeFormat::read(Demo::object(['format' => SchemeFormat::WORD, 'name' => 'Greys', 'slots' => (object) [], 'areas' => ['coat' => ['base' => self::GREYS[0], 'shades' => [], 'lights' => $colours ?? array_slice(self::GREYS, 1)]]]));
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), $scheme));
+        $scheme = SchemeFormat::read(
+            Demo::object([
+                'format' => SchemeFormat::WORD,
+                'name' => 'Greys',
+                'slots' => (object) [],
+                'areas' => [
+                    'coat' => [
+                        'base' => self::GREYS[0],
+                        'shades' => [],
+                        'lights' => $colours ?? array_slice(self::GREYS, 1),
+                    ],
+                ],
+            ]),
+        );
+        $plan = Planner::plan(
+            new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), $scheme),
+        );
 
-        return array_values(array_map(fn ($s) => (string) $s->colour?->words(), array_filter($plan->work->steps, fn ($s) => in_array($s->technique->key, ['layer', 'edge_highlight'], true))));
+        return array_values(
+            array_map(
+                fn ($s) => (string) $s->colour?->words(),
+                array_filter(
+                    $plan->work->steps,
+                    fn ($s) => in_array($s->technique->key, ['layer', 'edge_highlight'], true),
+                ),
+            ),
+        );
     }
 
     private static function use(Standard $standard, string $key, int $passes): ChosenTechnique
     {
         $technique = $standard->technique($key);
 
-        return new ChosenTechnique($technique, (int) array_search($technique, $standard->techniques, true), $passes, Extent::Full, 2.0);
+        return new ChosenTechnique(
+            $technique,
+            (int) array_search($technique, $standard->techniques, true),
+            $passes,
+            Extent::Full,
+            2.0,
+        );
     }
 }

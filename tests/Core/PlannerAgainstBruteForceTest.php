@@ -48,24 +48,44 @@ final class PlannerAgainstBruteForceTest extends TestCase
                 self::assertNotNull($planned->choice, "$where: a conflict was reported where something fits");
                 self::assertEqualsWithDelta($minutes, $planned->choice->minutes, 1e-9, $where);
                 self::assertSame($bar, $planned->gradeBar, $where);
-                self::assertSame($use, array_map(fn ($c) => [$c->index, $c->passes, $c->extent->value], $planned->choice->techniques), $where);
+                self::assertSame(
+                    $use,
+                    array_map(fn ($c) => [$c->index, $c->passes, $c->extent->value], $planned->choice->techniques),
+                    $where,
+                );
             }
         }
     }
 
     public function test_the_random_cases_hold_what_they_are_meant_to_try(): void
     {
-        $seen = ['conflict' => 0, 'relaxed' => 0, 'empty conflict' => 0, 'two clauses' => 0, 'not applicable' => 0, 'ground' => 0, 'several passes' => 0, 'spot or prominent' => 0, 'tidied' => 0];
+        $seen = [
+            'conflict' => 0,
+            'relaxed' => 0,
+            'empty conflict' => 0,
+            'two clauses' => 0,
+            'not applicable' => 0,
+            'ground' => 0,
+            'several passes' => 0,
+            'spot or prominent' => 0,
+            'tidied' => 0,
+        ];
         for ($block = 0; $block < self::BLOCKS; $block++) {
             for ($seed = $block * 100; $seed < $block * 100 + self::CASES; $seed++) {
-                foreach (Planner::plan((new RandomCase($seed))->request($seed % 5 === 0 ? 5 : 6, $seed % 5 === 0 ? 3 : 2))->areas as $planned) {
+                foreach (
+                    Planner::plan((new RandomCase($seed))->request($seed % 5 === 0 ? 5 : 6, $seed % 5 === 0 ? 3 : 2))
+                        ->areas as $planned
+                ) {
                     $seen['conflict'] += $planned->conflict === null ? 0 : 1;
                     $seen['empty conflict'] += $planned->conflict?->clauses === [] ? 1 : 0;
                     $seen['two clauses'] += count($planned->conflict->clauses ?? []) > 1 ? 1 : 0;
                     $seen['relaxed'] += $planned->choice !== null && $planned->relaxed > 0 ? 1 : 0;
                     $seen['not applicable'] += count($planned->demand->notApplicable);
                     $seen['ground'] += $planned->demand->area?->rank->value === 'ground' ? 1 : 0;
-                    $seen['tidied'] += $planned->choice?->uses('tidy_base') === true && $planned->choice->uses('wash_all_over') ? 1 : 0;
+                    $seen['tidied'] +=
+                        $planned->choice?->uses('tidy_base') === true && $planned->choice->uses('wash_all_over')
+                            ? 1
+                            : 0;
                     foreach ($planned->choice->techniques ?? [] as $used) {
                         $seen['several passes'] += $used->passes > 1 ? 1 : 0;
                         $seen['spot or prominent'] += $used->extent->value < 3 ? 1 : 0;
@@ -78,8 +98,12 @@ final class PlannerAgainstBruteForceTest extends TestCase
         }
     }
 
-    private function assertFewestClauses(PlanRequest $request, PlannedArea $planned, BruteForce $brute, string $where): void
-    {
+    private function assertFewestClauses(
+        PlanRequest $request,
+        PlannedArea $planned,
+        BruteForce $brute,
+        string $where,
+    ): void {
         self::assertNotNull($planned->conflict, $where);
         $asking = $brute->asking;
         $expected = null;

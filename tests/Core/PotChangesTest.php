@@ -34,7 +34,11 @@ final class PotChangesTest extends TestCase
             self::assertSame(0.0, $work->waiting, "seed $seed: nothing dries here");
             self::assertKeeps($work->steps, $steps, $edges, "seed $seed");
             $changes = self::changes($work->steps);
-            self::assertGreaterThanOrEqual($best, $changes, "seed $seed: the search that tries everything missed an order");
+            self::assertGreaterThanOrEqual(
+                $best,
+                $changes,
+                "seed $seed: the search that tries everything missed an order",
+            );
             self::assertLessThanOrEqual($best + 1, $changes, "seed $seed");
             $exact += $changes === $best ? 1 : 0;
         }
@@ -53,7 +57,11 @@ final class PotChangesTest extends TestCase
                 $keys = array_map(fn (int $i) => $steps[$i]->key(), $order);
                 $other = (new Layout($steps, $sculpt, 2))->order(clone $edges, $keys);
                 if ($other->waiting <= $work->waiting + 1e-6) {
-                    self::assertLessThanOrEqual(self::changes($other->steps) + 1, self::changes($work->steps), "seed $seed: ".implode(', ', $keys));
+                    self::assertLessThanOrEqual(
+                        self::changes($other->steps) + 1,
+                        self::changes($work->steps),
+                        "seed $seed: ".implode(', ', $keys),
+                    );
                 }
             }
         }
@@ -76,7 +84,8 @@ final class PotChangesTest extends TestCase
     }
 
     /**
-     * @return array{list<Step>, Precedence, Sculpt} up to two steps on an area, one after the other, from four pots, with random edges between areas
+     * @return array{list<Step>, Precedence, Sculpt} up to two steps on an area, one after the other, from four
+     *     pots, with random edges between areas
      */
     private static function randomSteps(int $seed, Standard $standard, int $most = 10): array
     {
@@ -91,7 +100,17 @@ final class PotChangesTest extends TestCase
         for ($i = 0; $i < $count; $i++) {
             $area = $sculpt->areas[$i % count($areas)];
             $technique = $standard->technique(['base_coat', 'layer'][$random->getInt(0, 1)]);
-            $steps[] = new Step($area, $technique, 0, $i + 1, Extent::Full, (float) $random->getInt(1, 4), 0.5, [], new StepColour(['Red', 'Green'][$random->getInt(0, 1)], null, null));
+            $steps[] = new Step(
+                $area,
+                $technique,
+                0,
+                $i + 1,
+                Extent::Full,
+                (float) $random->getInt(1, 4),
+                0.5,
+                [],
+                new StepColour(['Red', 'Green'][$random->getInt(0, 1)], null, null),
+            );
         }
         $edges = new Precedence($count);
         for ($j = 1; $j < $count; $j++) {
@@ -125,17 +144,23 @@ final class PotChangesTest extends TestCase
     private static function fewestChanges(array $steps, Precedence $edges): int
     {
         $n = count($steps);
-        $needs = array_map(fn (array $before) => array_sum(array_map(fn (int $i) => 1 << $i, array_keys($before))), $edges->reversed());
+        $needs = array_map(
+            fn (array $before) => array_sum(array_map(fn (int $i) => 1 << $i, array_keys($before))),
+            $edges->reversed(),
+        );
         $best = [0 => ['' => 0]];
-        for ($set = 0; $set < (1 << $n); $set++) {
+        for ($set = 0; $set < 1 << $n; $set++) {
             foreach ($best[$set] ?? [] as $open => $changes) {
                 for ($i = 0; $i < $n; $i++) {
-                    if (($set >> $i & 1) === 1 || ($needs[$i] & $set) !== $needs[$i]) {
+                    if ((($set >> $i) & 1) === 1 || ($needs[$i] & $set) !== $needs[$i]) {
                         continue;
                     }
                     $pot = $steps[$i]->pot();
                     $then = $set | (1 << $i);
-                    $best[$then][$pot] = min($best[$then][$pot] ?? PHP_INT_MAX, $changes + ($pot === (string) $open ? 0 : 1));
+                    $best[$then][$pot] = min(
+                        $best[$then][$pot] ?? PHP_INT_MAX,
+                        $changes + ($pot === (string) $open ? 0 : 1),
+                    );
                 }
             }
         }

@@ -32,7 +32,14 @@ final class RaisingTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function figures(): iterable
     {
-        yield from ['warden' => ['sluice-warden'], 'provost' => ['lantern-provost'], 'mudlark' => ['mudlark'], 'diver' => ['bell-diver'], 'toad' => ['reedback-toad'], 'gun' => ['ferry-gun']];
+        yield from [
+            'warden' => ['sluice-warden'],
+            'provost' => ['lantern-provost'],
+            'mudlark' => ['mudlark'],
+            'diver' => ['bell-diver'],
+            'toad' => ['reedback-toad'],
+            'gun' => ['ferry-gun'],
+        ];
     }
 
     #[DataProvider('figures')]
@@ -43,9 +50,20 @@ final class RaisingTest extends TestCase
             $request = new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($figure));
             $plan = Planner::plan($request);
             $from = (new Raising($request, []))->areas();
-            self::assertEqualsWithDelta(array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, $plan->areas)), array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $from)), 1e-9);
+            self::assertEqualsWithDelta(
+                array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, $plan->areas)),
+                array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $from)),
+                1e-9,
+            );
             $same = new Raising($request, Raising::workOf($plan));
-            self::assertSame([], array_filter($same->areas(), fn (RaisedArea $a) => $a->added !== [] || $a->lost !== [] || $a->over > 0), $tier);
+            self::assertSame(
+                [],
+                array_filter(
+                    $same->areas(),
+                    fn (RaisedArea $a) => $a->added !== [] || $a->lost !== [] || $a->over > 0,
+                ),
+                $tier,
+            );
             self::assertSame([], $same->whole());
         }
     }
@@ -54,18 +72,26 @@ final class RaisingTest extends TestCase
     {
         $standard = Demo::standard();
         $request = new PlanRequest($standard, $standard->tier('banner'), Demo::sculpt('lantern-provost'));
-        $done = Raising::workOf(Planner::plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt('lantern-provost'))));
+        $done = Raising::workOf(
+            Planner::plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt('lantern-provost'))),
+        );
         $raising = new Raising($request, $done);
         $added = array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $raising->areas()));
         self::assertGreaterThan(10.0, $added);
-        self::assertLessThan(array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, Planner::plan($request)->areas)), $added);
+        self::assertLessThan(
+            array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, Planner::plan($request)->areas)),
+            $added,
+        );
         self::assertContains('matt_varnish', $raising->concerns());
         foreach ($raising->areas() as $area) {
             foreach ($area->added as $used) {
                 self::assertNotSame('spray', $used->technique->family->value);
             }
         }
-        self::assertNotContains('undercoat', array_map(fn (ChosenTechnique $u) => $u->technique->family->value, $raising->whole()));
+        self::assertNotContains(
+            'undercoat',
+            array_map(fn (ChosenTechnique $u) => $u->technique->family->value, $raising->whole()),
+        );
     }
 
     public function test_a_base_below_the_bar_is_painted_anew_by_brush(): void
@@ -73,11 +99,26 @@ final class RaisingTest extends TestCase
         $figure = Demo::sculptOf(['coat' => []]);
         $fine = Demo::tierOf([['kind' => 'steps', 'min' => 2, 'max' => null]], ['pace' => 'finest']);
         $rough = array_search('speed_base', array_map(fn ($t) => $t->key, $fine->techniques), true);
-        $technique = $rough === false ? array_values(array_filter($fine->techniques, fn ($t) => $t->givesAny(Effect::BaseColour) && ! $t->whole && ! $t->tidied && $t->grade !== null && $t->grade <= 2 && $t->suit($figure->areas[0]->relief) > 0))[0] ?? null : $fine->techniques[$rough];
+        $technique =
+            $rough === false
+                ? array_values(
+                    array_filter(
+                        $fine->techniques,
+                        fn ($t) => $t->givesAny(Effect::BaseColour) &&
+                            ! $t->whole &&
+                            ! $t->tidied &&
+                            $t->grade !== null &&
+                            $t->grade <= 2 &&
+                            $t->suit($figure->areas[0]->relief) > 0,
+                    ),
+                )[0] ?? null
+                : $fine->techniques[$rough];
         self::assertNotNull($technique, 'the catalogue has a rough base');
         $request = new PlanRequest($fine, $fine->tier('tier'), $figure);
         $index = (int) array_search($technique, $fine->techniques, true);
-        $raised = (new Raising($request, ['coat' => [new ChosenTechnique($technique, $index, 1, Extent::Full, 1.0)]]))->areas()[0];
+        $raised = (new Raising($request, [
+            'coat' => [new ChosenTechnique($technique, $index, 1, Extent::Full, 1.0)],
+        ]))->areas()[0];
         self::assertTrue($raised->repainted);
         self::assertSame([$technique->key], array_map(fn (ChosenTechnique $u) => $u->technique->key, $raised->lost));
     }
@@ -92,7 +133,9 @@ final class RaisingTest extends TestCase
             $low = Json::decode(str_replace('"tier.', '"low.', Json::encode($document->tiers[0])));
             assert($low instanceof stdClass);
             [$low->key, $low->pace] = ['low', 'fast'];
-            $low->clauses = array_values(array_filter($low->clauses, fn (int $i) => $i % 2 === $seed % 2, ARRAY_FILTER_USE_KEY));
+            $low->clauses = array_values(
+                array_filter($low->clauses, fn (int $i) => $i % 2 === $seed % 2, ARRAY_FILTER_USE_KEY),
+            );
             $document->tiers[] = $low;
             $standard = StandardFormat::read($document);
             $done = [];
@@ -101,7 +144,15 @@ final class RaisingTest extends TestCase
             }
             if ($seed % 4 === 0) {
                 // Begun, but not yet given its base.
-                $done = array_map(fn (array $list) => array_values(array_filter($list, fn (ChosenTechnique $u) => Phase::of($u->technique)->value < Phase::Base->value)), $done);
+                $done = array_map(
+                    fn (array $list) => array_values(
+                        array_filter(
+                            $list,
+                            fn (ChosenTechnique $u) => Phase::of($u->technique)->value < Phase::Base->value,
+                        ),
+                    ),
+                    $done,
+                );
             }
             if (array_filter($done) === []) {
                 continue;
@@ -112,7 +163,10 @@ final class RaisingTest extends TestCase
                 assert($area !== null);
                 $expected = self::least($request, $raised->demand, $done[$area->key]);
                 if ($expected === null) {
-                    self::assertTrue($raised->repainted || $raised->conflict !== null || $done[$area->key] === [], "seed $seed, $area->key");
+                    self::assertTrue(
+                        $raised->repainted || $raised->conflict !== null || $done[$area->key] === [],
+                        "seed $seed, $area->key",
+                    );
                     $anew++;
 
                     continue;
@@ -144,36 +198,67 @@ final class RaisingTest extends TestCase
         $area = $demand->area;
         assert($area !== null);
         $ground = $area->rank->value === 'ground';
-        $base = array_values(array_filter($done, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)))[0] ?? null;
+        $base =
+            array_values(
+                array_filter($done, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)),
+            )[0] ?? null;
         if ($done === []) {
             return null;
         }
         $bare = $base === null && ! $ground;
-        $grade = fn (ChosenTechnique $u) => $u->technique->grade === null || ! in_array($u->technique->family->value, ['spray', 'base', 'shade', 'highlight', 'blend', 'line', 'detail'], true) ? 9
-            : max(1, min(5, $u->technique->grade + match ($u->technique->suit($area->relief)) {
-                3 => 1, 1 => -1, default => 0
-            }));
-        $method = new MethodOnModel(new Method, $request->sculpt, null, $request->shelf);
+        $grade = fn (ChosenTechnique $u) => $u->technique->grade === null ||
+        ! in_array(
+            $u->technique->family->value,
+            ['spray', 'base', 'shade', 'highlight', 'blend', 'line', 'detail'],
+            true,
+        )
+            ? 9
+            : max(
+                1,
+                min(
+                    5,
+                    $u->technique->grade +
+                        match ($u->technique->suit($area->relief)) {
+                            3 => 1,
+                            1 => -1,
+                            default => 0,
+                        },
+                ),
+            );
+        $method = new MethodOnModel(new Method(), $request->sculpt, null, $request->shelf);
         $options = [];
         foreach ($request->standard->techniques as $index => $t) {
             if (! isset($demand->allowed[$t->key]) || (! $bare && $t->givesAny(Effect::BaseColour))) {
                 continue;
             }
             $candidate = Candidate::onArea($t, $index, $area, $request->sculpt, $request->tier->pace, $method);
-            $before = array_sum(array_map(fn (ChosenTechnique $u) => $u->technique->key === $t->key ? $u->passes : 0, $done));
+            $before = array_sum(
+                array_map(fn (ChosenTechnique $u) => $u->technique->key === $t->key ? $u->passes : 0, $done),
+            );
             $levels = [null];
-            foreach ($candidate->isAlwaysFull() ? [Extent::Full] : [Extent::Spot, Extent::Prominent, Extent::Full] as $extent) {
+            foreach (
+                $candidate->isAlwaysFull() ? [Extent::Full] : [Extent::Spot, Extent::Prominent, Extent::Full] as $extent
+            ) {
                 for ($passes = 1; $passes <= ($t->givesAny(Effect::BaseColour) ? 1 : $t->maxPasses); $passes++) {
-                    $levels[] = [new ChosenTechnique($t, $index, $passes, $extent, $candidate->minutes[$extent->value]), $before];
+                    $levels[] = [
+                        new ChosenTechnique($t, $index, $passes, $extent, $candidate->minutes[$extent->value]),
+                        $before,
+                    ];
                 }
             }
             $options[] = $levels;
         }
         $required = array_map(fn ($r) => $r->technique, $demand->of(RequirementKind::Technique));
         $anew = null;
-        for ($bar = match ($request->tier->pace) {
-            Pace::Fast => 1, Pace::Even => 3, Pace::Finest => 4
-        }; $bar >= 1; $bar--) {
+        for (
+            $bar = match ($request->tier->pace) {
+                Pace::Fast => 1,
+                Pace::Even => 3,
+                Pace::Finest => 4,
+            };
+            $bar >= 1;
+            $bar--
+        ) {
             if ($base !== null && ! $ground && $grade($base) < $bar && ! $base->technique->tidied) {
                 if (($anew ??= (new BruteForce($request, $area))->solve()[2] ?? 0) >= $bar) {
                     return null;
@@ -182,17 +267,45 @@ final class RaisingTest extends TestCase
                 continue;
             }
             $least = INF;
-            self::each($options, 0, [], function (array $picks) use (&$least, $done, $demand, $bar, $grade, $required, $request, $ground, $bare): void {
+            self::each($options, 0, [], function (array $picks) use (
+                &$least,
+                $done,
+                $demand,
+                $bar,
+                $grade,
+                $required,
+                $request,
+                $ground,
+                $bare,
+            ): void {
                 $added = array_map(fn (array $p) => $p[0], $picks);
                 $minutes = array_sum(array_map(fn (ChosenTechnique $u) => $u->minutes(), $added));
                 if ($minutes >= $least - 1e-12) {
                     return;
                 }
-                $first = min([PHP_INT_MAX, ...array_map(fn (ChosenTechnique $u) => Phase::of($u->technique)->value, array_filter($added, fn (ChosenTechnique $u) => $u->technique->mess >= 1))]);
-                $there = array_values(array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $first));
-                $isClean = fn (ChosenTechnique $u) => $grade($u) >= $bar || in_array($u->technique->key, $required, true);
+                $first = min([
+                    PHP_INT_MAX,
+                    ...array_map(
+                        fn (ChosenTechnique $u) => Phase::of($u->technique)->value,
+                        array_filter($added, fn (ChosenTechnique $u) => $u->technique->mess >= 1),
+                    ),
+                ]);
+                $there = array_values(
+                    array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $first),
+                );
+                $isClean = fn (ChosenTechnique $u) => $grade($u) >= $bar ||
+                    in_array($u->technique->key, $required, true);
                 foreach ($bare ? [true, false, null] : [true, false] as $rescue) {
-                    $counted = $rescue === null ? [] : array_values(array_filter($there, fn (ChosenTechnique $u) => $isClean($u) || ($rescue && $u->technique->tidied && $bar <= 4)));
+                    $counted =
+                        $rescue === null
+                            ? []
+                            : array_values(
+                                array_filter(
+                                    $there,
+                                    fn (ChosenTechnique $u) => $isClean($u) ||
+                                        ($rescue && $u->technique->tidied && $bar <= 4),
+                                ),
+                            );
                     if (self::holds($request, $demand, $counted, $picks, $added, $isClean, $ground)) {
                         $least = $minutes;
                     }
@@ -212,21 +325,40 @@ final class RaisingTest extends TestCase
      * @param  list<ChosenTechnique>  $added
      * @param  callable(ChosenTechnique): bool  $isClean
      */
-    private static function holds(PlanRequest $request, AreaDemand $demand, array $counted, array $picks, array $added, callable $isClean, bool $ground): bool
-    {
+    private static function holds(
+        PlanRequest $request,
+        AreaDemand $demand,
+        array $counted,
+        array $picks,
+        array $added,
+        callable $isClean,
+        bool $ground,
+    ): bool {
         $all = [...$counted, ...$added];
         $countedKeys = array_map(fn (ChosenTechnique $u) => $u->technique->key, $counted);
         foreach ($picks as [$use, $before]) {
-            if ($use->passes > $use->technique->maxPasses - (in_array($use->technique->key, $countedKeys, true) ? $before : 0)) {
+            if (
+                $use->passes >
+                $use->technique->maxPasses - (in_array($use->technique->key, $countedKeys, true) ? $before : 0)
+            ) {
                 return false;
             }
         }
         if (! $ground && self::bases($all) !== 1) {
             return false;
         }
-        $tidied = array_filter($all, fn (ChosenTechnique $u) => $u->technique->key === 'tidy_base' || ($u->technique->key === 'layer' && $u->extent === Extent::Full)) !== [];
+        $tidied =
+            array_filter(
+                $all,
+                fn (ChosenTechnique $u) => $u->technique->key === 'tidy_base' ||
+                    ($u->technique->key === 'layer' && $u->extent === Extent::Full),
+            ) !== [];
         $wash = array_filter($all, fn (ChosenTechnique $u) => $u->technique->key === 'wash_all_over') !== [];
-        $light = array_filter($all, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::HighlightRaised, Effect::HighlightEdge)) !== [];
+        $light =
+            array_filter(
+                $all,
+                fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::HighlightRaised, Effect::HighlightEdge),
+            ) !== [];
         foreach ($all as $use) {
             if (! $isClean($use) && ! ($use->technique->tidied && $tidied)) {
                 return false;
@@ -237,13 +369,22 @@ final class RaisingTest extends TestCase
         }
         foreach ($added as $i => $one) {
             foreach ([...$counted, ...array_slice($added, $i + 1)] as $other) {
-                $apart = in_array($other->technique->key, $one->technique->excludes, true) || in_array($one->technique->key, $other->technique->excludes, true);
-                if ($apart && $other->technique->key !== $one->technique->key && $one->extent !== Extent::Spot && $other->extent !== Extent::Spot) {
+                $apart =
+                    in_array($other->technique->key, $one->technique->excludes, true) ||
+                    in_array($one->technique->key, $other->technique->excludes, true);
+                if (
+                    $apart &&
+                    $other->technique->key !== $one->technique->key &&
+                    $one->extent !== Extent::Spot &&
+                    $other->extent !== Extent::Spot
+                ) {
                     return false;
                 }
             }
             foreach ($one->technique->needs as $need) {
-                if (array_filter($all, fn (ChosenTechnique $u) => $u !== $one && $u->technique->givesAny($need)) === []) {
+                if (
+                    array_filter($all, fn (ChosenTechnique $u) => $u !== $one && $u->technique->givesAny($need)) === []
+                ) {
                     return false;
                 }
             }
@@ -252,8 +393,14 @@ final class RaisingTest extends TestCase
             $have = 0;
             foreach ($all as $u) {
                 $have += match ($r->kind) {
-                    RequirementKind::Effect => min($u->extent->value, $r->deliveredBy($u->technique)->value) >= $r->extent->value ? $u->passes : 0,
-                    RequirementKind::Technique => $u->technique->key === $r->technique && $u->extent->value >= $r->extent->value ? $u->passes : 0,
+                    RequirementKind::Effect => min($u->extent->value, $r->deliveredBy($u->technique)->value) >=
+                    $r->extent->value
+                        ? $u->passes
+                        : 0,
+                    RequirementKind::Technique => $u->technique->key === $r->technique &&
+                    $u->extent->value >= $r->extent->value
+                        ? $u->passes
+                        : 0,
                     RequirementKind::Steps => $u->extent === Extent::Spot ? 0 : $u->technique->credit * $u->passes,
                     default => 0,
                 };
@@ -263,8 +410,16 @@ final class RaisingTest extends TestCase
                 RequirementKind::Steps => (int) $r->min,
                 default => 0,
             };
-            $before = array_sum(array_map(fn (ChosenTechnique $u) => $u->extent === Extent::Spot ? 0 : $u->technique->credit * $u->passes, $counted));
-            if ($have < $want || ($r->kind === RequirementKind::Steps && $r->max !== null && $have > max($r->max, $before))) {
+            $before = array_sum(
+                array_map(
+                    fn (ChosenTechnique $u) => $u->extent === Extent::Spot ? 0 : $u->technique->credit * $u->passes,
+                    $counted,
+                ),
+            );
+            if (
+                $have < $want ||
+                ($r->kind === RequirementKind::Steps && $r->max !== null && $have > max($r->max, $before))
+            ) {
                 return false;
             }
         }

@@ -38,7 +38,14 @@ final class RandomEditsTest extends TestCase
             $plan = self::edited($seed);
             foreach ($plan->requirements as $state) {
                 $r = $state->requirement;
-                if ($r->area === null || ! in_array($r->kind, [RequirementKind::Steps, RequirementKind::Effect, RequirementKind::Technique], true)) {
+                if (
+                    $r->area === null ||
+                    ! in_array(
+                        $r->kind,
+                        [RequirementKind::Steps, RequirementKind::Effect, RequirementKind::Technique],
+                        true,
+                    )
+                ) {
                     continue;
                 }
                 $have = self::counted($plan, $r);
@@ -63,7 +70,9 @@ final class RandomEditsTest extends TestCase
             $numbers = [];
             foreach ($plan->surplus as $surplus) {
                 $numbers[$surplus->no] = true;
-                $allowed = isset(self::areaOf($plan, $surplus->step)->demand->allowed[$surplus->step->technique->key]);
+                $allowed = isset(
+                    self::areaOf($plan, $surplus->step)->demand->allowed[$surplus->step->technique->key],
+                );
                 if (! $allowed) {
                     self::assertTrue($surplus->beyond, "seed $seed: {$surplus->step->key()} is not offered there");
                 }
@@ -74,11 +83,16 @@ final class RandomEditsTest extends TestCase
             foreach ($plan->requirements as $i => $state) {
                 $lack = fn (RequirementState $s): float => $s->state === 'short' ? $s->by : 0.0;
                 if ($state->requirement->area !== null) {
-                    self::assertLessThanOrEqual($lack($state), $lack($less->requirements[$i]), "seed $seed: {$state->requirement->area} {$state->requirement->subject()}");
+                    self::assertLessThanOrEqual(
+                        $lack($state),
+                        $lack($less->requirements[$i]),
+                        "seed $seed: {$state->requirement->area} {$state->requirement->subject()}",
+                    );
                 }
             }
             foreach ($less->work->steps as $no => $step) {
-                // What is left cannot go as well: a second look finds nothing more, and taking a step out makes something worse.
+                // What is left cannot go as well: a second look finds nothing more, and taking a step out makes
+                // something worse.
                 if ($step->area !== null && $step->phase !== Phase::JointTidy && $no % 7 === 0) {
                     $missed += $less->surplus === [] ? 1 : 0;
                 }
@@ -95,7 +109,11 @@ final class RandomEditsTest extends TestCase
             if ($plan->work->cycles === []) {
                 self::assertSame([], OrderChecker::broken($plan), "seed $seed");
             }
-            self::assertCount(count(array_unique(array_map(fn (Step $s) => $s->key(), $plan->work->steps))), $plan->work->steps, "seed $seed: a key twice");
+            self::assertCount(
+                count(array_unique(array_map(fn (Step $s) => $s->key(), $plan->work->steps))),
+                $plan->work->steps,
+                "seed $seed: a key twice",
+            );
         }
     }
 
@@ -104,8 +122,16 @@ final class RandomEditsTest extends TestCase
         for ($seed = 1; $seed <= 40; $seed++) {
             $plan = self::edited($seed);
             foreach ($plan->areas as $planned) {
-                $steps = array_filter($plan->work->steps, fn (Step $s) => $s->area?->key === $planned->demand->area?->key && $s->phase !== Phase::JointTidy);
-                self::assertEqualsWithDelta($planned->minutes(), array_sum(array_map(fn (Step $s) => $s->minutes, $steps)), 1e-9, "seed $seed");
+                $steps = array_filter(
+                    $plan->work->steps,
+                    fn (Step $s) => $s->area?->key === $planned->demand->area?->key && $s->phase !== Phase::JointTidy,
+                );
+                self::assertEqualsWithDelta(
+                    $planned->minutes(),
+                    array_sum(array_map(fn (Step $s) => $s->minutes, $steps)),
+                    1e-9,
+                    "seed $seed",
+                );
             }
             $passes = array_sum(array_map(fn ($p) => $p->minutes, $plan->work->passes));
             self::assertEqualsWithDelta($passes, $plan->minutesByPasses(), 1e-9);
@@ -115,7 +141,12 @@ final class RandomEditsTest extends TestCase
                 $handlings = array_map(fn (int $i) => $plan->work->steps[$i]->handling, $pass->steps);
                 $saved += array_sum($handlings) - max($handlings);
             }
-            self::assertEqualsWithDelta($plan->minutesByArea() - $saved, $plan->minutesByPasses(), 1e-9, "seed $seed");
+            self::assertEqualsWithDelta(
+                $plan->minutesByArea() - $saved,
+                $plan->minutesByPasses(),
+                1e-9,
+                "seed $seed",
+            );
         }
     }
 
@@ -125,7 +156,15 @@ final class RandomEditsTest extends TestCase
         $random = new Randomizer(new Mt19937($seed));
         $pick = fn (array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
         $standard = Demo::standard();
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier($pick(['muster', 'company', 'banner', 'cabinet'])), Demo::sculpt($pick(['sluice-warden', 'mudlark', 'lantern-provost'])), Demo::scheme(), shelf: Demo::shelf()));
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier($pick(['muster', 'company', 'banner', 'cabinet'])),
+                Demo::sculpt($pick(['sluice-warden', 'mudlark', 'lantern-provost'])),
+                Demo::scheme(),
+                shelf: Demo::shelf(),
+            ),
+        );
         $r = $plan->request;
         $method = new MethodOnModel($r->method, $r->sculpt, $r->scheme, $r->shelf);
         $edits = [];
@@ -136,14 +175,29 @@ final class RandomEditsTest extends TestCase
             if ($way === 0 && count($used) > 1) {
                 array_splice($used, $random->getInt(0, count($used) - 1), 1);
             } else {
-                $fitting = array_values(array_filter($standard->techniques, fn ($t) => DemandResolver::fits($t, $area) && ! $t->givesAny(Effect::BaseColour) && array_filter($used, fn ($u) => $u->technique->key === $t->key) === []));
+                $fitting = array_values(
+                    array_filter(
+                        $standard->techniques,
+                        fn ($t) => DemandResolver::fits($t, $area) &&
+                            ! $t->givesAny(Effect::BaseColour) &&
+                            array_filter($used, fn ($u) => $u->technique->key === $t->key) === [],
+                    ),
+                );
                 if ($fitting === []) {
                     continue;
                 }
                 $technique = $pick($fitting);
                 $index = (int) array_search($technique, $standard->techniques, true);
                 $extent = $pick([Extent::Spot, Extent::Prominent, Extent::Full]);
-                $used[] = new ChosenTechnique($technique, $index, $random->getInt(1, $technique->maxPasses), $extent, Candidate::onArea($technique, $index, $area, $r->sculpt, $r->tier->pace, $method)->minutes[$extent->value]);
+                $used[] = new ChosenTechnique(
+                    $technique,
+                    $index,
+                    $random->getInt(1, $technique->maxPasses),
+                    $extent,
+                    Candidate::onArea($technique, $index, $area, $r->sculpt, $r->tier->pace, $method)->minutes[
+                        $extent->value
+                    ],
+                );
                 usort($used, fn ($a, $b) => $a->index <=> $b->index);
             }
             $edits[$area->key] = new Choice(array_values($used));
@@ -166,9 +220,16 @@ final class RandomEditsTest extends TestCase
                 $most = $gives->value > $most->value ? $gives : $most;
             }
             $have += match ($r->kind) {
-                RequirementKind::Steps => $step->extent->value >= Extent::Prominent->value ? $step->technique->credit : 0,
-                RequirementKind::Effect => ($r->by === null || in_array($step->technique->key, $r->by, true)) && min($step->extent->value, $most->value) >= $r->extent->value ? 1 : 0,
-                default => $step->technique->key === $r->technique && $step->extent->value >= $r->extent->value ? 1 : 0,
+                RequirementKind::Steps => $step->extent->value >= Extent::Prominent->value
+                    ? $step->technique->credit
+                    : 0,
+                RequirementKind::Effect => ($r->by === null || in_array($step->technique->key, $r->by, true)) &&
+                min($step->extent->value, $most->value) >= $r->extent->value
+                    ? 1
+                    : 0,
+                default => $step->technique->key === $r->technique && $step->extent->value >= $r->extent->value
+                    ? 1
+                    : 0,
             };
         }
 
@@ -186,14 +247,20 @@ final class RandomEditsTest extends TestCase
         $gone = [];
         foreach ($numbers as $no) {
             $step = $plan->work->steps[$no - 1];
-            $gone[$step->area->key ?? ''][$step->technique->key] = ($gone[$step->area->key ?? ''][$step->technique->key] ?? 0) + 1;
+            $gone[$step->area->key ?? ''][$step->technique->key] =
+                ($gone[$step->area->key ?? ''][$step->technique->key] ?? 0) + 1;
         }
         $edits = [];
         foreach ($plan->areas as $planned) {
             $key = (string) $planned->demand->area?->key;
             if (isset($gone[$key])) {
-                $left = array_map(fn (ChosenTechnique $u) => $u->with($u->passes - ($gone[$key][$u->technique->key] ?? 0)), $planned->choice->techniques ?? []);
-                $edits[$key] = new Choice(array_values(array_filter($left, fn (ChosenTechnique $u) => $u->passes > 0)));
+                $left = array_map(
+                    fn (ChosenTechnique $u) => $u->with($u->passes - ($gone[$key][$u->technique->key] ?? 0)),
+                    $planned->choice->techniques ?? [],
+                );
+                $edits[$key] = new Choice(
+                    array_values(array_filter($left, fn (ChosenTechnique $u) => $u->passes > 0)),
+                );
             }
         }
 

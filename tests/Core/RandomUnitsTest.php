@@ -39,11 +39,16 @@ final class RandomUnitsTest extends TestCase
                 array_push($needed, ...$keys);
                 // The same work as planned for such a piece alone, whatever the order.
                 $alone = Planner::plan($kind->plan->request->arranged($request->arrangement));
-                self::assertEqualsCanonicalizing(array_map(fn (Step $s) => $s->key(), $alone->work->steps), array_map(fn (Step $s) => $s->key(), $kind->plan->work->steps), "seed $seed");
+                self::assertEqualsCanonicalizing(
+                    array_map(fn (Step $s) => $s->key(), $alone->work->steps),
+                    array_map(fn (Step $s) => $s->key(), $kind->plan->work->steps),
+                    "seed $seed",
+                );
                 self::assertSame([], array_map(fn ($c) => $c->reason, $kind->plan->conflicts()));
                 if ($kind->plan->work->cycles === [] && $unit->work->cycles === []) {
                     self::assertSame([], OrderChecker::broken($kind->plan), "seed $seed");
-                    // Passes follow one another as in the unit: a later pass holds nothing that the unit does before an earlier one, but what the unit has in one pass.
+                    // Passes follow one another as in the unit: a later pass holds nothing that the unit does before
+                    // an earlier one, but what the unit has in one pass.
                     $last = -1;
                     foreach ($kind->plan->work->passes as $pass) {
                         $places = array_map(fn (int $i) => $place[$keys[$i]], $pass->steps);
@@ -52,10 +57,18 @@ final class RandomUnitsTest extends TestCase
                     }
                 }
             }
-            self::assertEqualsCanonicalizing($all, array_values(array_unique($needed)), "seed $seed: a step that nobody needs");
+            self::assertEqualsCanonicalizing(
+                $all,
+                array_values(array_unique($needed)),
+                "seed $seed: a step that nobody needs",
+            );
             $numbers = array_merge(...array_map(fn (PieceKind $k) => $k->pieces, $unit->kinds));
             sort($numbers);
-            self::assertSame(array_map(fn (PieceNeeds $p) => $p->number, $pieces), $numbers, "seed $seed: every piece is of one kind");
+            self::assertSame(
+                array_map(fn (PieceNeeds $p) => $p->number, $pieces),
+                $numbers,
+                "seed $seed: every piece is of one kind",
+            );
             $unlike += count($unit->kinds) > 1 ? 1 : 0;
         }
         self::assertGreaterThan(40, $unlike);
@@ -70,7 +83,13 @@ final class RandomUnitsTest extends TestCase
             $from = $random->getInt(0, 3);
             $to = $random->getInt($from + 1, 4);
             $figure = ['sluice-warden', 'mudlark', 'lantern-provost', 'bell-diver'][$random->getInt(0, 3)];
-            $request = fn (string $tier): PlanRequest => new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($figure), Demo::scheme(), shelf: Demo::shelf());
+            $request = fn (string $tier): PlanRequest => new PlanRequest(
+                $standard,
+                $standard->tier($tier),
+                Demo::sculpt($figure),
+                Demo::scheme(),
+                shelf: Demo::shelf(),
+            );
             $low = Planner::plan($request($ladder[$from]));
             $keys = array_map(fn (Step $s) => $s->key(), $low->work->steps);
             $done = array_slice($keys, 0, $random->getInt(0, count($keys)));
@@ -81,19 +100,41 @@ final class RandomUnitsTest extends TestCase
             $added = array_map(fn (Step $s) => $s->key(), $work->work->steps);
             self::assertCount(count($added), array_unique($added), $where);
             self::assertSame([], array_intersect($added, $done), $where);
-            $count = array_sum(array_map(fn ($a) => array_sum(array_map(fn ($u) => $u->passes, $a->added)), $work->areas)) + count($work->whole);
+            $count =
+                array_sum(array_map(fn ($a) => array_sum(array_map(fn ($u) => $u->passes, $a->added)), $work->areas)) +
+                count($work->whole);
             self::assertCount($count, $added, $where);
             $places = array_flip(array_map(fn (Step $s) => $s->key(), $work->work->steps));
             foreach ($work->work->steps as $i => $earlier) {
                 foreach (array_slice($work->work->steps, $i + 1) as $later) {
-                    if ($earlier->area !== null && $earlier->area->key === $later->area?->key && $earlier->technique->key !== $later->technique->key && ! in_array('light_last', array_map(fn ($r) => $r->value, $work->work->held[$places[$later->key()]]), true)) {
-                        self::assertLessThanOrEqual(OrderChecker::phase($later) + 9.0, OrderChecker::phase($earlier), $where);
+                    if (
+                        $earlier->area !== null &&
+                        $earlier->area->key === $later->area?->key &&
+                        $earlier->technique->key !== $later->technique->key &&
+                        ! in_array(
+                            'light_last',
+                            array_map(fn ($r) => $r->value, $work->work->held[$places[$later->key()]]),
+                            true,
+                        )
+                    ) {
+                        self::assertLessThanOrEqual(
+                            OrderChecker::phase($later) + 9.0,
+                            OrderChecker::phase($earlier),
+                            $where,
+                        );
                     }
                 }
             }
             // Nothing is primed or sprayed again once there is paint.
             if ($done !== [] && count(array_filter($done, fn (string $k) => ! str_starts_with($k, '*'))) > 0) {
-                self::assertSame([], array_filter($work->work->steps, fn (Step $s) => in_array($s->technique->family->value, ['undercoat', 'spray'], true)), $where);
+                self::assertSame(
+                    [],
+                    array_filter(
+                        $work->work->steps,
+                        fn (Step $s) => in_array($s->technique->family->value, ['undercoat', 'spray'], true),
+                    ),
+                    $where,
+                );
             }
         }
     }
@@ -106,14 +147,25 @@ final class RandomUnitsTest extends TestCase
         $standard = Demo::standard();
         $scheme = Demo::scheme();
         $count = $random->getInt(1, 9);
-        $request = new PlanRequest($standard, $standard->tier($pick(['muster', 'company', 'banner'])), Demo::sculpt($pick(['sluice-warden', 'mudlark', 'lantern-provost'])), $scheme, shelf: Demo::shelf(), pieces: $count);
+        $request = new PlanRequest(
+            $standard,
+            $standard->tier($pick(['muster', 'company', 'banner'])),
+            Demo::sculpt($pick(['sluice-warden', 'mudlark', 'lantern-provost'])),
+            $scheme,
+            shelf: Demo::shelf(),
+            pieces: $count,
+        );
         $pieces = [];
         for ($n = 1; $n <= $count; $n++) {
             $pieces[] = new PieceNeeds($n, $random->getInt(0, 2) === 0 ? [$pick($request->sculpt->areas)->key] : []);
         }
         $variants = [];
         if ($random->getInt(0, 1) === 1) {
-            $variants[] = new Variant('Other', $pick([0.25, 0.5]), new Scheme('', ['main cloth' => $scheme->slots['second cloth']], []));
+            $variants[] = new Variant(
+                'Other',
+                $pick([0.25, 0.5]),
+                new Scheme('', ['main cloth' => $scheme->slots['second cloth']], []),
+            );
         }
         if ($random->getInt(0, 2) === 0) {
             $variants[] = new Variant('Third', 0.3, new Scheme('', ['leather' => $scheme->slots['wood']], []));

@@ -28,19 +28,35 @@ final class SamePlansTest extends TestCase
     #[DataProvider('sculpts')]
     public function test_the_plans_of_a_figure_are_as_they_were(string $sculpt): void
     {
-        $kept = json_decode((string) gzdecode((string) file_get_contents(DemoPlans::file($sculpt))), false, 64, JSON_THROW_ON_ERROR);
+        $kept = json_decode(
+            (string) gzdecode((string) file_get_contents(DemoPlans::file($sculpt))),
+            false,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
         $names = [];
         foreach (DemoPlans::of($sculpt) as $name => $request) {
             $names[] = $name;
-            self::assertSame(self::bytes($kept->{$name}), self::bytes(PlanFormat::write(Planner::plan($request))), "$sculpt, $name");
+            self::assertSame(
+                self::bytes($kept->{$name}),
+                self::bytes(PlanFormat::write(Planner::plan($request))),
+                "$sculpt, $name",
+            );
         }
         self::assertSame($names, array_keys(get_object_vars($kept)));
     }
 
     private static function bytes(stdClass $plan): string
     {
-        $plan = json_decode(json_encode($plan, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION), false, 64, JSON_THROW_ON_ERROR);
-        foreach ([...$plan->warnings, ...$plan->conflicts, ...$plan->not_applicable, ...$plan->requirements] as $said) {
+        $plan = json_decode(
+            json_encode($plan, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+            false,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
+        foreach (
+            [...$plan->warnings, ...$plan->conflicts, ...$plan->not_applicable, ...$plan->requirements] as $said
+        ) {
             foreach (['text', 'reason'] as $sentence) {
                 if (isset($said->{$sentence})) {
                     self::assertNotSame('', $said->{$sentence});
@@ -49,6 +65,9 @@ final class SamePlansTest extends TestCase
             }
         }
 
-        return json_encode($plan, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT);
+        return json_encode(
+            $plan,
+            JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION | JSON_UNESCAPED_UNICODE | JSON_PRETTY_PRINT,
+        );
     }
 }

@@ -35,8 +35,18 @@ final class SpareMinutesTest extends TestCase
                 $used = array_sum(array_map(fn (Extra $e) => $e->minutes, $buys));
                 self::assertLessThanOrEqual($minutes + 1e-9, $used, "seed $seed");
                 [$notice, $least] = self::most($plan, $spare->extras(), $minutes);
-                self::assertEqualsWithDelta($notice, array_sum(array_map(fn (Extra $e) => $e->notice, $buys)), 1e-6, "seed $seed, $minutes minutes");
-                self::assertEqualsWithDelta($least, $used, 1e-6, "seed $seed, $minutes minutes: the same notice in the fewest minutes");
+                self::assertEqualsWithDelta(
+                    $notice,
+                    array_sum(array_map(fn (Extra $e) => $e->notice, $buys)),
+                    1e-6,
+                    "seed $seed, $minutes minutes",
+                );
+                self::assertEqualsWithDelta(
+                    $least,
+                    $used,
+                    1e-6,
+                    "seed $seed, $minutes minutes: the same notice in the fewest minutes",
+                );
                 $bought += count($buys);
             }
         }
@@ -55,7 +65,11 @@ final class SpareMinutesTest extends TestCase
             self::assertLessThanOrEqual($ceiling, $best->minutesByPasses(), $key);
             foreach ($best->areas as $i => $planned) {
                 foreach ($planned->choice->techniques ?? [] as $used) {
-                    self::assertTrue(isset($planned->demand->allowed[$used->technique->key]) || $quick->areas[$i]->choice?->uses($used->technique->key) === true, $used->technique->key);
+                    self::assertTrue(
+                        isset($planned->demand->allowed[$used->technique->key]) ||
+                            $quick->areas[$i]->choice?->uses($used->technique->key) === true,
+                        $used->technique->key,
+                    );
                 }
             }
             foreach ($best->requirements as $state) {
@@ -63,7 +77,11 @@ final class SpareMinutesTest extends TestCase
             }
         }
         $open = new PlanRequest($standard, $standard->tier('exhibition'), Demo::sculpt());
-        self::assertSame(Planner::withAim($open, Aim::Quickest)->minutesByPasses(), Planner::withAim($open, Aim::Best)->minutesByPasses(), 'no ceiling: the quickest');
+        self::assertSame(
+            Planner::withAim($open, Aim::Quickest)->minutesByPasses(),
+            Planner::withAim($open, Aim::Best)->minutesByPasses(),
+            'no ceiling: the quickest',
+        );
     }
 
     public function test_no_minutes_buy_nothing_and_notice_follows_focus_share_and_effect(): void
@@ -121,25 +139,47 @@ final class SpareMinutesTest extends TestCase
         $tidied = $wash = $light = $leans = false;
         foreach ($all as $i => $one) {
             $credits += $one->extent->value >= Extent::Prominent->value ? $one->technique->credit * $one->passes : 0;
-            $tidied = $tidied || $one->technique->key === 'tidy_base' || ($one->technique->key === 'layer' && $one->extent === Extent::Full);
+            $tidied =
+                $tidied ||
+                $one->technique->key === 'tidy_base' ||
+                ($one->technique->key === 'layer' && $one->extent === Extent::Full);
             $wash = $wash || $one->technique->key === 'wash_all_over';
             $light = $light || $one->technique->givesAny(Effect::HighlightEdge, Effect::HighlightRaised);
             foreach ($all as $j => $other) {
-                if ($i !== $j && in_array($other->technique->key, $one->technique->excludes, true) && $one->extent !== Extent::Spot && $other->extent !== Extent::Spot) {
+                if (
+                    $i !== $j &&
+                    in_array($other->technique->key, $one->technique->excludes, true) &&
+                    $one->extent !== Extent::Spot &&
+                    $other->extent !== Extent::Spot
+                ) {
                     return false;
                 }
             }
             foreach ($one->technique->needs as $need) {
-                if (array_filter($all, fn (ChosenTechnique $o, int $j) => $j !== $i && $o->technique->givesAny($need), ARRAY_FILTER_USE_BOTH) === []) {
+                if (
+                    array_filter(
+                        $all,
+                        fn (ChosenTechnique $o, int $j) => $j !== $i && $o->technique->givesAny($need),
+                        ARRAY_FILTER_USE_BOTH,
+                    ) === []
+                ) {
                     return false;
                 }
             }
             $suit = $one->technique->suit($area->relief);
-            $grade = $one->technique->grade === null || $one->technique->family->value === 'mark' ? 5 : max(1, min(5, $one->technique->grade + ($suit === 3 ? 1 : ($suit === 1 ? -1 : 0))));
-            $leans = $leans || ($one->technique->tidied && $grade < $planned->gradeBar && $i >= count($planned->choice->techniques ?? []));
+            $grade =
+                $one->technique->grade === null || $one->technique->family->value === 'mark'
+                    ? 5
+                    : max(1, min(5, $one->technique->grade + ($suit === 3 ? 1 : ($suit === 1 ? -1 : 0))));
+            $leans =
+                $leans ||
+                ($one->technique->tidied &&
+                    $grade < $planned->gradeBar &&
+                    $i >= count($planned->choice->techniques ?? []));
         }
         $most = $planned->demand->first(RequirementKind::Steps)?->max;
 
-        return ($most === null || $credits <= $most) && ($tidied || (! ($wash && $light && $plan->request->tier->pace !== Pace::Fast) && ! $leans));
+        return ($most === null || $credits <= $most) &&
+            ($tidied || (! ($wash && $light && $plan->request->tier->pace !== Pace::Fast) && ! $leans));
     }
 }

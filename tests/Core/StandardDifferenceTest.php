@@ -29,7 +29,10 @@ use Tests\Support\Demo;
 /** What differs between versions and tiers, edits, and the ladder in words. */
 final class StandardDifferenceTest extends TestCase
 {
-    /** @return iterable<string, array{callable(stdClass): void, list<array{string, string, list<string>}>}> what is done, and what is said: kind, what, tiers */
+    /**
+     * @return iterable<string, array{callable(stdClass): void, list<array{string, string, list<string>}>}> what is
+     * done, and what is said: kind, what, tiers
+     */
     public static function changes(): iterable
     {
         $clause = function (stdClass $d, string $id): stdClass {
@@ -43,16 +46,40 @@ final class StandardDifferenceTest extends TestCase
             self::fail($id);
         };
         yield 'nothing' => [fn () => null, []];
-        yield 'a wider extent' => [fn (stdClass $d) => $clause($d, 'company.edges')->extent = 'full', [['tightened', 'clause', ['Company']]]];
-        yield 'a lower floor that rungs above take over' => [fn (stdClass $d) => $clause($d, 'muster.shade')->extent = 'prominent', [['loosened', 'clause', ['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece']]]];
-        yield 'fewer minutes' => [fn (stdClass $d) => $clause($d, 'banner.minutes')->max = 200, [['tightened', 'clause', ['Banner']]]];
-        yield 'a stricter limit' => [fn (stdClass $d) => $clause($d, 'cabinet.drift')->limit = 2, [['tightened', 'clause', ['Cabinet']]]];
-        yield 'another effect' => [fn (stdClass $d) => $clause($d, 'banner.lines')->effect = 'separate_tinted', [['changed', 'clause', ['Banner']]]];
-        yield 'another scope' => [fn (stdClass $d) => $clause($d, 'banner.eyes')->scope->role = ['hero'], [['changed', 'clause', ['Banner']]]];
-        yield 'a technique not offered any more' => [fn (stdClass $d) => $clause($d, 'muster.mould')->status = 'not_offered', [['loosened', 'clause', ['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece']]]];
-        yield 'the pace of a tier' => [fn (stdClass $d) => $d->tiers[2]->pace = 'even', [['changed', 'tier', []]]];
-        yield 'a technique that takes longer' => [fn (stdClass $d) => $d->techniques[10]->hand = 9.5, [['changed', 'technique', []]]];
-        yield 'a price' => [fn (stdClass $d) => $d->prices[0]->high = null, [['changed', 'price', []]]];
+        yield 'a wider extent' => [
+            fn (stdClass $d) => ($clause($d, 'company.edges')->extent = 'full'),
+            [['tightened', 'clause', ['Company']]],
+        ];
+        yield 'a lower floor that rungs above take over' => [
+            fn (stdClass $d) => ($clause($d, 'muster.shade')->extent = 'prominent'),
+            [['loosened', 'clause', ['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece']]],
+        ];
+        yield 'fewer minutes' => [
+            fn (stdClass $d) => ($clause($d, 'banner.minutes')->max = 200),
+            [['tightened', 'clause', ['Banner']]],
+        ];
+        yield 'a stricter limit' => [
+            fn (stdClass $d) => ($clause($d, 'cabinet.drift')->limit = 2),
+            [['tightened', 'clause', ['Cabinet']]],
+        ];
+        yield 'another effect' => [
+            fn (stdClass $d) => ($clause($d, 'banner.lines')->effect = 'separate_tinted'),
+            [['changed', 'clause', ['Banner']]],
+        ];
+        yield 'another scope' => [
+            fn (stdClass $d) => ($clause($d, 'banner.eyes')->scope->role = ['hero']),
+            [['changed', 'clause', ['Banner']]],
+        ];
+        yield 'a technique not offered any more' => [
+            fn (stdClass $d) => ($clause($d, 'muster.mould')->status = 'not_offered'),
+            [['loosened', 'clause', ['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece']]],
+        ];
+        yield 'the pace of a tier' => [fn (stdClass $d) => ($d->tiers[2]->pace = 'even'), [['changed', 'tier', []]]];
+        yield 'a technique that takes longer' => [
+            fn (stdClass $d) => ($d->techniques[10]->hand = 9.5),
+            [['changed', 'technique', []]],
+        ];
+        yield 'a price' => [fn (stdClass $d) => ($d->prices[0]->high = null), [['changed', 'price', []]]];
         yield 'a price gone' => [fn (stdClass $d) => array_pop($d->prices), [['dropped', 'price', []]]];
     }
 
@@ -68,8 +95,17 @@ final class StandardDifferenceTest extends TestCase
         $change($document);
         $after = StandardFormat::read($document);
         self::assertSame($said, self::told((new StandardDifference(Demo::standard(), $after))->changes));
-        $back = ['tightened' => 'loosened', 'loosened' => 'tightened', 'added' => 'dropped', 'dropped' => 'added', 'changed' => 'changed'];
-        self::assertSame(array_map(fn (array $s) => [$back[$s[0]], $s[1], $s[2]], $said), self::told((new StandardDifference($after, Demo::standard()))->changes));
+        $back = [
+            'tightened' => 'loosened',
+            'loosened' => 'tightened',
+            'added' => 'dropped',
+            'dropped' => 'added',
+            'changed' => 'changed',
+        ];
+        self::assertSame(
+            array_map(fn (array $s) => [$back[$s[0]], $s[1], $s[2]], $said),
+            self::told((new StandardDifference($after, Demo::standard()))->changes),
+        );
     }
 
     public function test_an_edit_is_refused_where_it_does_not_start_from_what_is_there(): void
@@ -82,7 +118,10 @@ final class StandardDifferenceTest extends TestCase
         $after = Edits::apply($document, [new Edit('price', null, $price, $more)]);
         self::assertSame('9.00', $after->prices[0]->low);
         self::assertSame($price->low, $document->prices[0]->low, 'the document itself stays');
-        self::assertSame(Json::canonical($document), Json::canonical(Edits::apply($after, [(new Edit('price', null, $price, $more))->undone()])));
+        self::assertSame(
+            Json::canonical($document),
+            Json::canonical(Edits::apply($after, [(new Edit('price', null, $price, $more))->undone()])),
+        );
         try {
             Edits::apply($after, [new Edit('price', null, $price, null)]);
             self::fail('It was applied.');
@@ -100,10 +139,30 @@ final class StandardDifferenceTest extends TestCase
         self::assertTrue(Strength::implies($clause(['passes' => 2] + $edge), $clause($edge)));
         self::assertFalse(Strength::implies($clause($edge), $clause(['passes' => 2] + $edge)));
         self::assertTrue(Strength::implies($clause(['by' => ['edge_highlight']] + $edge), $clause($edge)));
-        self::assertFalse(Strength::implies($clause(['scope' => ['rank' => ['main']]] + $edge), $clause($edge)), 'another scope');
-        self::assertTrue(Strength::implies($clause(['kind' => 'finish', 'criterion' => 'colour_drift', 'limit' => 3]), $clause(['kind' => 'finish', 'criterion' => 'colour_drift', 'limit' => 5])), 'less drift is more');
-        self::assertFalse(Strength::implies($clause(['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 3]), $clause(['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 5])));
-        self::assertTrue(Strength::implies($clause(['kind' => 'steps', 'min' => 3, 'max' => 3]), $clause(['kind' => 'steps', 'min' => 2, 'max' => null])), 'ceilings do not count');
+        self::assertFalse(
+            Strength::implies($clause(['scope' => ['rank' => ['main']]] + $edge), $clause($edge)),
+            'another scope',
+        );
+        self::assertTrue(
+            Strength::implies(
+                $clause(['kind' => 'finish', 'criterion' => 'colour_drift', 'limit' => 3]),
+                $clause(['kind' => 'finish', 'criterion' => 'colour_drift', 'limit' => 5]),
+            ),
+            'less drift is more',
+        );
+        self::assertFalse(
+            Strength::implies(
+                $clause(['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 3]),
+                $clause(['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 5]),
+            ),
+        );
+        self::assertTrue(
+            Strength::implies(
+                $clause(['kind' => 'steps', 'min' => 3, 'max' => 3]),
+                $clause(['kind' => 'steps', 'min' => 2, 'max' => null]),
+            ),
+            'ceilings do not count',
+        );
     }
 
     public function test_every_clause_of_the_packs_reads_as_a_sentence(): void
@@ -118,14 +177,35 @@ final class StandardDifferenceTest extends TestCase
                 }
             }
         }
-        self::assertSame('edge highlights where it stands out most in 2 passes, on main or secondary, with hard edges, except cloth, by edge highlight', Words::clause(Demo::tierOf([[
-            'kind' => 'effect', 'effect' => 'highlight_edge', 'extent' => 'prominent', 'passes' => 2, 'by' => ['edge_highlight'], 'scope' => ['rank' => ['main', 'secondary'], 'relief' => ['hard_edges'], 'except' => ['material' => ['cloth']]],
-        ]])->tiers[0]->clauses[0], Demo::standard()));
+        self::assertSame(
+            'edge highlights where it stands out most in 2 passes, on main or secondary, with '.
+                'hard edges, except cloth, by edge highlight',
+            Words::clause(
+                Demo::tierOf([
+                    [
+                        'kind' => 'effect',
+                        'effect' => 'highlight_edge',
+                        'extent' => 'prominent',
+                        'passes' => 2,
+                        'by' => ['edge_highlight'],
+                        'scope' => [
+                            'rank' => ['main', 'secondary'],
+                            'relief' => ['hard_edges'],
+                            'except' => ['material' => ['cloth']],
+                        ],
+                    ],
+                ])->tiers[0]->clauses[0],
+                Demo::standard(),
+            ),
+        );
     }
 
     public function test_the_csv_has_a_line_for_each_row_and_no_field_a_spreadsheet_would_run(): void
     {
-        $standard = Demo::tierOf([['kind' => 'skill', 'min' => 2, 'label' => '=1+1'], ['kind' => 'steps', 'min' => 1, 'max' => 2, 'label' => 'Steps, "all"']]);
+        $standard = Demo::tierOf([
+            ['kind' => 'skill', 'min' => 2, 'label' => '=1+1'],
+            ['kind' => 'steps', 'min' => 1, 'max' => 2, 'label' => 'Steps, "all"'],
+        ]);
         $lines = explode("\r\n", trim(LadderCsv::of($standard)));
         self::assertCount(1 + count((new Grid($standard))->rows()), $lines);
         $rows = array_map(fn (string $l) => str_getcsv($l, ',', '"', ''), $lines);
@@ -136,7 +216,9 @@ final class StandardDifferenceTest extends TestCase
     public function test_two_voices_say_the_same_difference_and_the_sheet_says_what_one_does_not_get(): void
     {
         $standard = Demo::standard();
-        $plan = fn (string $tier) => Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt('mudlark')));
+        $plan = fn (string $tier) => Planner::plan(
+            new PlanRequest($standard, $standard->tier($tier), Demo::sculpt('mudlark')),
+        );
         $up = new Voices(new TierDifference($plan('muster'), $plan('company')));
         $down = new Voices(new TierDifference($plan('company'), $plan('muster')));
         self::assertContains('Raised forms are lightened.', $up->gains());
@@ -149,7 +231,11 @@ final class StandardDifferenceTest extends TestCase
         self::assertSame([[], [], []], [$same->gains(), $same->losses(), $same->painters()]);
 
         $sheet = new ComparisonSheet($standard, Demo::sculpt('mudlark'));
-        self::assertSame(['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece'], array_map(fn ($r) => $r->tier->name, $sheet->rungs), 'neither retired nor open ones');
+        self::assertSame(
+            ['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece'],
+            array_map(fn ($r) => $r->tier->name, $sheet->rungs),
+            'neither retired nor open ones',
+        );
         foreach ($sheet->rungs as $i => $rung) {
             self::assertNotSame([], $rung->adds);
             self::assertSame($sheet->rungs[$i + 1]->adds ?? [], $rung->notHere);

@@ -43,7 +43,10 @@ final class StoppingPointsTest extends TestCase
                 $where = "seed $seed, {$point->tier->key}";
                 if ($point->steps === null) {
                     // No set meets the tier, or only all of the work does.
-                    self::assertTrue($least === null || count($least) === count(self::paint($plan)), "$where: $point->reason");
+                    self::assertTrue(
+                        $least === null || count($least) === count(self::paint($plan)),
+                        "$where: $point->reason",
+                    );
                     $none++;
 
                     continue;
@@ -62,17 +65,32 @@ final class StoppingPointsTest extends TestCase
     {
         $standard = Demo::standard();
         foreach (['sluice-warden', 'lantern-provost', 'ferry-gun'] as $figure) {
-            $plan = Planner::plan(new PlanRequest($standard, $standard->tier('cabinet'), Demo::sculpt($figure), Demo::scheme(), shelf: Demo::shelf()));
+            $plan = Planner::plan(
+                new PlanRequest(
+                    $standard,
+                    $standard->tier('cabinet'),
+                    Demo::sculpt($figure),
+                    Demo::scheme(),
+                    shelf: Demo::shelf(),
+                ),
+            );
             $stops = new StoppingPoints($plan);
             $points = $stops->all();
-            self::assertSame(['muster', 'company', 'banner', 'cabinet'], array_map(fn (StoppingPoint $p) => $p->tier->key, $points));
+            self::assertSame(
+                ['muster', 'company', 'banner', 'cabinet'],
+                array_map(fn (StoppingPoint $p) => $p->tier->key, $points),
+            );
             $order = array_map(fn (Step $s) => $s->key(), $stops->laidOut($points)->steps);
             self::assertEqualsCanonicalizing(array_map(fn (Step $s) => $s->key(), $plan->work->steps), $order);
             $minutes = 0.0;
             foreach ($points as $point) {
                 self::assertNotNull($point->steps, (string) $point->reason);
                 $keys = array_map(fn (int $i) => $plan->work->steps[$i]->key(), $point->steps);
-                self::assertEqualsCanonicalizing($keys, array_slice($order, 0, count($keys)), "$figure, {$point->tier->key}");
+                self::assertEqualsCanonicalizing(
+                    $keys,
+                    array_slice($order, 0, count($keys)),
+                    "$figure, {$point->tier->key}",
+                );
                 self::assertGreaterThan($minutes, $point->minutes);
                 $minutes = $point->minutes;
             }
@@ -82,8 +100,23 @@ final class StoppingPointsTest extends TestCase
 
     public function test_where_there_is_no_stop_the_rule_or_the_requirement_is_named(): void
     {
-        $clauses = fn (string $tier, array $list): array => array_map(fn (array $c, int $i) => $c + ['id' => "$tier.$i"], $list, array_keys($list));
-        $tier = fn (string $key, int $order, array $list): array => ['key' => $key, 'name' => ucfirst($key), 'order' => $order, 'status' => 'offered', 'intent' => '', 'pace' => 'fast', 'aim' => 'quickest', 'default_status' => 'allowed', 'viewing' => ['distance_cm' => 60, 'angle_arcmin' => 2], 'clauses' => $clauses($key, $list)];
+        $clauses = fn (string $tier, array $list): array => array_map(
+            fn (array $c, int $i) => $c + ['id' => "$tier.$i"],
+            $list,
+            array_keys($list),
+        );
+        $tier = fn (string $key, int $order, array $list): array => [
+            'key' => $key,
+            'name' => ucfirst($key),
+            'order' => $order,
+            'status' => 'offered',
+            'intent' => '',
+            'pace' => 'fast',
+            'aim' => 'quickest',
+            'default_status' => 'allowed',
+            'viewing' => ['distance_cm' => 60, 'angle_arcmin' => 2],
+            'clauses' => $clauses($key, $list),
+        ];
         $ladder = function (array $low, array $high) use ($tier): Standard {
             $document = Demo::json('standards/five-rungs.json');
             assert($document instanceof \stdClass);
@@ -94,14 +127,29 @@ final class StoppingPointsTest extends TestCase
         };
         $ground = ['kind' => 'effect', 'effect' => 'ground_colour', 'scope' => ['rank' => ['ground']]];
         $edges = ['kind' => 'effect', 'effect' => 'highlight_edge', 'scope' => ['area' => ['coat']]];
-        $sculpt = Demo::sculptOf(['coat' => ['relief' => ['hard_edges']], 'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground']]);
-        $low = fn (Standard $s, array $method = []): StoppingPoint => (new StoppingPoints(Planner::plan(new PlanRequest($s, $s->tier('high'), $sculpt, null, MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method))))))->all()[0];
+        $sculpt = Demo::sculptOf([
+            'coat' => ['relief' => ['hard_edges']],
+            'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground'],
+        ]);
+        $low = fn (Standard $s, array $method = []): StoppingPoint => (new StoppingPoints(
+            Planner::plan(
+                new PlanRequest(
+                    $s,
+                    $s->tier('high'),
+                    $sculpt,
+                    null,
+                    MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method)),
+                ),
+            ),
+        ))->all()[0];
         $standard = $ladder([$ground], [$ground, $edges]);
         self::assertNotNull($low($standard)->steps);
         $last = $low($standard, ['ground' => 'last']);
         self::assertNull($last->steps);
         self::assertStringContainsString('ground_policy', (string) $last->reason);
-        $short = $low($ladder([['kind' => 'effect', 'effect' => 'shade', 'scope' => ['area' => ['coat']]]], [$edges]));
+        $short = $low(
+            $ladder([['kind' => 'effect', 'effect' => 'shade', 'scope' => ['area' => ['coat']]]], [$edges]),
+        );
         self::assertNull($short->steps);
         self::assertStringContainsString('shade on Coat (low.0) is not met by this plan', (string) $short->reason);
     }
@@ -112,19 +160,52 @@ final class StoppingPointsTest extends TestCase
         $pick = fn (array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
         $areas = [];
         for ($i = 0, $count = $random->getInt(1, 3); $i < $count; $i++) {
-            $areas["a$i"] = ['material' => $pick(['cloth', 'leather', 'steel', 'wood', 'skin']), 'relief' => [$pick(['hard_edges', 'soft_folds', 'fine_texture'])], 'rank' => $pick(['main', 'secondary']), 'layer' => $random->getInt(0, 3), 'touches' => $i > 0 ? ['a'.($i - 1)] : []];
+            $areas["a$i"] = [
+                'material' => $pick(['cloth', 'leather', 'steel', 'wood', 'skin']),
+                'relief' => [$pick(['hard_edges', 'soft_folds', 'fine_texture'])],
+                'rank' => $pick(['main', 'secondary']),
+                'layer' => $random->getInt(0, 3),
+                'touches' => $i > 0 ? ['a'.($i - 1)] : [],
+            ];
         }
         $standard = self::$standard ??= Demo::standard();
         $method = $pick([[], [], [], ['metals' => 'last'], ['metals' => 'first']]);
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier($pick(['company', 'banner', 'cabinet'])), Demo::sculptOf($areas), null, MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method))));
+        $plan = Planner::plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier($pick(['company', 'banner', 'cabinet'])),
+                Demo::sculptOf($areas),
+                null,
+                MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method)),
+            ),
+        );
 
-        return $plan->conflicts() !== [] || $plan->work->cycles !== [] || count(self::paint($plan)) > 15 ? null : $plan;
+        return $plan->conflicts() !== [] || $plan->work->cycles !== [] || count(self::paint($plan)) > 15
+            ? null
+            : $plan;
     }
 
     /** @return list<int> steps that do not merely finish the piece */
     private static function paint(Plan $plan): array
     {
-        return array_keys(array_filter($plan->work->steps, fn (Step $s) => ! in_array($s->phase, [Phase::MattVarnish, Phase::GroundPlants, Phase::Gloss, Phase::Join, Phase::JointTidy, Phase::Rim, Phase::Check], true)));
+        return array_keys(
+            array_filter(
+                $plan->work->steps,
+                fn (Step $s) => ! in_array(
+                    $s->phase,
+                    [
+                        Phase::MattVarnish,
+                        Phase::GroundPlants,
+                        Phase::Gloss,
+                        Phase::Join,
+                        Phase::JointTidy,
+                        Phase::Rim,
+                        Phase::Check,
+                    ],
+                    true,
+                ),
+            ),
+        );
     }
 
     /**
@@ -147,15 +228,18 @@ final class StoppingPointsTest extends TestCase
         if (count($plan->sprayed) < ($whole->demand->first(RequirementKind::SprayedColours)->min ?? 0)) {
             return null;
         }
-        for ($bits = 0; $bits < (1 << count($paint)); $bits++) {
+        for ($bits = 0; $bits < 1 << count($paint); $bits++) {
             $set = [];
             foreach ($paint as $k => $i) {
-                if (($bits >> $k & 1) === 1) {
+                if ((($bits >> $k) & 1) === 1) {
                     $set[$i] = true;
                 }
             }
             $minutes = array_sum(array_map(fn (int $i) => $steps[$i]->minutes, array_keys($set)));
-            if ($minutes > $least + 1e-9 || ($minutes > $least - 1e-9 && $best !== null && count($set) >= count($best))) {
+            if (
+                $minutes > $least + 1e-9 ||
+                ($minutes > $least - 1e-9 && $best !== null && count($set) >= count($best))
+            ) {
                 continue;
             }
             foreach ([...array_keys($set)] as $i) {
@@ -167,14 +251,32 @@ final class StoppingPointsTest extends TestCase
                 continue;
             }
             foreach ($problems as [$demand, $problem]) {
-                if ($demand->area !== null && ! self::meets($steps, $set, $demand->area->key, $demand->requirements, $demand->area->rank !== Rank::Ground, $tier, $problem->given)) {
+                if (
+                    $demand->area !== null &&
+                    ! self::meets(
+                        $steps,
+                        $set,
+                        $demand->area->key,
+                        $demand->requirements,
+                        $demand->area->rank !== Rank::Ground,
+                        $tier,
+                        $problem->given,
+                    )
+                ) {
                     continue 2;
                 }
             }
             foreach ($whole->demand->requirements as $requirement) {
                 foreach ($steps as $i => $step) {
-                    if ($step->area === null && ! isset($set[$i]) && in_array($i, $paint, true) && $step->sprays === []
-                        && ($requirement->technique === $step->technique->key || ($requirement->kind === RequirementKind::Effect && $requirement->isServedBy($step->technique)))) {
+                    if (
+                        $step->area === null &&
+                        ! isset($set[$i]) &&
+                        in_array($i, $paint, true) &&
+                        $step->sprays === [] &&
+                        ($requirement->technique === $step->technique->key ||
+                            ($requirement->kind === RequirementKind::Effect &&
+                                $requirement->isServedBy($step->technique)))
+                    ) {
                         continue 3;
                     }
                 }
@@ -192,8 +294,15 @@ final class StoppingPointsTest extends TestCase
      * @param  list<\Ordotype\Core\Planning\Requirement>  $requirements
      * @param  list<Effect>  $given
      */
-    private static function meets(array $steps, array $set, string $area, array $requirements, bool $needsBase, Tier $tier, array $given): bool
-    {
+    private static function meets(
+        array $steps,
+        array $set,
+        string $area,
+        array $requirements,
+        bool $needsBase,
+        Tier $tier,
+        array $given,
+    ): bool {
         /** @var list<Step> $mine */
         $mine = [];
         $finish = [];
@@ -211,8 +320,14 @@ final class StoppingPointsTest extends TestCase
             foreach ([...$mine, ...$finish] as $step) {
                 $have += match ($r->kind) {
                     RequirementKind::Steps => $step->extent->value >= 2 ? $step->technique->credit : 0,
-                    RequirementKind::Effect => min($step->extent->value, $r->deliveredBy($step->technique)->value) >= $r->extent->value ? 1 : 0,
-                    RequirementKind::Technique => $step->technique->key === $r->technique && $step->extent->value >= $r->extent->value ? 1 : 0,
+                    RequirementKind::Effect => min($step->extent->value, $r->deliveredBy($step->technique)->value) >=
+                    $r->extent->value
+                        ? 1
+                        : 0,
+                    RequirementKind::Technique => $step->technique->key === $r->technique &&
+                    $step->extent->value >= $r->extent->value
+                        ? 1
+                        : 0,
                     default => 0,
                 };
             }
@@ -229,21 +344,37 @@ final class StoppingPointsTest extends TestCase
         if ($needsBase && count(array_filter($mine, fn (Step $s) => $is($s->technique, Effect::BaseColour))) !== 1) {
             return false;
         }
-        $tidied = array_filter($mine, fn (Step $s) => $s->technique->key === 'tidy_base' || ($s->technique->key === 'layer' && $s->extent === Extent::Full)) !== [];
+        $tidied =
+            array_filter(
+                $mine,
+                fn (Step $s) => $s->technique->key === 'tidy_base' ||
+                    ($s->technique->key === 'layer' && $s->extent === Extent::Full),
+            ) !== [];
         $washed = array_filter($mine, fn (Step $s) => $s->technique->key === 'wash_all_over') !== [];
-        $lit = array_filter($mine, fn (Step $s) => $is($s->technique, Effect::HighlightRaised, Effect::HighlightEdge)) !== [];
+        $lit =
+            array_filter($mine, fn (Step $s) => $is($s->technique, Effect::HighlightRaised, Effect::HighlightEdge)) !==
+            [];
         if ($washed && $lit && ! $tidied && $tier->pace !== Pace::Fast) {
             return false;
         }
         $bar = ['fast' => 1, 'even' => 3, 'finest' => 4][$tier->pace->value];
         foreach ($mine as $step) {
             $suit = $step->technique->suit($step->area->relief ?? []);
-            $grade = $step->technique->grade === null ? 5 : max(1, min(5, $step->technique->grade + [3 => 1, 2 => 0, 1 => -1][$suit]));
+            $grade =
+                $step->technique->grade === null
+                    ? 5
+                    : max(1, min(5, $step->technique->grade + [3 => 1, 2 => 0, 1 => -1][$suit]));
             if ($step->technique->tidied && $grade < $bar && ! $tidied) {
                 return false;
             }
             foreach ($step->technique->needs as $effect) {
-                if (! in_array($effect, $given, true) && array_filter($mine, fn (Step $o) => $o->technique->key !== $step->technique->key && $is($o->technique, $effect)) === []) {
+                if (
+                    ! in_array($effect, $given, true) &&
+                    array_filter(
+                        $mine,
+                        fn (Step $o) => $o->technique->key !== $step->technique->key && $is($o->technique, $effect),
+                    ) === []
+                ) {
                     return false;
                 }
             }

@@ -33,12 +33,27 @@ final class UnitPlanTest extends TestCase
                     $places = Deal::evenly($n, $k, $turn);
                     self::assertCount($k, array_unique($places), "$k of $n");
                     self::assertSame([], array_filter($places, fn (int $p) => $p < 0 || $p >= $n));
-                    $gaps = array_map(fn (int $i) => (($places[($i + 1) % $k] ?? 0) - $places[$i] + $n - 1) % $n + 1, array_keys($places));
-                    self::assertLessThanOrEqual(1, $k === 0 ? 0 : max($gaps) - min($gaps), "$k of $n: ".implode(' ', $places));
+                    $gaps = array_map(
+                        fn (int $i) => ((($places[($i + 1) % $k] ?? 0) - $places[$i] + $n - 1) % $n) + 1,
+                        array_keys($places),
+                    );
+                    self::assertLessThanOrEqual(
+                        1,
+                        $k === 0 ? 0 : max($gaps) - min($gaps),
+                        "$k of $n: ".implode(' ', $places),
+                    );
                 }
             }
         }
-        self::assertSame([3, 3, 0, 5], [Deal::count(new Spread(3, null), 12), Deal::count(new Spread(null, 0.25), 12), Deal::count(new Spread(null, 0.1), 4), Deal::count(new Spread(9, null), 5)]);
+        self::assertSame(
+            [3, 3, 0, 5],
+            [
+                Deal::count(new Spread(3, null), 12),
+                Deal::count(new Spread(null, 0.25), 12),
+                Deal::count(new Spread(null, 0.1), 4),
+                Deal::count(new Spread(9, null), 5),
+            ],
+        );
     }
 
     public function test_variants_keep_their_shares_at_every_point_along_the_unit(): void
@@ -50,7 +65,11 @@ final class UnitPlanTest extends TestCase
                 foreach ($shares as $v => $share) {
                     for ($k = 1; $k <= $n; $k++) {
                         $so = count(array_filter(array_slice($dealt, 0, $k), fn (?int $d) => $d === $v));
-                        self::assertLessThanOrEqual(1.0 + 1e-9, abs($so - $share * $k), "variant $v of ".implode(', ', $shares)." after $k");
+                        self::assertLessThanOrEqual(
+                            1.0 + 1e-9,
+                            abs($so - $share * $k),
+                            "variant $v of ".implode(', ', $shares)." after $k",
+                        );
                     }
                 }
             }
@@ -59,20 +78,38 @@ final class UnitPlanTest extends TestCase
 
     public function test_an_amendment_holds_on_as_many_pieces_as_it_says_and_only_there(): void
     {
-        $request = $this->request('company', [['do' => 'add', 'technique' => 'freehand_simple', 'scope' => ['area' => ['coat']], 'on' => ['pieces' => 3]], ['do' => 'omit', 'clause' => 'muster.shade', 'scope' => ['area' => ['boots']], 'on' => ['share' => 0.5]]]);
+        $request = $this->request('company', [
+            [
+                'do' => 'add',
+                'technique' => 'freehand_simple',
+                'scope' => ['area' => ['coat']],
+                'on' => ['pieces' => 3],
+            ],
+            ['do' => 'omit', 'clause' => 'muster.shade', 'scope' => ['area' => ['boots']], 'on' => ['share' => 0.5]],
+        ]);
         $unit = UnitPlan::of($request, self::pieces(12));
         $painted = $spared = 0;
         foreach ($unit->kinds as $kind) {
             $free = in_array('freehand_simple', $this->on($kind, 'coat'), true);
-            $asked = array_filter($kind->plan->areas[$request->sculpt->place('boots')]->demand->requirements, fn ($r) => in_array('muster.shade', $r->clauses, true));
+            $asked = array_filter(
+                $kind->plan->areas[$request->sculpt->place('boots')]->demand->requirements,
+                fn ($r) => in_array('muster.shade', $r->clauses, true),
+            );
             self::assertSame(in_array(1, $kind->amendments, true), $free);
             self::assertSame(in_array(2, $kind->amendments, true), $asked === []);
             $painted += $free ? count($kind->pieces) : 0;
             $spared += $asked === [] ? count($kind->pieces) : 0;
         }
         self::assertSame([3, 6], [$painted, $spared]);
-        self::assertSame(range(1, 12), self::sorted(array_merge(...array_map(fn (PieceKind $k) => $k->pieces, $unit->kinds))));
-        self::assertEqualsWithDelta(array_sum(array_map(fn (int $p) => $unit->kindOf($p)->plan->minutesByPasses(), range(1, 12))), $unit->minutes(), 1e-9);
+        self::assertSame(
+            range(1, 12),
+            self::sorted(array_merge(...array_map(fn (PieceKind $k) => $k->pieces, $unit->kinds))),
+        );
+        self::assertEqualsWithDelta(
+            array_sum(array_map(fn (int $p) => $unit->kindOf($p)->plan->minutesByPasses(), range(1, 12))),
+            $unit->minutes(),
+            1e-9,
+        );
     }
 
     public function test_a_piece_that_lacks_an_area_gets_no_step_there_and_the_rest_takes_as_long(): void
@@ -82,10 +119,21 @@ final class UnitPlanTest extends TestCase
         self::assertCount(2, $unit->kinds);
         [$plain, $lacking] = $unit->kinds[0]->isPlain() ? $unit->kinds : array_reverse($unit->kinds);
         self::assertSame([[2], ['hook', 'pole']], [$lacking->pieces, $lacking->lacks]);
-        self::assertSame([], array_filter($lacking->plan->work->steps, fn (Step $s) => in_array($s->area?->key, ['hook', 'pole'], true)));
+        self::assertSame(
+            [],
+            array_filter(
+                $lacking->plan->work->steps,
+                fn (Step $s) => in_array($s->area?->key, ['hook', 'pole'], true),
+            ),
+        );
         foreach ($lacking->plan->areas as $planned) {
             $same = $plain->plan->areas[$request->sculpt->place((string) $planned->demand->area?->key)];
-            self::assertEqualsWithDelta($same->minutes(), $planned->minutes(), 1e-9, (string) $planned->demand->area?->key);
+            self::assertEqualsWithDelta(
+                $same->minutes(),
+                $planned->minutes(),
+                1e-9,
+                (string) $planned->demand->area?->key,
+            );
         }
         self::assertSame($plain->plan, $unit->plain());
         self::assertLessThan($plain->plan->minutesByPasses(), $lacking->plan->minutesByPasses());
@@ -96,19 +144,36 @@ final class UnitPlanTest extends TestCase
         $request = $this->request('company', []);
         $scheme = Demo::scheme();
         $red = new Variant('Red coats', 0.25, new Scheme('', ['main cloth' => $scheme->slots['second cloth']], []));
-        $marked = new Variant('Marked', 0.25, null, $this->amendments([['do' => 'add', 'technique' => 'tint_filter', 'scope' => ['area' => ['coat']]]]));
+        $marked = new Variant(
+            'Marked',
+            0.25,
+            null,
+            $this->amendments([['do' => 'add', 'technique' => 'tint_filter', 'scope' => ['area' => ['coat']]]]),
+        );
         $unit = UnitPlan::of($request, self::pieces(8), [$red, $marked]);
         $by = [];
         foreach ($unit->kinds as $kind) {
             $by[$kind->variant->name ?? 'plain'] = $kind;
-            self::assertSame([], array_filter($kind->plan->requirements, fn ($r) => in_array($r->state, ['short', 'conflict'], true)));
+            self::assertSame(
+                [],
+                array_filter($kind->plan->requirements, fn ($r) => in_array($r->state, ['short', 'conflict'], true)),
+            );
             self::assertSame([], OrderChecker::broken($kind->plan));
         }
-        self::assertSame([4, 2, 2], [count($by['plain']->pieces), count($by['Red coats']->pieces), count($by['Marked']->pieces)]);
-        $coat = fn (PieceKind $k): ?string => array_values(array_filter($k->plan->work->steps, fn (Step $s) => $s->area?->key === 'coat' && $s->colour !== null))[0]->colour?->paint;
+        self::assertSame(
+            [4, 2, 2],
+            [count($by['plain']->pieces), count($by['Red coats']->pieces), count($by['Marked']->pieces)],
+        );
+        $coat = fn (PieceKind $k): ?string => array_values(
+            array_filter($k->plan->work->steps, fn (Step $s) => $s->area?->key === 'coat' && $s->colour !== null),
+        )[0]->colour?->paint;
         self::assertSame(['Bilge Green', 'Weathered Red'], [$coat($by['plain']), $coat($by['Red coats'])]);
         self::assertGreaterThan($by['plain']->plan->minutesByPasses() + 0.5, $by['Marked']->plan->minutesByPasses());
-        self::assertGreaterThan(1, $by['Red coats']->pieces[1] - $by['Red coats']->pieces[0], 'equal ones are not neighbours');
+        self::assertGreaterThan(
+            1,
+            $by['Red coats']->pieces[1] - $by['Red coats']->pieces[0],
+            'equal ones are not neighbours',
+        );
     }
 
     public function test_a_sergeant_of_his_own_is_worked_with_the_others_in_one_order(): void
@@ -118,8 +183,33 @@ final class UnitPlanTest extends TestCase
         $coat = $plan->areas[$request->sculpt->place('coat')]->choice;
         self::assertNotNull($coat);
         $technique = $request->standard->technique('tint_filter');
-        $edits = ['coat' => new \Ordotype\Core\Planning\Choice([...$coat->techniques, new ChosenTechnique($technique, (int) array_search($technique, $request->standard->techniques, true), 1, \Ordotype\Core\Standard\Extent::Full, 3.0)])];
-        $sergeant = new PieceNeeds(1, amendments: $this->amendments([['level' => 'piece', 'do' => 'add', 'technique' => 'freehand_simple', 'scope' => ['area' => ['hood']]]], 5), edits: $edits);
+        $edits = [
+            'coat' => new \Ordotype\Core\Planning\Choice([
+                ...$coat->techniques,
+                new ChosenTechnique(
+                    $technique,
+                    (int) array_search($technique, $request->standard->techniques, true),
+                    1,
+                    \Ordotype\Core\Standard\Extent::Full,
+                    3.0,
+                ),
+            ]),
+        ];
+        $sergeant = new PieceNeeds(
+            1,
+            amendments: $this->amendments(
+                [
+                    [
+                        'level' => 'piece',
+                        'do' => 'add',
+                        'technique' => 'freehand_simple',
+                        'scope' => ['area' => ['hood']],
+                    ],
+                ],
+                5,
+            ),
+            edits: $edits,
+        );
         $unit = UnitPlan::of($request, [$sergeant, ...array_slice(self::pieces(6), 1)]);
         $own = $unit->kindOf(1);
         self::assertSame([1], $own->pieces);
@@ -145,7 +235,15 @@ final class UnitPlanTest extends TestCase
     {
         $standard = Demo::standard();
 
-        return new PlanRequest($standard, $standard->tier($tier), Demo::sculpt(), Demo::scheme(), amendments: $this->amendments($amendments), shelf: Demo::shelf(), pieces: 12);
+        return new PlanRequest(
+            $standard,
+            $standard->tier($tier),
+            Demo::sculpt(),
+            Demo::scheme(),
+            amendments: $this->amendments($amendments),
+            shelf: Demo::shelf(),
+            pieces: 12,
+        );
     }
 
     /**
@@ -158,12 +256,36 @@ final class UnitPlanTest extends TestCase
         $full = array_map(function (array $a): array {
             $a['scope'] = (object) ($a['scope'] ?? []);
 
-            return $a + ['level' => 'unit', 'clause' => null, 'technique' => null, 'values' => (object) [], 'reason' => 'Because.', 'price' => null, 'on' => null];
+            return $a + [
+                'level' => 'unit',
+                'clause' => null,
+                'technique' => null,
+                'values' => (object) [],
+                'reason' => 'Because.',
+                'price' => null,
+                'on' => null,
+            ];
         }, $amendments);
         // Numbers go on after those that stand before in the list.
-        $before = array_fill(0, $first - 1, ['do' => 'add', 'technique' => 'decal', 'scope' => (object) ['area' => ['nowhere']], 'level' => 'unit', 'clause' => null, 'values' => (object) [], 'reason' => '', 'price' => null, 'on' => null]);
+        $before = array_fill(0, $first - 1, [
+            'do' => 'add',
+            'technique' => 'decal',
+            'scope' => (object) ['area' => ['nowhere']],
+            'level' => 'unit',
+            'clause' => null,
+            'values' => (object) [],
+            'reason' => '',
+            'price' => null,
+            'on' => null,
+        ]);
 
-        return array_slice(AmendmentFormat::read(Demo::object([...array_map(fn (array $b) => ['reason' => '-'] + $b, $before), ...$full]), $known), $first - 1);
+        return array_slice(
+            AmendmentFormat::read(
+                Demo::object([...array_map(fn (array $b) => ['reason' => '-'] + $b, $before), ...$full]),
+                $known,
+            ),
+            $first - 1,
+        );
     }
 
     /** @return list<PieceNeeds> */
@@ -175,7 +297,10 @@ final class UnitPlanTest extends TestCase
     /** @return list<string> */
     private function on(PieceKind $kind, string $area): array
     {
-        return array_map(fn (ChosenTechnique $u) => $u->technique->key, $kind->plan->areas[$kind->plan->request->sculpt->place($area)]->choice->techniques ?? []);
+        return array_map(
+            fn (ChosenTechnique $u) => $u->technique->key,
+            $kind->plan->areas[$kind->plan->request->sculpt->place($area)]->choice->techniques ?? [],
+        );
     }
 
     /**

@@ -13,9 +13,29 @@ use Illuminate\Testing\TestResponse;
 /** Plans bent by the lead, pieces that differ, and what could become of a unit. */
 final class BentPlanTest extends StudioTestCase
 {
-    private const OMIT = ['level' => 'unit', 'do' => 'omit', 'clause' => 'company.edges', 'technique' => null, 'scope' => [], 'values' => [], 'reason' => 'They stand at the back.', 'price' => null, 'on' => null];
+    private const OMIT = [
+        'level' => 'unit',
+        'do' => 'omit',
+        'clause' => 'company.edges',
+        'technique' => null,
+        'scope' => [],
+        'values' => [],
+        'reason' => 'They stand at the back.',
+        'price' => null,
+        'on' => null,
+    ];
 
-    private const ADD = ['level' => 'unit', 'do' => 'add', 'clause' => null, 'technique' => 'tint_filter', 'scope' => ['area' => ['hood']], 'values' => [], 'reason' => 'Old hoods.', 'price' => null, 'on' => null];
+    private const ADD = [
+        'level' => 'unit',
+        'do' => 'add',
+        'clause' => null,
+        'technique' => 'tint_filter',
+        'scope' => ['area' => ['hood']],
+        'values' => [],
+        'reason' => 'Old hoods.',
+        'price' => null,
+        'on' => null,
+    ];
 
     public function test_a_moved_step_says_what_it_breaks_and_a_rule_set_aside_lets_it_go_there(): void
     {
@@ -32,7 +52,13 @@ final class BentPlanTest extends StudioTestCase
         $found = null;
         foreach ($keys as $i => $key) {
             for ($to = 0; $to < $i && $found === null; $to++) {
-                $broken = $this->api('lead', 'POST', "units/$unit->id/move", ['step' => $key, 'to' => $to], 200)->json();
+                $broken = $this->api(
+                    'lead',
+                    'POST',
+                    "units/$unit->id/move",
+                    ['step' => $key, 'to' => $to],
+                    200,
+                )->json();
                 if (count($broken['broken']) === 1) {
                     $found = [$key, $to, $broken];
                 }
@@ -45,11 +71,35 @@ final class BentPlanTest extends StudioTestCase
         [$key, $to, $broken] = $found;
         $rule = $broken['broken'][0];
         // Put there without setting the rule aside, the rule wins.
-        $kept = $this->api('lead', 'PUT', "units/$unit->id/sequence", ['revision' => 1, 'sequence' => $broken['sequence']], 200);
+        $kept = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/sequence",
+            ['revision' => 1, 'sequence' => $broken['sequence']],
+            200,
+        );
         self::assertTrue($kept->json('arranged.sequence'));
         self::assertNotSame($broken['sequence'], array_column($kept->json('plan.steps'), 'key'));
-        $this->api('lead', 'POST', "units/$unit->id/overrules", ['revision' => 2, 'rule' => $rule['rule'], 'earlier' => $rule['earlier'], 'later' => $rule['later']], 422)->assertJsonPath('errors.0.pointer', '/reason');
-        $set = $this->api('lead', 'POST', "units/$unit->id/overrules", ['revision' => 2, 'rule' => $rule['rule'], 'earlier' => $rule['earlier'], 'later' => $rule['later'], 'reason' => 'Tried on the test model.'], 200);
+        $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/overrules",
+            ['revision' => 2, 'rule' => $rule['rule'], 'earlier' => $rule['earlier'], 'later' => $rule['later']],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/reason');
+        $set = $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/overrules",
+            [
+                'revision' => 2,
+                'rule' => $rule['rule'],
+                'earlier' => $rule['earlier'],
+                'later' => $rule['later'],
+                'reason' => 'Tried on the test model.',
+            ],
+            200,
+        );
         $then = array_column($set->json('plan.steps'), 'key');
         self::assertSame($broken['sequence'], $then);
         self::assertSame('Runa Wick', $set->json('overrules.0.by'));
@@ -61,26 +111,98 @@ final class BentPlanTest extends StudioTestCase
         self::assertSame([], $back->json('overrules'));
         $plain = $this->api('lead', 'PUT', "units/$unit->id/sequence", ['revision' => 4, 'sequence' => []], 200);
         self::assertSame($keys, array_column($plain->json('plan.steps'), 'key'));
-        $this->api('lead', 'POST', "units/$unit->id/overrules", ['revision' => 5, 'rule' => 'no_such_rule', 'earlier' => 'a', 'later' => 'b', 'reason' => 'x'], 422)->assertJsonPath('errors.0.pointer', '/rule');
-        $this->api('lead', 'POST', "units/$unit->id/move", ['step' => 'nowhere:nothing:1', 'to' => 0], 422)->assertJsonPath('errors.0.pointer', '/step');
+        $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/overrules",
+            ['revision' => 5, 'rule' => 'no_such_rule', 'earlier' => 'a', 'later' => 'b', 'reason' => 'x'],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/rule');
+        $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/move",
+            ['step' => 'nowhere:nothing:1', 'to' => 0],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/step');
     }
 
     public function test_a_step_takes_a_paint_and_a_note_and_one_technique_is_practised(): void
     {
         $unit = $this->unit('26-041');
-        $step = array_values(array_filter($this->plan($unit->id)->json('plan.steps'), fn (array $s) => $s['area'] === 'hood' && $s['colour'] !== null))[0];
-        $done = $this->api('lead', 'PUT', "units/$unit->id/step", ['revision' => 1, 'step' => $step['key'], 'paint' => 'Ember', 'note' => 'Two thin ones.'], 200);
+        $step = array_values(
+            array_filter(
+                $this->plan($unit->id)->json('plan.steps'),
+                fn (array $s) => $s['area'] === 'hood' && $s['colour'] !== null,
+            ),
+        )[0];
+        $done = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/step",
+            ['revision' => 1, 'step' => $step['key'], 'paint' => 'Ember', 'note' => 'Two thin ones.'],
+            200,
+        );
         $now = array_values(array_filter($done->json('plan.steps'), fn (array $s) => $s['key'] === $step['key']))[0];
         self::assertSame('Ember', $now['colour']['paint']);
-        self::assertSame(['Two thin ones.', 'Ember'], [$done->json("arranged.notes.{$step['key']}"), $done->json("arranged.paints.{$step['key']}")]);
-        $this->api('lead', 'PUT', "units/$unit->id/step", ['revision' => 2, 'step' => $step['key'], 'paint' => 'No such paint'], 422)->assertJsonPath('errors.0.pointer', '/paint');
-        $this->api('lead', 'PUT', "units/$unit->id/step", ['revision' => 2, 'step' => $step['key'], 'paint' => null, 'note' => ''], 200)->assertJsonPath('arranged.notes', [])->assertJsonPath('arranged.paints', []);
-        $hood = array_map(fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']], collect($done->json('plan.areas'))->firstWhere('area', 'hood')['techniques']);
-        $edited = $this->api('lead', 'PUT', "units/$unit->id/plan", ['revision' => 3, 'edits' => ['hood' => [...$hood, ['technique' => 'tinted_lining', 'passes' => 1, 'extent' => 'full']]]], 200);
-        self::assertSame([true, false], [$edited->json('plan.surplus.0.beyond'), $edited->json('plan.surplus.0.practice')]);
-        $practised = $this->api('lead', 'PUT', "units/$unit->id/practice", ['revision' => 4, 'technique' => 'tinted_lining'], 200);
-        self::assertSame([false, true], [$practised->json('plan.surplus.0.beyond'), $practised->json('plan.surplus.0.practice')]);
-        $this->api('lead', 'PUT', "units/$unit->id/practice", ['revision' => 5, 'technique' => 'juggling'], 422)->assertJsonPath('errors.0.pointer', '/technique');
+        self::assertSame(
+            ['Two thin ones.', 'Ember'],
+            [$done->json("arranged.notes.{$step['key']}"), $done->json("arranged.paints.{$step['key']}")],
+        );
+        $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/step",
+            ['revision' => 2, 'step' => $step['key'], 'paint' => 'No such paint'],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/paint');
+        $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/step",
+            ['revision' => 2, 'step' => $step['key'], 'paint' => null, 'note' => ''],
+            200,
+        )
+            ->assertJsonPath('arranged.notes', [])
+            ->assertJsonPath('arranged.paints', []);
+        $hood = array_map(
+            fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']],
+            collect($done->json('plan.areas'))->firstWhere('area', 'hood')['techniques'],
+        );
+        $edited = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/plan",
+            [
+                'revision' => 3,
+                'edits' => [
+                    'hood' => [...$hood, ['technique' => 'tinted_lining', 'passes' => 1, 'extent' => 'full']],
+                ],
+            ],
+            200,
+        );
+        self::assertSame(
+            [true, false],
+            [$edited->json('plan.surplus.0.beyond'), $edited->json('plan.surplus.0.practice')],
+        );
+        $practised = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/practice",
+            ['revision' => 4, 'technique' => 'tinted_lining'],
+            200,
+        );
+        self::assertSame(
+            [false, true],
+            [$practised->json('plan.surplus.0.beyond'), $practised->json('plan.surplus.0.practice')],
+        );
+        $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/practice",
+            ['revision' => 5, 'technique' => 'juggling'],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/technique');
         $this->api('lead', 'PUT', "units/$unit->id/practice", ['revision' => 4, 'technique' => null], 409);
     }
 
@@ -89,7 +211,12 @@ final class BentPlanTest extends StudioTestCase
         $unit = $this->unit('26-041');
         $this->amend($unit->id, 1, self::OMIT, 200);
         $order = $this->amend($unit->id, 2, ['level' => 'order', 'clause' => 'muster.shade'] + self::OMIT, 200);
-        $studio = $this->amend($unit->id, 3, ['level' => 'studio', 'clause' => 'company.raised', 'reason' => 'We do it otherwise.'] + self::OMIT, 200);
+        $studio = $this->amend(
+            $unit->id,
+            3,
+            ['level' => 'studio', 'clause' => 'company.raised', 'reason' => 'We do it otherwise.'] + self::OMIT,
+            200,
+        );
         $piece = $this->amend($unit->id, 4, ['level' => 'piece'] + self::ADD, 200, 7);
         self::assertSame(['unit', 'order', 'studio', 'piece'], array_column($piece->json('amendments'), 'of'));
         self::assertSame([null, null, null, 7], array_column($piece->json('amendments'), 'piece'));
@@ -99,11 +226,21 @@ final class BentPlanTest extends StudioTestCase
         $other = $this->plan($this->unit('26-036')->id);
         self::assertContains('studio', array_column($other->json('amendments'), 'of'));
         self::assertNotContains('piece', array_column($other->json('amendments'), 'of'));
-        $row = AmendmentRow::query()->whereNull('order_id')->whereNull('unit_id')->whereNull('piece_id')->firstOrFail();
+        $row = AmendmentRow::query()
+            ->whereNull('order_id')
+            ->whereNull('unit_id')
+            ->whereNull('piece_id')
+            ->firstOrFail();
         $this->api('lead', 'DELETE', "units/$unit->id/amendments/$row->id", ['revision' => 5], 200);
-        self::assertNotContains('studio', array_column($this->plan($this->unit('26-036')->id)->json('amendments'), 'of'));
+        self::assertNotContains(
+            'studio',
+            array_column($this->plan($this->unit('26-036')->id)->json('amendments'), 'of'),
+        );
         self::assertNotNull($row->refresh()->ended_at, 'what was released under it is still held against it');
-        $this->amend($unit->id, 6, ['level' => 'piece', 'on' => ['pieces' => 2]] + self::ADD, 422, 3)->assertJsonPath('errors.0.pointer', '/amendment/on');
+        $this->amend($unit->id, 6, ['level' => 'piece', 'on' => ['pieces' => 2]] + self::ADD, 422, 3)->assertJsonPath(
+            'errors.0.pointer',
+            '/amendment/on',
+        );
         $this->amend($unit->id, 6, ['level' => 'piece'] + self::ADD, 404, 99);
         unset($order, $studio);
     }
@@ -112,24 +249,99 @@ final class BentPlanTest extends StudioTestCase
     {
         $unit = $this->unit('26-041');
         $pieces = $unit->pieces()->orderBy('number')->get();
-        $this->api('lead', 'PUT', "pieces/{$pieces[0]->id}/lacks", ['revision' => 1, 'lacks' => ['hook', 'pole']], 200)->assertJsonPath('piece', 1);
-        $this->api('lead', 'PUT', "pieces/{$pieces[0]->id}/lacks", ['revision' => 2, 'lacks' => ['wings']], 422)->assertJsonPath('errors.0.pointer', '/lacks/0');
+        $this->api(
+            'lead',
+            'PUT',
+            "pieces/{$pieces[0]->id}/lacks",
+            ['revision' => 1, 'lacks' => ['hook', 'pole']],
+            200,
+        )->assertJsonPath('piece', 1);
+        $this->api(
+            'lead',
+            'PUT',
+            "pieces/{$pieces[0]->id}/lacks",
+            ['revision' => 2, 'lacks' => ['wings']],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/lacks/0');
         $this->amend($unit->id, 2, ['on' => ['pieces' => 3]] + self::ADD, 200);
-        $scheme = ['main cloth' => ['base' => 'Weathered Red', 'shades' => ['Silt Wash'], 'lights' => ['Brick Clay', 'Ember']]];
-        $varied = $this->api('lead', 'PUT', "units/$unit->id/variants", ['revision' => 3, 'variants' => [['name' => 'Red coats', 'share' => 0.25, 'colours' => ['slots' => $scheme, 'areas' => (object) []], 'amendments' => []]]], 200);
+        $scheme = [
+            'main cloth' => [
+                'base' => 'Weathered Red',
+                'shades' => ['Silt Wash'],
+                'lights' => ['Brick Clay', 'Ember'],
+            ],
+        ];
+        $varied = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/variants",
+            [
+                'revision' => 3,
+                'variants' => [
+                    [
+                        'name' => 'Red coats',
+                        'share' => 0.25,
+                        'colours' => ['slots' => $scheme, 'areas' => (object) []],
+                        'amendments' => [],
+                    ],
+                ],
+            ],
+            200,
+        );
         $kinds = $varied->json('kinds');
         self::assertSame(12, array_sum(array_map(fn (array $k) => count($k['pieces']), $kinds)));
-        self::assertSame(3, array_sum(array_map(fn (array $k) => $k['variant'] === 'Red coats' ? count($k['pieces']) : 0, $kinds)));
-        self::assertSame(3, array_sum(array_map(fn (array $k) => $k['amendments'] === [1] ? count($k['pieces']) : 0, $kinds)));
+        self::assertSame(
+            3,
+            array_sum(array_map(fn (array $k) => $k['variant'] === 'Red coats' ? count($k['pieces']) : 0, $kinds)),
+        );
+        self::assertSame(
+            3,
+            array_sum(array_map(fn (array $k) => $k['amendments'] === [1] ? count($k['pieces']) : 0, $kinds)),
+        );
         self::assertSame([0], array_values(array_unique(array_column($kinds, 'short'))));
-        $this->api('lead', 'PUT', "units/$unit->id/variants", ['revision' => 4, 'variants' => [['name' => 'All', 'share' => 0.7], ['name' => 'More', 'share' => 0.7]]], 422)->assertJsonPath('errors.0.pointer', '/variants');
-        $this->api('lead', 'PUT', "units/$unit->id/variants", ['revision' => 4, 'variants' => [['name' => 'Odd', 'share' => 0.5, 'colours' => ['slots' => ['main cloth' => ['base' => '#12']]]]]], 422);
+        $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/variants",
+            ['revision' => 4, 'variants' => [['name' => 'All', 'share' => 0.7], ['name' => 'More', 'share' => 0.7]]],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/variants');
+        $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/variants",
+            [
+                'revision' => 4,
+                'variants' => [
+                    ['name' => 'Odd', 'share' => 0.5, 'colours' => ['slots' => ['main cloth' => ['base' => '#12']]]],
+                ],
+            ],
+            422,
+        );
         $one = $this->api('lead', 'GET', "units/$unit->id/plan?piece=1", null, 200);
         self::assertNotContains('hook', array_column($one->json('plan.steps'), 'area'));
-        $hood = array_map(fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']], collect($one->json('plan.areas'))->firstWhere('area', 'hood')['techniques']);
-        $own = $this->api('lead', 'PUT', "units/$unit->id/plan", ['revision' => 4, 'piece' => 1, 'edits' => ['hood' => [...$hood, ['technique' => 'point_highlight', 'passes' => 1, 'extent' => 'spot']]]], 200);
+        $hood = array_map(
+            fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']],
+            collect($one->json('plan.areas'))->firstWhere('area', 'hood')['techniques'],
+        );
+        $own = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/plan",
+            [
+                'revision' => 4,
+                'piece' => 1,
+                'edits' => [
+                    'hood' => [...$hood, ['technique' => 'point_highlight', 'passes' => 1, 'extent' => 'spot']],
+                ],
+            ],
+            200,
+        );
         self::assertContains('point_highlight', array_column($own->json('plan.steps'), 'technique'));
-        self::assertNotContains('point_highlight', array_column($this->plan($unit->id)->json('plan.steps'), 'technique'));
+        self::assertNotContains(
+            'point_highlight',
+            array_column($this->plan($unit->id)->json('plan.steps'), 'technique'),
+        );
 
         $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 5], 200);
         $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200);
@@ -139,7 +351,10 @@ final class BentPlanTest extends StudioTestCase
             self::assertSame([], array_diff($piece['wants'], $all));
         }
         $first = $batch->json('pieces.0');
-        self::assertSame([], array_values(array_filter($first['wants'], fn (string $k) => str_starts_with($k, 'hook:'))));
+        self::assertSame(
+            [],
+            array_values(array_filter($first['wants'], fn (string $k) => str_starts_with($k, 'hook:'))),
+        );
         // All done in one tap: each piece gets what it needs, and can then be offered.
         $ids = array_column($batch->json('pieces'), 'id');
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => $ids, 'steps' => $all], 200);
@@ -148,7 +363,11 @@ final class BentPlanTest extends StudioTestCase
             $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
         }
         $check = $this->api('lead', 'POST', "pieces/{$ids[0]}/check", null, 201);
-        self::assertStringNotContainsStringIgnoringCase('"hook"', (string) json_encode($check->json('questions')), 'what a piece does not have is not asked');
+        self::assertStringNotContainsStringIgnoringCase(
+            '"hook"',
+            (string) json_encode($check->json('questions')),
+            'what a piece does not have is not asked',
+        );
     }
 
     public function test_what_could_become_of_a_unit_is_told_before_it_is_done(): void
@@ -161,17 +380,27 @@ final class BentPlanTest extends StudioTestCase
         $colours = $this->api('lead', 'GET', "units/$unit->id/spraying", null, 200);
         self::assertSame(12, $colours->json('pieces'));
         foreach ($colours->json('colours') as $colour) {
-            self::assertEqualsWithDelta($colour['spray']['setup'] + $colour['spray']['hand'] + $colour['spray']['masking'], $colour['spray']['total'], 0.02);
+            self::assertEqualsWithDelta(
+                $colour['spray']['setup'] + $colour['spray']['hand'] + $colour['spray']['masking'],
+                $colour['spray']['total'],
+                0.02,
+            );
         }
         self::assertContains(true, array_column($colours->json('colours'), 'sprayed'));
-        self::assertSame([], $this->api('lead', 'GET', "units/$unit->id/compare?with=planner", null, 200)->json('differences'));
+        self::assertSame(
+            [],
+            $this->api('lead', 'GET', "units/$unit->id/compare?with=planner", null, 200)->json('differences'),
+        );
         $banner = $this->api('lead', 'GET', "units/$unit->id/compare?with=tier:banner", null, 200);
         self::assertGreaterThan($banner->json('minutes'), $banner->json('minutes_other'));
         self::assertNotSame([], $banner->json('differences'));
         foreach (['quickest', 'best', 'piece:3', 'unit:'.$this->unit('26-036')->id] as $with) {
             $this->api('lead', 'GET', "units/$unit->id/compare?with=$with", null, 200);
         }
-        $this->api('lead', 'GET', "units/$unit->id/compare?with=tier:nowhere", null, 422)->assertJsonPath('errors.0.pointer', '/with');
+        $this->api('lead', 'GET', "units/$unit->id/compare?with=tier:nowhere", null, 422)->assertJsonPath(
+            'errors.0.pointer',
+            '/with',
+        );
         $this->api('lead', 'GET', "units/$unit->id/compare?with=moon", null, 422);
         $this->api('lead', 'GET', "units/$unit->id/compare?with=unit:".$this->unit('26-041', 1)->id, null, 422);
     }
@@ -179,14 +408,41 @@ final class BentPlanTest extends StudioTestCase
     public function test_changes_by_hand_are_copied_to_another_unit_of_the_figure_where_they_apply(): void
     {
         $unit = $this->unit('26-041');
-        $other = $this->unit('26-036', 1)->sculpt_id === $unit->sculpt_id ? $this->unit('26-036', 1) : $this->unit('26-036');
+        $other =
+            $this->unit('26-036', 1)->sculpt_id === $unit->sculpt_id
+                ? $this->unit('26-036', 1)
+                : $this->unit('26-036');
         $plan = $this->plan($unit->id);
-        $has = fn (string $area) => array_map(fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']], collect($plan->json('plan.areas'))->firstWhere('area', $area)['techniques']);
-        $this->api('lead', 'PUT', "units/$unit->id/plan", ['revision' => 1, 'edits' => ['coat' => [...$has('coat'), ['technique' => 'point_highlight', 'passes' => 1, 'extent' => 'spot']], 'hood' => [...$has('hood'), ['technique' => 'lettering', 'passes' => 1, 'extent' => 'full']]]], 200);
+        $has = fn (string $area) => array_map(
+            fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']],
+            collect($plan->json('plan.areas'))->firstWhere('area', $area)['techniques'],
+        );
+        $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/plan",
+            [
+                'revision' => 1,
+                'edits' => [
+                    'coat' => [
+                        ...$has('coat'),
+                        ['technique' => 'point_highlight', 'passes' => 1, 'extent' => 'spot'],
+                    ],
+                    'hood' => [...$has('hood'), ['technique' => 'lettering', 'passes' => 1, 'extent' => 'full']],
+                ],
+            ],
+            200,
+        );
         $copied = $this->api('lead', 'POST', "units/$unit->id/copy", ['to' => $other->id, 'revision' => 1], 200);
         self::assertSame(['Hood'], $copied->json('edits_gone'));
         self::assertSame(['coat'], array_keys($this->plan($other->id)->json('unit.edits')));
-        $this->api('lead', 'POST', "units/$unit->id/copy", ['to' => $this->unit('26-041', 1)->id, 'revision' => 1], 422)->assertJsonPath('errors.0.pointer', '/to');
+        $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/copy",
+            ['to' => $this->unit('26-041', 1)->id, 'revision' => 1],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/to');
     }
 
     public function test_a_unit_on_the_bench_is_raised_and_what_is_there_counts(): void
@@ -198,11 +454,29 @@ final class BentPlanTest extends StudioTestCase
         self::assertGreaterThan(0, $finished->json('minutes'));
         self::assertLessThan($finished->json('anew'), $finished->json('minutes'));
         self::assertContains('matt_varnish', $finished->json('concerns'));
-        $this->api('lead', 'GET', "units/$unit->id/raise?tier=company", null, 422)->assertJsonPath('errors.0.pointer', '/tier');
-        $this->api('lead', 'POST', "units/$unit->id/raise", ['revision' => 1, 'tier' => 'cabinet', 'from' => 'finished'], 409);
-        $raised = $this->api('lead', 'POST', "units/$unit->id/raise", ['revision' => $unit->revision, 'tier' => 'cabinet', 'from' => 'finished'], 200);
+        $this->api('lead', 'GET', "units/$unit->id/raise?tier=company", null, 422)->assertJsonPath(
+            'errors.0.pointer',
+            '/tier',
+        );
+        $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/raise",
+            ['revision' => 1, 'tier' => 'cabinet', 'from' => 'finished'],
+            409,
+        );
+        $raised = $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/raise",
+            ['revision' => $unit->revision, 'tier' => 'cabinet', 'from' => 'finished'],
+            200,
+        );
         self::assertSame('cabinet', $raised->json('unit.tier.key'));
-        self::assertSame([], array_filter($raised->json('plan.requirements'), fn (array $r) => $r['state'] === 'short'));
+        self::assertSame(
+            [],
+            array_filter($raised->json('plan.requirements'), fn (array $r) => $r['state'] === 'short'),
+        );
         $piece = Piece::query()->with('unit')->findOrFail($take->id);
         self::assertSame('on_bench', $piece->stage);
         self::assertSame($before, $piece->logs()->count(), 'no log is lost');
@@ -215,9 +489,21 @@ final class BentPlanTest extends StudioTestCase
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => array_keys($left)], 200);
         $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
         $signed = $this->unit('26-029');
-        $this->api('lead', 'POST', "units/$signed->id/raise", ['revision' => $signed->revision, 'tier' => 'centrepiece', 'from' => 'finished'], 409);
+        $this->api(
+            'lead',
+            'POST',
+            "units/$signed->id/raise",
+            ['revision' => $signed->revision, 'tier' => 'centrepiece', 'from' => 'finished'],
+            409,
+        );
         $fresh = $this->unit('26-041');
-        $this->api('lead', 'POST', "units/$fresh->id/raise", ['revision' => $fresh->revision, 'tier' => 'banner', 'from' => 'stands'], 409);
+        $this->api(
+            'lead',
+            'POST',
+            "units/$fresh->id/raise",
+            ['revision' => $fresh->revision, 'tier' => 'banner', 'from' => 'stands'],
+            409,
+        );
     }
 
     public function test_half_finished_models_are_raised_from_what_every_one_of_them_has(): void
@@ -226,7 +512,13 @@ final class BentPlanTest extends StudioTestCase
         $stands = $this->api('lead', 'GET', "units/$unit->id/raise?tier=company&from=stands", null, 200);
         $finished = $this->api('lead', 'GET', "units/$unit->id/raise?tier=company&from=finished", null, 200);
         self::assertGreaterThan($finished->json('minutes'), $stands->json('minutes'));
-        $raised = $this->api('lead', 'POST', "units/$unit->id/raise", ['revision' => $unit->revision, 'tier' => 'company', 'from' => 'stands'], 200);
+        $raised = $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/raise",
+            ['revision' => $unit->revision, 'tier' => 'company', 'from' => 'stands'],
+            200,
+        );
         self::assertSame('company', $raised->json('unit.tier.key'));
         foreach (Unit::query()->findOrFail($unit->id)->pieces()->with('unit')->get() as $piece) {
             self::assertNotSame([], BenchWork::wanted($piece));
@@ -256,6 +548,12 @@ final class BentPlanTest extends StudioTestCase
             $amendment[$key] = (object) $amendment[$key];
         }
 
-        return $this->api('lead', 'POST', "units/$unit/amendments", ['revision' => $revision, 'amendment' => $amendment] + ($piece === null ? [] : ['piece' => $piece]), $status);
+        return $this->api(
+            'lead',
+            'POST',
+            "units/$unit/amendments",
+            ['revision' => $revision, 'amendment' => $amendment] + ($piece === null ? [] : ['piece' => $piece]),
+            $status,
+        );
     }
 }

@@ -31,13 +31,19 @@ final class CommandLineTest extends TestCase
 
     public function test_plan_prints_the_open_format_and_the_same_bytes_twice(): void
     {
-        [$first, $second] = [$this->plan('company', ['--json', '--pieces=12']), $this->plan('company', ['--json', '--pieces=12'])];
+        [$first, $second] = [
+            $this->plan('company', ['--json', '--pieces=12']),
+            $this->plan('company', ['--json', '--pieces=12']),
+        ];
         self::assertSame(0, $first->getExitCode(), $first->getErrorOutput());
         self::assertSame($first->getOutput(), $second->getOutput());
         $plan = Json::decode($first->getOutput());
         SchemaCheck::against('plan@1', $plan);
         assert($plan instanceof stdClass);
-        self::assertSame(array_map(fn ($a) => $a->key, Demo::sculpt()->areas), array_map(fn ($a) => $a->area, $plan->areas));
+        self::assertSame(
+            array_map(fn ($a) => $a->key, Demo::sculpt()->areas),
+            array_map(fn ($a) => $a->area, $plan->areas),
+        );
         $techniques = array_flip(array_map(fn ($t) => $t->key, Demo::standard()->techniques));
         $total = 0.0;
         foreach ($plan->areas as $area) {
@@ -46,7 +52,11 @@ final class CommandLineTest extends TestCase
             $sorted = $order;
             sort($sorted);
             self::assertSame($sorted, $order, "$area->area: techniques stand in catalogue order");
-            self::assertEqualsWithDelta(array_sum(array_map(fn ($t) => $t->minutes, $area->techniques)), $area->minutes, 1e-9);
+            self::assertEqualsWithDelta(
+                array_sum(array_map(fn ($t) => $t->minutes, $area->techniques)),
+                $area->minutes,
+                1e-9,
+            );
             $total += $area->minutes;
         }
         $total += array_sum(array_map(fn ($t) => $t->minutes, $plan->whole));
@@ -60,7 +70,9 @@ final class CommandLineTest extends TestCase
     public function test_a_readable_plan_names_areas_passes_and_what_holds_them(): void
     {
         $output = $this->plan('banner', [])->getOutput();
-        foreach (['Sluice Warden, Banner:', 'Oilskin coat', 'Matt varnish', 'Bilge Green', 'inner_first', 'Requirements:'] as $word) {
+        foreach (
+            ['Sluice Warden, Banner:', 'Oilskin coat', 'Matt varnish', 'Bilge Green', 'inner_first', 'Requirements:'] as $word
+        ) {
             self::assertStringContainsString($word, $output);
         }
     }
@@ -68,7 +80,15 @@ final class CommandLineTest extends TestCase
     public function test_rules_of_thumb_for_whole_hand_time(): void
     {
         // Common practice, no source: minutes a piece with preparation, undercoat, base and final look.
-        foreach ([['muster', 'sluice-warden', 20, 45], ['company', 'sluice-warden', 25, 75], ['banner', 'sluice-warden', 60, 150], ['cabinet', 'sluice-warden', 120, 300], ['centrepiece', 'lantern-provost', 300, 1200]] as [$tier, $sculpt, $least, $most]) {
+        foreach (
+            [
+                ['muster', 'sluice-warden', 20, 45],
+                ['company', 'sluice-warden', 25, 75],
+                ['banner', 'sluice-warden', 60, 150],
+                ['cabinet', 'sluice-warden', 120, 300],
+                ['centrepiece', 'lantern-provost', 300, 1200],
+            ] as [$tier, $sculpt, $least, $most]
+        ) {
             $plan = Json::decode($this->plan($tier, ['--json'], $sculpt)->getOutput());
             assert($plan instanceof stdClass);
             self::assertGreaterThanOrEqual($least, $plan->totals->by_passes, "$tier $sculpt");
@@ -79,15 +99,33 @@ final class CommandLineTest extends TestCase
 
     public function test_stops_and_raising_half_finished_work(): void
     {
-        $files = ['--standard='.Demo::path('standards/five-rungs.json'), '--sculpt='.Demo::path('sculpts/sluice-warden.json'), '--scheme='.Demo::path('schemes/tidemark.json'), '--shelf='.Demo::path('shelf.csv')];
+        $files = [
+            '--standard='.Demo::path('standards/five-rungs.json'),
+            '--sculpt='.Demo::path('sculpts/sluice-warden.json'),
+            '--scheme='.Demo::path('schemes/tidemark.json'),
+            '--shelf='.Demo::path('shelf.csv'),
+        ];
         $stops = $this->artisan('ordotype:stops', '--tier=cabinet', '--json', ...$files);
         self::assertSame(0, $stops->getExitCode(), $stops->getErrorOutput());
         $document = json_decode($stops->getOutput(), true);
         self::assertSame(['muster', 'company', 'banner', 'cabinet'], array_column($document['stops'], 'tier'));
-        self::assertEqualsCanonicalizing($document['stops'][0]['steps'], array_slice($document['order'], 0, count($document['stops'][0]['steps'])));
-        self::assertStringContainsString('Muster', $this->artisan('ordotype:stops', '--tier=cabinet', ...$files)->getOutput());
+        self::assertEqualsCanonicalizing(
+            $document['stops'][0]['steps'],
+            array_slice($document['order'], 0, count($document['stops'][0]['steps'])),
+        );
+        self::assertStringContainsString(
+            'Muster',
+            $this->artisan('ordotype:stops', '--tier=cabinet', ...$files)->getOutput(),
+        );
         $raised = function (string ...$more) use ($files): array {
-            $process = $this->artisan('ordotype:raise', '--from=company', '--to=banner', '--json', ...$files, ...$more);
+            $process = $this->artisan(
+                'ordotype:raise',
+                '--from=company',
+                '--to=banner',
+                '--json',
+                ...$files,
+                ...$more,
+            );
             self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
 
             return json_decode($process->getOutput(), true);
@@ -110,25 +148,66 @@ final class CommandLineTest extends TestCase
         self::assertSame(1, $bad->getExitCode());
         self::assertSame('matches_nothing', json_decode($bad->getOutput(), true)[0]['kind']);
 
-        $diff = $this->artisan('ordotype:diff', '--standard='.Demo::path('standards/five-rungs.json'), '--from=company', '--to=banner', '--sculpt='.Demo::path('sculpts/sluice-warden.json'), '--json');
+        $diff = $this->artisan(
+            'ordotype:diff',
+            '--standard='.Demo::path('standards/five-rungs.json'),
+            '--from=company',
+            '--to=banner',
+            '--sculpt='.Demo::path('sculpts/sluice-warden.json'),
+            '--json',
+        );
         $difference = json_decode($diff->getOutput(), true);
-        self::assertEqualsWithDelta($difference['minutes']['to'] - $difference['minutes']['from'], $difference['minutes']['change'], 1e-9);
+        self::assertEqualsWithDelta(
+            $difference['minutes']['to'] - $difference['minutes']['from'],
+            $difference['minutes']['change'],
+            1e-9,
+        );
         self::assertContains('added', array_column($difference['changes'], 'change'));
         self::assertSame('22.00 to 30.00', $difference['prices']['from']);
     }
 
-    /** @return iterable<string, array{string, string, list<string>}> which file is bad, its text, and what must be said */
+    /**
+     * @return iterable<string, array{string, string, list<string>}> which file is bad, its text, and what must be said
+     */
     public static function badFiles(): iterable
     {
         $standard = (string) file_get_contents(Demo::path('standards/five-rungs.json'));
         $sculpt = (string) file_get_contents(Demo::path('sculpts/sluice-warden.json'));
-        yield 'wrong format word' => ['standard', str_replace('ordotype/standard@1', 'ordotype/sculpt@1', $standard), ['/format', 'ordotype/standard@1']];
-        yield 'unknown key' => ['standard', str_replace('"currency"', '"colour":1,"currency"', $standard), ['colour']];
-        yield 'shares that do not sum' => ['sculpt', str_replace('"share_pct": 28', '"share_pct": 20', $sculpt), ['/areas', '92 %']];
-        yield 'touches nothing' => ['sculpt', str_replace('"hood", "gorget"', '"wings", "gorget"', $sculpt), ['/areas/0/touches/0', 'wings']];
-        yield 'unknown technique' => ['standard', str_replace('"technique": "handle_mount"', '"technique": "sorcery"', $standard), ['/tiers/1/clauses/0/technique', 'sorcery']];
-        yield 'extends in a circle' => ['standard', str_replace('"extends": "muster"', '"extends": "cabinet"', $standard), ['/extends', 'circle']];
-        yield 'numbers as text' => ['standard', str_replace('"hand": 4.0', '"hand": "4.0"', str_replace('"hand": 4,', '"hand": "4",', $standard)), ['/hand', 'must be']];
+        yield 'wrong format word' => [
+            'standard',
+            str_replace('ordotype/standard@1', 'ordotype/sculpt@1', $standard),
+            ['/format', 'ordotype/standard@1'],
+        ];
+        yield 'unknown key' => [
+            'standard',
+            str_replace('"currency"', '"colour":1,"currency"', $standard),
+            ['colour'],
+        ];
+        yield 'shares that do not sum' => [
+            'sculpt',
+            str_replace('"share_pct": 28', '"share_pct": 20', $sculpt),
+            ['/areas', '92 %'],
+        ];
+        yield 'touches nothing' => [
+            'sculpt',
+            str_replace('"hood", "gorget"', '"wings", "gorget"', $sculpt),
+            ['/areas/0/touches/0', 'wings'],
+        ];
+        yield 'unknown technique' => [
+            'standard',
+            str_replace('"technique": "handle_mount"', '"technique": "sorcery"', $standard),
+            ['/tiers/1/clauses/0/technique', 'sorcery'],
+        ];
+        yield 'extends in a circle' => [
+            'standard',
+            str_replace('"extends": "muster"', '"extends": "cabinet"', $standard),
+            ['/extends', 'circle'],
+        ];
+        yield 'numbers as text' => [
+            'standard',
+            str_replace('"hand": 4.0', '"hand": "4.0"', str_replace('"hand": 4,', '"hand": "4",', $standard)),
+            ['/hand', 'must be'],
+        ];
         yield 'not JSON' => ['sculpt', substr($sculpt, 0, 500), ['is not JSON']];
         yield 'not UTF-8' => ['sculpt', str_replace('Sluice', "Sl\xFCice", $sculpt), ['is not UTF-8']];
         yield 'fifty megabytes' => ['sculpt', str_repeat(' ', 50_000_000), ['too large', '50.0 MB']];
@@ -140,9 +219,18 @@ final class CommandLineTest extends TestCase
     #[DataProvider('badFiles')]
     public function test_bad_files_end_with_1_the_path_and_the_reason(string $which, string $text, array $words): void
     {
-        $files = ['standard' => Demo::path('standards/five-rungs.json'), 'sculpt' => Demo::path('sculpts/sluice-warden.json')];
+        $files = [
+            'standard' => Demo::path('standards/five-rungs.json'),
+            'sculpt' => Demo::path('sculpts/sluice-warden.json'),
+        ];
         $files[$which] = $this->file("$which.json", $text);
-        $process = $this->artisan('ordotype:plan', "--standard={$files['standard']}", '--tier=company', "--sculpt={$files['sculpt']}", '--json');
+        $process = $this->artisan(
+            'ordotype:plan',
+            "--standard={$files['standard']}",
+            '--tier=company',
+            "--sculpt={$files['sculpt']}",
+            '--json',
+        );
         self::assertSame(1, $process->getExitCode());
         self::assertSame('', $process->getOutput());
         foreach ($words as $word) {
@@ -154,34 +242,91 @@ final class CommandLineTest extends TestCase
 
     public function test_finished_work_is_raised_tiers_are_told_apart_and_a_ladder_is_held_against_figures(): void
     {
-        $files = ['--standard='.Demo::path('standards/five-rungs.json'), '--sculpt='.Demo::path('sculpts/sluice-warden.json')];
+        $files = [
+            '--standard='.Demo::path('standards/five-rungs.json'),
+            '--sculpt='.Demo::path('sculpts/sluice-warden.json'),
+        ];
         $raise = $this->artisan('ordotype:raise', '--from=company', '--to=banner', '--json', ...$files);
         self::assertSame(0, $raise->getExitCode(), $raise->getErrorOutput());
         $raised = json_decode($raise->getOutput(), true, 64, JSON_THROW_ON_ERROR);
         self::assertGreaterThan(0, $raised['minutes']);
         self::assertLessThan($raised['anew'], $raised['minutes']);
         self::assertContains('matt_varnish', $raised['concerns']);
-        self::assertEqualsWithDelta($raised['minutes'], array_sum(array_column($raised['areas'], 'minutes')) + array_sum(array_column($raised['whole'], 'minutes')), 1e-9);
-        $same = json_decode($this->artisan('ordotype:raise', '--from=banner', '--to=banner', '--json', ...$files)->getOutput(), true, 64, JSON_THROW_ON_ERROR);
+        self::assertEqualsWithDelta(
+            $raised['minutes'],
+            array_sum(array_column($raised['areas'], 'minutes')) +
+                array_sum(array_column($raised['whole'], 'minutes')),
+            1e-9,
+        );
+        $same = json_decode(
+            $this->artisan('ordotype:raise', '--from=banner', '--to=banner', '--json', ...$files)->getOutput(),
+            true,
+            64,
+            JSON_THROW_ON_ERROR,
+        );
         self::assertSame(0, (int) $same['minutes']);
-        self::assertStringContainsString('Matt varnish on it already', $this->artisan('ordotype:raise', '--from=company', '--to=cabinet', ...$files)->getOutput());
-        self::assertStringContainsString('no tier "palace"', $this->failing('ordotype:raise', '--from=company', '--to=palace', ...$files));
-        self::assertStringContainsString('+ A light line on every visible edge.', $this->artisan('ordotype:diff', '--from=company', '--to=banner', '--voice=client', ...$files)->getOutput());
-        $lint = $this->artisan('ordotype:lint', Demo::path('standards/five-rungs.json'), '--figures='.Demo::path('sculpts/mudlark.json'), '--rate=90.00', '--json');
+        self::assertStringContainsString(
+            'Matt varnish on it already',
+            $this->artisan('ordotype:raise', '--from=company', '--to=cabinet', ...$files)->getOutput(),
+        );
+        self::assertStringContainsString(
+            'no tier "palace"',
+            $this->failing('ordotype:raise', '--from=company', '--to=palace', ...$files),
+        );
+        self::assertStringContainsString(
+            '+ A light line on every visible edge.',
+            $this->artisan(
+                'ordotype:diff',
+                '--from=company',
+                '--to=banner',
+                '--voice=client',
+                ...$files,
+            )->getOutput(),
+        );
+        $lint = $this->artisan(
+            'ordotype:lint',
+            Demo::path('standards/five-rungs.json'),
+            '--figures='.Demo::path('sculpts/mudlark.json'),
+            '--rate=90.00',
+            '--json',
+        );
         self::assertSame(1, $lint->getExitCode());
-        self::assertContains('below_cost', array_column(json_decode($lint->getOutput(), true, 64, JSON_THROW_ON_ERROR), 'kind'));
-        self::assertStringContainsString('--rate must be a decimal', $this->failing('ordotype:lint', Demo::path('standards/five-rungs.json'), '--rate=much'));
+        self::assertContains(
+            'below_cost',
+            array_column(json_decode($lint->getOutput(), true, 64, JSON_THROW_ON_ERROR), 'kind'),
+        );
+        self::assertStringContainsString(
+            '--rate must be a decimal',
+            $this->failing('ordotype:lint', Demo::path('standards/five-rungs.json'), '--rate=much'),
+        );
     }
 
     public function test_missing_files_tiers_and_options_are_named(): void
     {
         $say = fn (string ...$arguments): string => $this->failing(...$arguments);
         self::assertStringContainsString('--standard is missing', $say('ordotype:plan'));
-        self::assertStringContainsString('no readable file at nowhere.json', $say('ordotype:plan', '--standard=nowhere.json'));
-        $files = ['--standard='.Demo::path('standards/five-rungs.json'), '--sculpt='.Demo::path('sculpts/mudlark.json')];
+        self::assertStringContainsString(
+            'no readable file at nowhere.json',
+            $say('ordotype:plan', '--standard=nowhere.json'),
+        );
+        $files = [
+            '--standard='.Demo::path('standards/five-rungs.json'),
+            '--sculpt='.Demo::path('sculpts/mudlark.json'),
+        ];
         self::assertStringContainsString('no tier "palace"', $say('ordotype:plan', '--tier=palace', ...$files));
-        self::assertStringContainsString('--pieces must be a whole number', $say('ordotype:plan', '--tier=muster', '--pieces=many', ...$files));
-        self::assertStringContainsString('/2/clause', $say('ordotype:plan', '--tier=muster', '--amend='.Demo::path('amendments/company-warden.json'), ...$files));
+        self::assertStringContainsString(
+            '--pieces must be a whole number',
+            $say('ordotype:plan', '--tier=muster', '--pieces=many', ...$files),
+        );
+        self::assertStringContainsString(
+            '/2/clause',
+            $say(
+                'ordotype:plan',
+                '--tier=muster',
+                '--amend='.Demo::path('amendments/company-warden.json'),
+                ...$files,
+            ),
+        );
     }
 
     public function test_bench_prints_how_planning_grows(): void
@@ -201,14 +346,27 @@ final class CommandLineTest extends TestCase
     /** @param  list<string>  $more */
     private function plan(string $tier, array $more, string $sculpt = 'sluice-warden'): Process
     {
-        return $this->artisan('ordotype:plan', '--standard='.Demo::path('standards/five-rungs.json'), "--tier=$tier", '--sculpt='.Demo::path("sculpts/$sculpt.json"),
-            '--scheme='.Demo::path('schemes/tidemark.json'), '--shelf='.Demo::path('shelf.csv'), ...$more);
+        return $this->artisan(
+            'ordotype:plan',
+            '--standard='.Demo::path('standards/five-rungs.json'),
+            "--tier=$tier",
+            '--sculpt='.Demo::path("sculpts/$sculpt.json"),
+            '--scheme='.Demo::path('schemes/tidemark.json'),
+            '--shelf='.Demo::path('shelf.csv'),
+            ...$more,
+        );
     }
 
     private function artisan(string ...$arguments): Process
     {
         // No settings file is read and the database cannot be reached.
-        $process = new Process([PHP_BINARY, 'artisan', ...$arguments], dirname(__DIR__, 2), ['APP_ENV' => 'nothing-set', 'APP_KEY' => '', 'DB_PORT' => '1', 'DB_PASSWORD' => ''], null, 60);
+        $process = new Process(
+            [PHP_BINARY, 'artisan', ...$arguments],
+            dirname(__DIR__, 2),
+            ['APP_ENV' => 'nothing-set', 'APP_KEY' => '', 'DB_PORT' => '1', 'DB_PASSWORD' => ''],
+            null,
+            60,
+        );
         $process->run();
 
         return $process;

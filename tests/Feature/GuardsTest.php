@@ -24,18 +24,41 @@ final class GuardsTest extends StudioTestCase
     public static function attacks(): iterable
     {
         $version = "(select id from (select min(id) id from standard_versions where status = 'published') v)";
-        foreach ([
-            'delete a sign-off' => 'delete from sign_offs', 'change a sign-off' => "update sign_offs set record = '{}'", 'replace a sign-off' => "replace into sign_offs (id, number, kind, previous, hash, record, user_id, signed_at) select id, number, kind, previous, hash, '{}', user_id, signed_at from sign_offs",
-            'empty the sign-offs' => 'truncate table sign_offs', 'drop their trigger' => 'drop trigger sign_offs_no_delete', 'drop their table' => 'drop table sign_offs', 'take pieces off a sign-off' => 'delete from sign_off_pieces',
-            'upsert a sign-off' => "insert into sign_offs (id, number, kind, previous, hash, record, user_id, signed_at) select id, number, kind, previous, hash, record, user_id, signed_at from sign_offs on duplicate key update record = '{}'",
-            'delete the signer' => 'delete from users where id in (select user_id from sign_offs)', 'delete a signed piece' => "delete from pieces where stage = 'signed'",
-            'delete a version' => "delete from standard_versions where id = $version", 'change a version' => "update standard_versions set document = '{}' where status = 'published'", 'reopen a version' => "update standard_versions set status = 'draft' where status = 'published'",
-            'delete its standard' => 'delete from standards', 'empty the versions' => 'truncate table standard_versions', 'drop the guard of versions' => 'drop trigger standard_versions_no_update',
-            'change a published clause' => "update clauses set body = '{}'", 'delete a published clause' => 'delete from clauses', 'add a clause to it' => "insert into clauses (standard_version_id, tier, clause, position, body) values ($version, 'muster', 'muster.new', 99, '{}')",
-            'replace a published clause' => 'replace into clauses (id, standard_version_id, tier, clause, position, body) select id, standard_version_id, tier, clause, position, \'{}\' from clauses limit 1',
-            'change the log' => "update activities set action = 'nothing'", 'delete the log' => 'delete from activities', 'empty the log' => 'truncate table activities', 'switch foreign keys off and delete' => 'delete from orders',
-            'alter a table' => 'alter table sign_offs add column x int', 'make a trigger of its own' => 'create trigger x before insert on sign_offs for each row set new.hash = new.hash',
-        ] as $what => $sql) {
+        foreach (
+            [
+                'delete a sign-off' => 'delete from sign_offs',
+                'change a sign-off' => "update sign_offs set record = '{}'",
+                'replace a sign-off' => 'replace into sign_offs (id, number, kind, previous, hash, record, user_id, '.
+                    "signed_at) select id, number, kind, previous, hash, '{}', user_id, signed_at from sign_offs",
+                'empty the sign-offs' => 'truncate table sign_offs',
+                'drop their trigger' => 'drop trigger sign_offs_no_delete',
+                'drop their table' => 'drop table sign_offs',
+                'take pieces off a sign-off' => 'delete from sign_off_pieces',
+                'upsert a sign-off' => 'insert into sign_offs (id, number, kind, previous, hash, record, user_id, '.
+                    'signed_at) select id, number, kind, previous, hash, record, user_id, signed_at '.
+                    "from sign_offs on duplicate key update record = '{}'",
+                'delete the signer' => 'delete from users where id in (select user_id from sign_offs)',
+                'delete a signed piece' => "delete from pieces where stage = 'signed'",
+                'delete a version' => "delete from standard_versions where id = $version",
+                'change a version' => "update standard_versions set document = '{}' where status = 'published'",
+                'reopen a version' => "update standard_versions set status = 'draft' where status = 'published'",
+                'delete its standard' => 'delete from standards',
+                'empty the versions' => 'truncate table standard_versions',
+                'drop the guard of versions' => 'drop trigger standard_versions_no_update',
+                'change a published clause' => "update clauses set body = '{}'",
+                'delete a published clause' => 'delete from clauses',
+                'add a clause to it' => 'insert into clauses (standard_version_id, tier, clause, '.
+                    "position, body) values ($version, 'muster', 'muster.new', 99, '{}')",
+                'replace a published clause' => 'replace into clauses (id, standard_version_id, tier, clause, position, body) '.
+                    'select id, standard_version_id, tier, clause, position, \'{}\' from clauses limit 1',
+                'change the log' => "update activities set action = 'nothing'",
+                'delete the log' => 'delete from activities',
+                'empty the log' => 'truncate table activities',
+                'switch foreign keys off and delete' => 'delete from orders',
+                'alter a table' => 'alter table sign_offs add column x int',
+                'make a trigger of its own' => 'create trigger x before insert on sign_offs for each row set new.hash = new.hash',
+            ] as $what => $sql
+        ) {
             yield $what => [$sql];
         }
     }
@@ -49,7 +72,10 @@ final class GuardsTest extends StudioTestCase
             DB::statement($sql);
             self::fail("It was done: $sql");
         } catch (QueryException $e) {
-            self::assertMatchesRegularExpression('/cannot be changed|stays in its version|denied|foreign key constraint/', $e->getMessage());
+            self::assertMatchesRegularExpression(
+                '/cannot be changed|stays in its version|denied|foreign key constraint/',
+                $e->getMessage(),
+            );
         }
         self::assertSame($before, $this->final());
     }
@@ -72,7 +98,7 @@ final class GuardsTest extends StudioTestCase
         $order->units[1]->sculpt = 'no-such-figure';
         $counts = [Order::query()->count(), Unit::query()->count()];
         try {
-            (new ImportDocument)->text(Json::encode($order));
+            (new ImportDocument())->text(Json::encode($order));
             self::fail('It was taken in.');
         } catch (FormatException $e) {
             self::assertSame('/units/1/sculpt', $e->problems[0]->path);
@@ -80,16 +106,22 @@ final class GuardsTest extends StudioTestCase
         self::assertSame($counts, [Order::query()->count(), Unit::query()->count()]);
 
         $this->expectException(FormatException::class);
-        (new ImportDocument)->text('{"format":"ordotype/sculpt@1","name":"Half"}');
+        (new ImportDocument())->text('{"format":"ordotype/sculpt@1","name":"Half"}');
     }
 
     public function test_export_of_an_import_is_equal(): void
     {
         self::assertSame(0, Artisan::call('ordotype:export', ['what' => 'standard']));
-        self::assertSame(Json::canonical(Demo::json('standards/five-rungs.json')), Json::canonical(Json::decode(Artisan::output())));
+        self::assertSame(
+            Json::canonical(Demo::json('standards/five-rungs.json')),
+            Json::canonical(Json::decode(Artisan::output())),
+        );
         foreach (Sculpt::query()->pluck('slug') as $slug) {
             Artisan::call('ordotype:export', ['what' => 'sculpt', 'name' => $slug]);
-            self::assertSame(Json::canonical(Demo::json("sculpts/$slug.json")), Json::canonical(Json::decode(Artisan::output())));
+            self::assertSame(
+                Json::canonical(Demo::json("sculpts/$slug.json")),
+                Json::canonical(Json::decode(Artisan::output())),
+            );
         }
         self::assertSame(1, Artisan::call('ordotype:export', ['what' => 'dragon']));
     }
@@ -106,7 +138,7 @@ final class GuardsTest extends StudioTestCase
             return count(DB::getQueryLog());
         };
         $before = array_map($queries, ['orders', 'bench', 'checks', 'sign-offs']);
-        $import = new ImportDocument;
+        $import = new ImportDocument();
         for ($i = 0; $i < 6; $i++) {
             $order = Demo::json('orders/3-check.json');
             assert($order instanceof stdClass);
@@ -121,6 +153,12 @@ final class GuardsTest extends StudioTestCase
     /** @return list<string> */
     private function final(): array
     {
-        return array_map(fn (string $table) => hash('sha256', (string) json_encode(DB::table($table)->get())), ['sign_offs', 'sign_off_pieces', 'standard_versions', 'clauses', 'activities']);
+        return array_map(fn (string $table) => hash('sha256', (string) json_encode(DB::table($table)->get())), [
+            'sign_offs',
+            'sign_off_pieces',
+            'standard_versions',
+            'clauses',
+            'activities',
+        ]);
     }
 }

@@ -12,23 +12,98 @@ final class RightsTest extends StudioTestCase
 {
     /** Who may call what; `odo` is a painter who may sign. */
     private const ALLOWED = [
-        'POST session' => 'anyone', 'GET session' => 'anyone', 'DELETE session' => 'lead painter odo desk',
-        'GET standard' => 'lead desk', 'GET standard/versions' => 'lead desk', 'GET standard/versions/{number}' => 'lead desk',
-        'POST standard/draft' => 'lead', 'PUT standard/draft/clauses' => 'lead', 'DELETE standard/draft/clauses' => 'lead', 'POST standard/draft/try' => 'lead', 'POST standard/draft/publish' => 'lead',
-        'GET standard/versions/{number}/export' => 'lead desk', 'GET standard/compare' => 'lead desk', 'GET standard/difference' => 'lead desk', 'GET standard/techniques' => 'lead desk', 'GET standard/ladder.csv' => 'lead desk', 'GET standard/comparison' => 'lead desk',
-        'GET packs' => 'lead desk', 'GET packs/{pack}' => 'lead desk', 'DELETE standard/draft' => 'lead', 'POST standard/draft/changes' => 'lead', 'POST standard/draft/consequences' => 'lead',
-        'GET shares' => 'lead desk', 'POST shares' => 'lead desk', 'DELETE shares/{link}' => 'lead desk', 'GET shared/{secret}' => 'anyone', 'POST imports' => 'lead', 'POST imports/preview' => 'lead',
-        'GET studio' => 'lead desk', 'PUT studio' => 'lead', 'GET tokens' => 'lead painter odo desk', 'POST tokens' => 'lead painter odo desk', 'DELETE tokens/{token}' => 'lead painter odo desk',
-        'GET orders' => 'lead desk', 'POST orders' => 'lead desk', 'GET orders/{order}' => 'lead desk', 'POST orders/{order}/units' => 'lead desk',
-        'GET units/{unit}/plan' => 'lead painter odo desk', 'PUT units/{unit}/plan' => 'lead', 'POST units/{unit}/release' => 'lead',
-        'GET units/{unit}/schools' => 'lead', 'GET units/{unit}/tiers' => 'lead', 'POST units/{unit}/spare' => 'lead', 'POST units/{unit}/amendments' => 'lead', 'DELETE units/{unit}/amendments/{amendment}' => 'lead', 'PUT units/{unit}/tier' => 'lead', 'PUT units/{unit}/method' => 'lead',
-        'POST units/{unit}/move' => 'lead', 'PUT units/{unit}/sequence' => 'lead', 'PUT units/{unit}/step' => 'lead', 'PUT units/{unit}/practice' => 'lead', 'PUT units/{unit}/aim' => 'lead', 'POST units/{unit}/overrules' => 'lead', 'DELETE units/{unit}/overrules/{place}' => 'lead', 'PUT units/{unit}/variants' => 'lead',
-        'PUT pieces/{piece}/lacks' => 'lead', 'POST units/{unit}/copy' => 'lead', 'GET units/{unit}/stops' => 'lead', 'GET units/{unit}/spraying' => 'lead', 'GET units/{unit}/compare' => 'lead', 'GET units/{unit}/raise' => 'lead', 'POST units/{unit}/raise' => 'lead',
-        'GET schemes' => 'lead desk', 'POST schemes' => 'lead', 'POST schemes/try' => 'lead', 'GET schemes/{slug}' => 'lead desk', 'PUT schemes/{slug}' => 'lead', 'POST schemes/{slug}/outcome' => 'lead', 'PUT orders/{order}/scheme' => 'lead desk',
-        'GET sculpts' => 'lead desk', 'POST sculpts' => 'lead', 'POST sculpts/try' => 'lead', 'GET sculpts/{slug}' => 'lead desk', 'PUT sculpts/{slug}' => 'lead', 'GET sculpts/{slug}/export' => 'lead desk', 'POST pictures' => 'lead desk', 'GET pictures/{sha}' => 'lead painter odo desk',
-        'GET bench' => 'lead painter odo', 'GET bench/{unit}' => 'lead painter odo', 'POST bench/marks' => 'lead painter odo', 'DELETE bench/marks' => 'lead painter odo', 'POST pieces/{piece}/move' => 'lead desk', 'POST pieces/{piece}/offer' => 'lead painter odo',
-        'GET checks' => 'lead painter odo desk', 'GET checks/{check}' => 'lead painter odo desk', 'POST pieces/{piece}/check' => 'lead painter odo', 'PUT checks/{check}/answers' => 'lead painter odo', 'POST checks/{check}/verdict' => 'lead painter odo',
-        'GET sign-offs' => 'lead painter odo desk', 'GET sign-offs/{number}' => 'lead painter odo desk', 'POST sign-offs' => 'lead odo', 'POST sign-offs/{number}/withdrawal' => 'lead odo',
+        'POST session' => 'anyone',
+        'GET session' => 'anyone',
+        'DELETE session' => 'lead painter odo desk',
+        'GET standard' => 'lead desk',
+        'GET standard/versions' => 'lead desk',
+        'GET standard/versions/{number}' => 'lead desk',
+        'POST standard/draft' => 'lead',
+        'PUT standard/draft/clauses' => 'lead',
+        'DELETE standard/draft/clauses' => 'lead',
+        'POST standard/draft/try' => 'lead',
+        'POST standard/draft/publish' => 'lead',
+        'GET standard/versions/{number}/export' => 'lead desk',
+        'GET standard/compare' => 'lead desk',
+        'GET standard/difference' => 'lead desk',
+        'GET standard/techniques' => 'lead desk',
+        'GET standard/ladder.csv' => 'lead desk',
+        'GET standard/comparison' => 'lead desk',
+        'GET packs' => 'lead desk',
+        'GET packs/{pack}' => 'lead desk',
+        'DELETE standard/draft' => 'lead',
+        'POST standard/draft/changes' => 'lead',
+        'POST standard/draft/consequences' => 'lead',
+        'GET shares' => 'lead desk',
+        'POST shares' => 'lead desk',
+        'DELETE shares/{link}' => 'lead desk',
+        'GET shared/{secret}' => 'anyone',
+        'POST imports' => 'lead',
+        'POST imports/preview' => 'lead',
+        'GET studio' => 'lead desk',
+        'PUT studio' => 'lead',
+        'GET tokens' => 'lead painter odo desk',
+        'POST tokens' => 'lead painter odo desk',
+        'DELETE tokens/{token}' => 'lead painter odo desk',
+        'GET orders' => 'lead desk',
+        'POST orders' => 'lead desk',
+        'GET orders/{order}' => 'lead desk',
+        'POST orders/{order}/units' => 'lead desk',
+        'GET units/{unit}/plan' => 'lead painter odo desk',
+        'PUT units/{unit}/plan' => 'lead',
+        'POST units/{unit}/release' => 'lead',
+        'GET units/{unit}/schools' => 'lead',
+        'GET units/{unit}/tiers' => 'lead',
+        'POST units/{unit}/spare' => 'lead',
+        'POST units/{unit}/amendments' => 'lead',
+        'DELETE units/{unit}/amendments/{amendment}' => 'lead',
+        'PUT units/{unit}/tier' => 'lead',
+        'PUT units/{unit}/method' => 'lead',
+        'POST units/{unit}/move' => 'lead',
+        'PUT units/{unit}/sequence' => 'lead',
+        'PUT units/{unit}/step' => 'lead',
+        'PUT units/{unit}/practice' => 'lead',
+        'PUT units/{unit}/aim' => 'lead',
+        'POST units/{unit}/overrules' => 'lead',
+        'DELETE units/{unit}/overrules/{place}' => 'lead',
+        'PUT units/{unit}/variants' => 'lead',
+        'PUT pieces/{piece}/lacks' => 'lead',
+        'POST units/{unit}/copy' => 'lead',
+        'GET units/{unit}/stops' => 'lead',
+        'GET units/{unit}/spraying' => 'lead',
+        'GET units/{unit}/compare' => 'lead',
+        'GET units/{unit}/raise' => 'lead',
+        'POST units/{unit}/raise' => 'lead',
+        'GET schemes' => 'lead desk',
+        'POST schemes' => 'lead',
+        'POST schemes/try' => 'lead',
+        'GET schemes/{slug}' => 'lead desk',
+        'PUT schemes/{slug}' => 'lead',
+        'POST schemes/{slug}/outcome' => 'lead',
+        'PUT orders/{order}/scheme' => 'lead desk',
+        'GET sculpts' => 'lead desk',
+        'POST sculpts' => 'lead',
+        'POST sculpts/try' => 'lead',
+        'GET sculpts/{slug}' => 'lead desk',
+        'PUT sculpts/{slug}' => 'lead',
+        'GET sculpts/{slug}/export' => 'lead desk',
+        'POST pictures' => 'lead desk',
+        'GET pictures/{sha}' => 'lead painter odo desk',
+        'GET bench' => 'lead painter odo',
+        'GET bench/{unit}' => 'lead painter odo',
+        'POST bench/marks' => 'lead painter odo',
+        'DELETE bench/marks' => 'lead painter odo',
+        'POST pieces/{piece}/move' => 'lead desk',
+        'POST pieces/{piece}/offer' => 'lead painter odo',
+        'GET checks' => 'lead painter odo desk',
+        'GET checks/{check}' => 'lead painter odo desk',
+        'POST pieces/{piece}/check' => 'lead painter odo',
+        'PUT checks/{check}/answers' => 'lead painter odo',
+        'POST checks/{check}/verdict' => 'lead painter odo',
+        'GET sign-offs' => 'lead painter odo desk',
+        'GET sign-offs/{number}' => 'lead painter odo desk',
+        'POST sign-offs' => 'lead odo',
+        'POST sign-offs/{number}/withdrawal' => 'lead odo',
     ];
 
     public function test_every_route_is_named_here_and_in_the_contract(): void
@@ -53,7 +128,21 @@ final class RightsTest extends StudioTestCase
     public function test_every_route_with_every_role_and_with_none(): void
     {
         $unit = $this->unit('26-041');
-        $there = ['order' => $unit->order_id, 'unit' => $unit->id, 'piece' => $unit->pieces()->firstOrFail()->id, 'check' => Check::query()->whereNull('closed_at')->firstOrFail()->id, 'number' => 1, 'pack' => 'five-rungs', 'link' => 1, 'amendment' => 999999, 'token' => 1, 'secret' => str_repeat('0', 32), 'slug' => 'tidemark', 'sha' => str_repeat('0', 64), 'place' => 0];
+        $there = [
+            'order' => $unit->order_id,
+            'unit' => $unit->id,
+            'piece' => $unit->pieces()->firstOrFail()->id,
+            'check' => Check::query()->whereNull('closed_at')->firstOrFail()->id,
+            'number' => 1,
+            'pack' => 'five-rungs',
+            'link' => 1,
+            'amendment' => 999999,
+            'token' => 1,
+            'secret' => str_repeat('0', 32),
+            'slug' => 'tidemark',
+            'sha' => str_repeat('0', 64),
+            'place' => 0,
+        ];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);
             // Things that are there, and no body: who is let in is told what is missing, or that it is not the time.
@@ -64,7 +153,11 @@ final class RightsTest extends StudioTestCase
             }
             foreach ($allowed === 'anyone' ? [] : ['lead', 'painter', 'odo', 'desk'] as $who) {
                 $status = $this->api($who, $method, $path)->getStatusCode();
-                self::assertSame(in_array($who, explode(' ', $allowed), true), $status !== 403, "$route as $who: $status");
+                self::assertSame(
+                    in_array($who, explode(' ', $allowed), true),
+                    $status !== 403,
+                    "$route as $who: $status",
+                );
                 self::assertLessThan(500, $status, "$route as $who");
             }
         }
@@ -74,7 +167,16 @@ final class RightsTest extends StudioTestCase
     {
         $wrong = ['email' => 'lead@heron-lane.example', 'password' => 'not it'];
         $known = $this->api(null, 'POST', 'session', $wrong, 422)->json('errors.0.detail');
-        self::assertSame($known, $this->api(null, 'POST', 'session', ['email' => 'nobody@heron-lane.example', 'password' => 'x'], 422)->json('errors.0.detail'));
+        self::assertSame(
+            $known,
+            $this->api(
+                null,
+                'POST',
+                'session',
+                ['email' => 'nobody@heron-lane.example', 'password' => 'x'],
+                422,
+            )->json('errors.0.detail'),
+        );
         for ($i = 0; $i < 12; $i++) {
             $status = $this->api(null, 'POST', 'session', $wrong)->getStatusCode();
         }
@@ -83,7 +185,9 @@ final class RightsTest extends StudioTestCase
 
     public function test_the_right_sign_in_opens_a_session(): void
     {
-        $this->api(null, 'POST', 'session', ['email' => 'desk@heron-lane.example', 'password' => 'tidemark'], 200)->assertJsonPath('person.role', 'desk')->assertJsonPath('person.may_sign', false);
+        $this->api(null, 'POST', 'session', ['email' => 'desk@heron-lane.example', 'password' => 'tidemark'], 200)
+            ->assertJsonPath('person.role', 'desk')
+            ->assertJsonPath('person.may_sign', false);
     }
 
     public function test_passwords_are_kept_as_argon2id_and_headers_forbid_what_is_not_needed(): void

@@ -20,13 +20,22 @@ final class ServicesTest extends StudioTestCase
     public function test_a_shared_comparison_shows_itself_and_nothing_else_until_it_is_withdrawn_or_expires(): void
     {
         $own = $this->api('desk', 'GET', 'standard/comparison?sculpt=sluice-warden', null, 200);
-        self::assertSame(['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece'], array_column($own->json('rungs'), 'name'));
+        self::assertSame(
+            ['Muster', 'Company', 'Banner', 'Cabinet', 'Centrepiece'],
+            array_column($own->json('rungs'), 'name'),
+        );
         self::assertContains('An even undercoat.', $own->json('rungs.0.adds'));
         self::assertContains('A light line on every visible edge.', $own->json('rungs.1.not_here'));
         self::assertContains('A light line on every visible edge.', $own->json('rungs.2.adds'));
         self::assertNotNull($own->json('rungs.2.price'));
 
-        $made = $this->api('desk', 'POST', 'shares', ['sculpt' => 'sluice-warden', 'prices' => false, 'days' => 30], 201);
+        $made = $this->api(
+            'desk',
+            'POST',
+            'shares',
+            ['sculpt' => 'sluice-warden', 'prices' => false, 'days' => 30],
+            201,
+        );
         self::assertMatchesRegularExpression('#^/shared/[0-9a-f]{32}$#', $made->json('path'));
         $secret = substr($made->json('path'), 8);
         self::assertDatabaseMissing('share_links', ['hash' => $secret]);
@@ -35,20 +44,35 @@ final class ServicesTest extends StudioTestCase
         $this->api(null, 'GET', 'standard/comparison?sculpt=sluice-warden', null, 401);
         $this->api(null, 'GET', 'shared/'.str_repeat('f', 32), null, 404);
 
-        ShareLink::query()->where('id', $made->json('id'))->update(['expires_at' => now()->subMinute()]);
+        ShareLink::query()
+            ->where('id', $made->json('id'))
+            ->update(['expires_at' => now()->subMinute()]);
         $this->api(null, 'GET', "shared/$secret", null, 404);
-        ShareLink::query()->where('id', $made->json('id'))->update(['expires_at' => now()->addDay()]);
+        ShareLink::query()
+            ->where('id', $made->json('id'))
+            ->update(['expires_at' => now()->addDay()]);
         $this->api(null, 'GET', "shared/$secret", null, 200);
         $this->api('desk', 'DELETE', "shares/{$made->json('id')}", null, 204);
         $this->api(null, 'GET', "shared/$secret", null, 404);
         $this->api('desk', 'GET', 'shares', null, 200)->assertJsonPath('data.0.holds', false);
-        $this->api('desk', 'POST', 'shares', ['sculpt' => 'sluice-warden', 'prices' => true, 'days' => 4000], 422)->assertJsonPath('errors.0.pointer', '/days');
+        $this->api(
+            'desk',
+            'POST',
+            'shares',
+            ['sculpt' => 'sluice-warden', 'prices' => true, 'days' => 4000],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/days');
     }
 
     public function test_a_write_with_an_idempotency_key_happens_once(): void
     {
         $body = ['client' => 'Ada Fen', 'title' => 'Once only'];
-        $send = fn (array $body, string $key) => $this->actingAs($this->person('desk'))->json('POST', '/api/v1/orders', $body, ['Idempotency-Key' => $key]);
+        $send = fn (array $body, string $key) => $this->actingAs($this->person('desk'))->json(
+            'POST',
+            '/api/v1/orders',
+            $body,
+            ['Idempotency-Key' => $key],
+        );
         $first = $send($body, 'once-only-1')->assertCreated();
         $again = $send($body, 'once-only-1')->assertCreated();
         self::assertSame($first->json('id'), $again->json('id'));
@@ -59,18 +83,31 @@ final class ServicesTest extends StudioTestCase
         $send($body, 'once-only-2')->assertCreated();
         $send($body, 'x')->assertStatus(400);
         // Somebody else's key is another key.
-        $this->actingAs($this->person('lead'))->json('POST', '/api/v1/orders', $body, ['Idempotency-Key' => 'once-only-1'])->assertCreated();
+        $this->actingAs($this->person('lead'))
+            ->json('POST', '/api/v1/orders', $body, ['Idempotency-Key' => 'once-only-1'])
+            ->assertCreated();
         self::assertSame(3, Order::query()->where('title', 'Once only')->count());
     }
 
     public function test_a_token_signs_a_script_in_for_what_it_names_until_it_is_revoked(): void
     {
         $this->api('painter', 'POST', 'tokens', ['name' => 'too much', 'abilities' => ['standard.edit']], 422);
-        $made = $this->api('lead', 'POST', 'tokens', ['name' => 'nightly export', 'abilities' => ['standard.read']], 201);
+        $made = $this->api(
+            'lead',
+            'POST',
+            'tokens',
+            ['name' => 'nightly export', 'abilities' => ['standard.read']],
+            201,
+        );
         $secret = $made->json('token');
         self::assertDatabaseMissing('access_tokens', ['hash' => $secret]);
         $this->app['auth']->forgetGuards();
-        $with = fn (string $method, string $path, string $token) => $this->json($method, "/api/v1/$path", [], ['Authorization' => "Bearer $token"]);
+        $with = fn (string $method, string $path, string $token) => $this->json(
+            $method,
+            "/api/v1/$path",
+            [],
+            ['Authorization' => "Bearer $token"],
+        );
         $with('GET', 'standard', $secret)->assertOk()->assertJsonPath('editable', false);
         $this->app['auth']->forgetGuards();
         $with('GET', 'orders', $secret)->assertForbidden();
@@ -90,8 +127,17 @@ final class ServicesTest extends StudioTestCase
 
     public function test_pieces_are_held_taken_up_again_lost_delivered_and_claimed(): void
     {
-        $piece = Piece::query()->where('unit_id', $this->unit('26-038')->id)->where('stage', 'on_bench')->firstOrFail();
-        $move = fn (int $id, string $move, ?string $reason, int $status) => $this->api('desk', 'POST', "pieces/$id/move", ['move' => $move, 'reason' => $reason], $status);
+        $piece = Piece::query()
+            ->where('unit_id', $this->unit('26-038')->id)
+            ->where('stage', 'on_bench')
+            ->firstOrFail();
+        $move = fn (int $id, string $move, ?string $reason, int $status) => $this->api(
+            'desk',
+            'POST',
+            "pieces/$id/move",
+            ['move' => $move, 'reason' => $reason],
+            $status,
+        );
         $move($piece->id, 'hold', '', 422)->assertJsonPath('errors.0.pointer', '/reason');
         $move($piece->id, 'hold', 'Wants a new arm.', 200)->assertJsonPath('stage', 'on_hold');
         $move($piece->id, 'hold', 'Again.', 409);
@@ -110,16 +156,36 @@ final class ServicesTest extends StudioTestCase
 
     public function test_a_database_that_is_away_is_said_and_is_no_500(): void
     {
-        $gone = Problem::from(new QueryException('mariadb', 'select 1', [], new PDOException('SQLSTATE[HY000] [2002] Connection refused')));
+        $gone = Problem::from(
+            new QueryException(
+                'mariadb',
+                'select 1',
+                [],
+                new PDOException('SQLSTATE[HY000] [2002] Connection refused'),
+            ),
+        );
         self::assertSame(503, $gone->getStatusCode());
         self::assertStringContainsString('The database cannot be reached', (string) $gone->getContent());
-        self::assertSame(500, Problem::from(new QueryException('mariadb', 'select nothing', [], new PDOException('SQLSTATE[42S22]: Column not found')))->getStatusCode());
+        self::assertSame(
+            500,
+            Problem::from(
+                new QueryException(
+                    'mariadb',
+                    'select nothing',
+                    [],
+                    new PDOException('SQLSTATE[42S22]: Column not found'),
+                ),
+            )->getStatusCode(),
+        );
     }
 
     public function test_the_hourly_rate_is_exact_and_named_when_it_is_wrong(): void
     {
         $this->api('desk', 'GET', 'studio', null, 200)->assertJsonPath('hourly_rate', '20.00');
-        $this->api('lead', 'PUT', 'studio', ['hourly_rate' => '24.5'], 422)->assertJsonPath('errors.0.pointer', '/hourly_rate');
+        $this->api('lead', 'PUT', 'studio', ['hourly_rate' => '24.5'], 422)->assertJsonPath(
+            'errors.0.pointer',
+            '/hourly_rate',
+        );
         $this->api('lead', 'PUT', 'studio', ['hourly_rate' => '24.50'], 200)->assertJsonPath('hourly_rate', '24.50');
     }
 
@@ -130,14 +196,18 @@ final class ServicesTest extends StudioTestCase
         $record = $root->selectOne('select record from sign_offs where number = 2')->record;
         try {
             $root->unprepared('drop trigger sign_offs_no_update');
-            $root->update('update sign_offs set record = ? where number = 2', [str_replace('Mudlark', 'Mudlord', $record)]);
+            $root->update('update sign_offs set record = ? where number = 2', [
+                str_replace('Mudlark', 'Mudlord', $record),
+            ]);
             self::assertSame(1, Artisan::call('ordotype:verify'));
             self::assertStringContainsString('Broken at record 2', Artisan::output());
         } finally {
             // The reader's transaction holds the table, and a trigger is made only when nobody does.
             DB::rollBack();
             $root->update('update sign_offs set record = ? where number = 2', [$record]);
-            $root->unprepared(str_replace('CREATE DEFINER', 'CREATE OR REPLACE DEFINER', $guard['SQL Original Statement']));
+            $root->unprepared(
+                str_replace('CREATE DEFINER', 'CREATE OR REPLACE DEFINER', $guard['SQL Original Statement']),
+            );
         }
         DB::beginTransaction();
         self::assertSame(0, Artisan::call('ordotype:verify'));
@@ -146,7 +216,9 @@ final class ServicesTest extends StudioTestCase
     public function test_who_is_not_signed_in_is_told_so_whatever_the_answer_is_accepted_as(): void
     {
         foreach (['/api/v1/orders', '/api/v1/pictures/'.str_repeat('0', 64)] as $path) {
-            $this->get($path, ['Accept' => 'text/html'])->assertStatus(401)->assertHeader('Content-Type', 'application/problem+json');
+            $this->get($path, ['Accept' => 'text/html'])
+                ->assertStatus(401)
+                ->assertHeader('Content-Type', 'application/problem+json');
         }
     }
 }

@@ -41,17 +41,25 @@ abstract class StudioTestCase extends TestCase
 
     protected function load(): void
     {
-        (new DemoStudio)->load();
+        (new DemoStudio())->load();
     }
 
     protected function person(string $who): User
     {
-        return User::query()->where('email', 'like', "$who@%")->firstOrFail();
+        return User::query()
+            ->where('email', 'like', "$who@%")
+            ->firstOrFail();
     }
 
     protected function unit(string $order, int $place = 0): Unit
     {
-        return Order::query()->where('number', $order)->firstOrFail()->units()->orderBy('id')->skip($place)->firstOrFail();
+        return Order::query()
+            ->where('number', $order)
+            ->firstOrFail()
+            ->units()
+            ->orderBy('id')
+            ->skip($place)
+            ->firstOrFail();
     }
 
     /**
@@ -59,13 +67,28 @@ abstract class StudioTestCase extends TestCase
      *
      * @param  array<string, mixed>|null  $body
      */
-    protected function api(?string $who, string $method, string $path, ?array $body = null, ?int $status = null): TestResponse
-    {
+    protected function api(
+        ?string $who,
+        string $method,
+        string $path,
+        ?array $body = null,
+        ?int $status = null,
+    ): TestResponse {
         $who === null ? $this->app['auth']->forgetGuards() : $this->actingAs($this->person($who));
         $response = $this->json($method, "/api/v1/$path", $body ?? []);
-        Contract::assertFits($method, "/$path", $response->getStatusCode(), (string) $response->getContent(), (string) $response->headers->get('Content-Type'));
+        Contract::assertFits(
+            $method,
+            "/$path",
+            $response->getStatusCode(),
+            (string) $response->getContent(),
+            (string) $response->headers->get('Content-Type'),
+        );
         if ($status !== null) {
-            self::assertSame($status, $response->getStatusCode(), mb_substr((string) $response->getContent(), 0, 800));
+            self::assertSame(
+                $status,
+                $response->getStatusCode(),
+                mb_substr((string) $response->getContent(), 0, 800),
+            );
         }
 
         return $response;

@@ -21,29 +21,88 @@ final class WayTest extends StudioTestCase
         $draft->assertJsonPath('version.status', 'draft');
         $cell = $this->cell($draft->json(), 'edges', 'company');
         $clause = ['passes' => 2, 'by' => ['edge_highlight']] + $cell['clause'];
-        $tried = $this->api('lead', 'POST', 'standard/draft/try', ['tier' => 'company', 'sculpt' => 'sluice-warden', 'changes' => [['what' => 'clause', 'tier' => 'company', 'before' => $cell['clause'], 'after' => ['extent' => 'spot'] + $clause]]], 200);
+        $tried = $this->api(
+            'lead',
+            'POST',
+            'standard/draft/try',
+            [
+                'tier' => 'company',
+                'sculpt' => 'sluice-warden',
+                'changes' => [
+                    [
+                        'what' => 'clause',
+                        'tier' => 'company',
+                        'before' => $cell['clause'],
+                        'after' => ['extent' => 'spot'] + $clause,
+                    ],
+                ],
+            ],
+            200,
+        );
         self::assertNotEquals($tried->json('before'), $tried->json('after'));
-        $kept = $this->api('lead', 'PUT', 'standard/draft/clauses', ['tier' => 'company', 'revision' => $cell['revision'], 'clause' => ['extent' => 'spot'] + $clause], 200);
+        $kept = $this->api(
+            'lead',
+            'PUT',
+            'standard/draft/clauses',
+            ['tier' => 'company', 'revision' => $cell['revision'], 'clause' => ['extent' => 'spot'] + $clause],
+            200,
+        );
         self::assertSame(2, $kept->json('revision'));
-        $published = $this->api('lead', 'POST', 'standard/draft/publish', ['revision' => $kept->json('draft_revision'), 'note' => 'Two touches of light.'], 201);
+        $published = $this->api(
+            'lead',
+            'POST',
+            'standard/draft/publish',
+            ['revision' => $kept->json('draft_revision'), 'note' => 'Two touches of light.'],
+            201,
+        );
         $published->assertJsonPath('version.status', 'published')->assertJsonPath('version.number', 2);
-        $this->api('lead', 'GET', 'standard/versions', null, 200)->assertJsonPath('data.0.note', 'Two touches of light.');
+        $this->api('lead', 'GET', 'standard/versions', null, 200)->assertJsonPath(
+            'data.0.note',
+            'Two touches of light.',
+        );
         $this->api('lead', 'GET', 'standard/versions/1', null, 200)->assertJsonPath('version.number', 1);
 
         // The desk opens an order; the lead plans it, changes a step by hand, and releases it.
-        $order = $this->api('desk', 'POST', 'orders', ['client' => 'Ada Fen', 'title' => 'Two on watch', 'due_on' => '2030-01-31', 'brief' => null], 201);
+        $order = $this->api(
+            'desk',
+            'POST',
+            'orders',
+            ['client' => 'Ada Fen', 'title' => 'Two on watch', 'due_on' => '2030-01-31', 'brief' => null],
+            201,
+        );
         $order->assertJsonPath('standard_version', 2);
-        $unit = $this->api('desk', 'POST', "orders/{$order->json('id')}/units", ['sculpt' => 'sluice-warden', 'tier' => 'company', 'count' => 2], 201)->json('id');
+        $unit = $this->api(
+            'desk',
+            'POST',
+            "orders/{$order->json('id')}/units",
+            ['sculpt' => 'sluice-warden', 'tier' => 'company', 'count' => 2],
+            201,
+        )->json('id');
         $plan = $this->api('lead', 'GET', "units/$unit/plan", null, 200);
         self::assertSame([], $plan->json('plan.conflicts'));
-        $coat = array_map(fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']], $plan->json('plan.areas.0.techniques'));
-        $edited = $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 1, 'edits' => ['coat' => [...$coat, ['technique' => 'glaze', 'passes' => 1, 'extent' => 'full']]]], 200);
+        $coat = array_map(
+            fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']],
+            $plan->json('plan.areas.0.techniques'),
+        );
+        $edited = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit/plan",
+            [
+                'revision' => 1,
+                'edits' => ['coat' => [...$coat, ['technique' => 'glaze', 'passes' => 1, 'extent' => 'full']]],
+            ],
+            200,
+        );
         self::assertContains('over', array_column($edited->json('plan.requirements'), 'state'));
         self::assertTrue(collect($edited->json('plan.surplus'))->contains('beyond', true));
         $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 1, 'edits' => (object) []], 409);
         $back = $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 2, 'edits' => (object) []], 200);
         self::assertSame($plan->json('plan'), $back->json('plan'));
-        $this->api('lead', 'POST', "units/$unit/release", ['revision' => 3], 200)->assertJsonPath('unit.released', true);
+        $this->api('lead', 'POST', "units/$unit/release", ['revision' => 3], 200)->assertJsonPath(
+            'unit.released',
+            true,
+        );
         $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 4, 'edits' => (object) []], 409);
 
         // A painter works through it pass by pass and offers both models.
@@ -53,8 +112,18 @@ final class WayTest extends StudioTestCase
         foreach ($batch->json('passes') as $pass) {
             $this->api('painter', 'POST', 'bench/marks', ['pieces' => $pieces, 'steps' => $pass['steps']], 200);
         }
-        $again = $this->api('painter', 'POST', 'bench/marks', ['pieces' => $pieces, 'steps' => $batch->json('passes.0.steps')], 200);
-        self::assertSame(count(array_merge(...array_column($batch->json('passes'), 'steps'))), count($again->json('pieces.0.done')), 'marking twice does no harm');
+        $again = $this->api(
+            'painter',
+            'POST',
+            'bench/marks',
+            ['pieces' => $pieces, 'steps' => $batch->json('passes.0.steps')],
+            200,
+        );
+        self::assertSame(
+            count(array_merge(...array_column($batch->json('passes'), 'steps'))),
+            count($again->json('pieces.0.done')),
+            'marking twice does no harm',
+        );
         foreach ($pieces as $piece) {
             $this->api('painter', 'POST', "pieces/$piece/offer", null, 200)->assertJsonPath('stage', 'offered');
         }
@@ -67,23 +136,51 @@ final class WayTest extends StudioTestCase
         $id = $check->json('id');
         $this->api('lead', 'POST', "checks/$id/verdict", ['verdict' => 'passed'], 409);
         $washes = collect($check->json('questions'))->firstWhere('key', 'fault:washes:front');
-        $found = $this->api('lead', 'PUT', "checks/$id/answers", ['question' => $washes['key'], 'answer' => 'fault', 'faults' => [['fault' => 'tide_mark', 'area' => 'coat', 'spread' => 'patch']]], 200);
+        $found = $this->api(
+            'lead',
+            'PUT',
+            "checks/$id/answers",
+            [
+                'question' => $washes['key'],
+                'answer' => 'fault',
+                'faults' => [['fault' => 'tide_mark', 'area' => 'coat', 'spread' => 'patch']],
+            ],
+            200,
+        );
         self::assertSame('major', $found->json('faults.0.severity'));
         self::assertNotSame([], $found->json('faults.0.repair'));
         foreach ($check->json('questions') as $question) {
             if ($question['key'] !== $washes['key']) {
-                $this->api('lead', 'PUT', "checks/$id/answers", ['question' => $question['key'], 'answer' => 'yes'], 200);
+                $this->api(
+                    'lead',
+                    'PUT',
+                    "checks/$id/answers",
+                    ['question' => $question['key'], 'answer' => 'yes'],
+                    200,
+                );
             }
         }
         $this->api('lead', 'POST', "checks/$id/verdict", ['verdict' => 'passed'], 409);
-        $this->api('lead', 'POST', "checks/$id/verdict", ['verdict' => 'rework'], 200)->assertJsonPath('piece.stage', 'rework');
+        $this->api('lead', 'POST', "checks/$id/verdict", ['verdict' => 'rework'], 200)->assertJsonPath(
+            'piece.stage',
+            'rework',
+        );
         $this->api('lead', 'PUT', "checks/$id/answers", ['question' => $washes['key'], 'answer' => 'yes'], 409);
         $this->passes($pieces[1]);
 
         // The painter does the repair; the next check asks only what it touched, and the final look.
-        $repair = collect($this->api('painter', 'GET', "bench/$unit", null, 200)->json('pieces'))->firstWhere('id', $pieces[0])['repairs'];
+        $repair = collect($this->api('painter', 'GET', "bench/$unit", null, 200)->json('pieces'))->firstWhere(
+            'id',
+            $pieces[0],
+        )['repairs'];
         $this->api('painter', 'POST', "pieces/$pieces[0]/offer", null, 409);
-        $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$pieces[0]], 'steps' => array_column($repair, 'key')], 200);
+        $this->api(
+            'painter',
+            'POST',
+            'bench/marks',
+            ['pieces' => [$pieces[0]], 'steps' => array_column($repair, 'key')],
+            200,
+        );
         $this->api('painter', 'POST', "pieces/$pieces[0]/offer", null, 200);
         $second = $this->api('lead', 'POST', "pieces/$pieces[0]/check", null, 201);
         self::assertSame(2, $second->json('round'));
@@ -95,7 +192,11 @@ final class WayTest extends StudioTestCase
         // Signed off: the certificate says which version it was held against, and the chain holds.
         $this->api('painter', 'POST', 'sign-offs', ['pieces' => $pieces], 403);
         $certificate = $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 201);
-        $certificate->assertJsonPath('number', 3)->assertJsonPath('record.standard.version', 2)->assertJsonPath('record.pieces.0.checks.0.faults.0.fault', 'tide_mark')->assertJsonPath('record.pieces.0.rule', 'signed by someone who did not paint on it');
+        $certificate
+            ->assertJsonPath('number', 3)
+            ->assertJsonPath('record.standard.version', 2)
+            ->assertJsonPath('record.pieces.0.checks.0.faults.0.fault', 'tide_mark')
+            ->assertJsonPath('record.pieces.0.rule', 'signed by someone who did not paint on it');
         self::assertSame(SignOff::query()->where('number', 2)->value('hash'), $certificate->json('previous'));
         self::assertSame(0, Artisan::call('ordotype:verify', ['--head' => $certificate->json('hash')]));
         $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 409);
@@ -103,12 +204,42 @@ final class WayTest extends StudioTestCase
 
         // Withdrawn: a record too, and the models are back in the check.
         $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => ''], 422);
-        $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => 'Wrong decal, seen too late.'], 201)->assertJsonPath('record.of.number', 3);
+        $this->api(
+            'lead',
+            'POST',
+            'sign-offs/3/withdrawal',
+            ['reason' => 'Wrong decal, seen too late.'],
+            201,
+        )->assertJsonPath('record.of.number', 3);
         $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => 'Again.'], 409);
         self::assertSame(['offered', 'offered'], Piece::query()->whereIn('id', $pieces)->pluck('stage')->all());
         $this->api('lead', 'GET', 'sign-offs/3', null, 200)->assertJsonPath('withdrawn_by', 4);
-        self::assertNull(Chain::broken(SignOff::query()->orderBy('number')->get()->map(fn ($s) => ['number' => $s->number, 'previous' => $s->previous, 'hash' => $s->hash, 'record' => $s->record])->all()));
-        foreach (['clause.written', 'standard.published', 'plan.released', 'check.closed', 'sign_off.sign_off', 'sign_off.withdrawal'] as $action) {
+        self::assertNull(
+            Chain::broken(
+                SignOff::query()
+                    ->orderBy('number')
+                    ->get()
+                    ->map(
+                        fn ($s) => [
+                            'number' => $s->number,
+                            'previous' => $s->previous,
+                            'hash' => $s->hash,
+                            'record' => $s->record,
+                        ],
+                    )
+                    ->all(),
+            ),
+        );
+        foreach (
+            [
+                'clause.written',
+                'standard.published',
+                'plan.released',
+                'check.closed',
+                'sign_off.sign_off',
+                'sign_off.withdrawal',
+            ] as $action
+        ) {
             self::assertTrue(Activity::query()->where('action', $action)->whereNotNull('user_id')->exists(), $action);
         }
     }
@@ -118,7 +249,13 @@ final class WayTest extends StudioTestCase
         $draft = $this->api('lead', 'POST', 'standard/draft', null, 201)->json();
         $edges = $this->cell($draft, 'edges', 'banner');
         $lines = $this->cell($draft, 'lines', 'banner');
-        $put = fn (array $cell, array $change, int $status) => $this->api('lead', 'PUT', 'standard/draft/clauses', ['tier' => 'banner', 'revision' => $cell['revision'], 'clause' => $change + $cell['clause']], $status);
+        $put = fn (array $cell, array $change, int $status) => $this->api(
+            'lead',
+            'PUT',
+            'standard/draft/clauses',
+            ['tier' => 'banner', 'revision' => $cell['revision'], 'clause' => $change + $cell['clause']],
+            $status,
+        );
         $put($edges, ['passes' => 2], 200);
         $put($lines, ['passes' => 1], 200);
         $refused = $put($edges, ['passes' => 3], 409);
@@ -132,11 +269,24 @@ final class WayTest extends StudioTestCase
     {
         $draft = $this->api('lead', 'POST', 'standard/draft', null, 201)->json();
         $cell = $this->cell($draft, 'edges', 'banner');
-        $refused = $this->api('lead', 'PUT', 'standard/draft/clauses', ['tier' => 'banner', 'revision' => $cell['revision'], 'clause' => ['extent' => 'huge', 'by' => ['sorcery']] + $cell['clause']], 422);
+        $refused = $this->api(
+            'lead',
+            'PUT',
+            'standard/draft/clauses',
+            [
+                'tier' => 'banner',
+                'revision' => $cell['revision'],
+                'clause' => ['extent' => 'huge', 'by' => ['sorcery']] + $cell['clause'],
+            ],
+            422,
+        );
         $pointers = array_column($refused->json('errors'), 'pointer');
         self::assertNotSame([], array_filter($pointers, fn (string $p) => str_ends_with($p, '/extent')));
         self::assertNotSame([], array_filter($pointers, fn (string $p) => str_contains($p, '/by/0')));
-        self::assertSame($cell['clause'], $this->cell($this->api('lead', 'GET', 'standard', null, 200)->json(), 'edges', 'banner')['clause']);
+        self::assertSame(
+            $cell['clause'],
+            $this->cell($this->api('lead', 'GET', 'standard', null, 200)->json(), 'edges', 'banner')['clause'],
+        );
     }
 
     public function test_accepting_as_it_is_needs_the_right_to_sign_a_reason_and_no_critical_fault(): void
@@ -144,13 +294,36 @@ final class WayTest extends StudioTestCase
         $piece = Piece::query()->where('unit_id', $this->unit('26-033')->id)->where('number', 4)->firstOrFail();
         $check = $this->api('lead', 'POST', "pieces/$piece->id/check", null, 201)->json();
         foreach ($check['questions'] as $question) {
-            $answer = $question['key'] === 'fault:borders:front'
-                ? ['answer' => 'fault', 'faults' => [['fault' => 'overspill', 'area' => 'coat', 'spread' => 'patch']]] : ['answer' => 'yes'];
-            $this->api('lead', 'PUT', "checks/{$check['id']}/answers", ['question' => $question['key']] + $answer, 200);
+            $answer =
+                $question['key'] === 'fault:borders:front'
+                    ? [
+                        'answer' => 'fault',
+                        'faults' => [['fault' => 'overspill', 'area' => 'coat', 'spread' => 'patch']],
+                    ]
+                    : ['answer' => 'yes'];
+            $this->api(
+                'lead',
+                'PUT',
+                "checks/{$check['id']}/answers",
+                ['question' => $question['key']] + $answer,
+                200,
+            );
         }
-        $this->api('pim', 'POST', "checks/{$check['id']}/verdict", ['verdict' => 'accepted', 'reason' => 'fine'], 403);
+        $this->api(
+            'pim',
+            'POST',
+            "checks/{$check['id']}/verdict",
+            ['verdict' => 'accepted', 'reason' => 'fine'],
+            403,
+        );
         $this->api('lead', 'POST', "checks/{$check['id']}/verdict", ['verdict' => 'accepted'], 422);
-        $this->api('lead', 'POST', "checks/{$check['id']}/verdict", ['verdict' => 'accepted', 'reason' => 'The client saw it and is content.'], 200)->assertJsonPath('piece.stage', 'passed');
+        $this->api(
+            'lead',
+            'POST',
+            "checks/{$check['id']}/verdict",
+            ['verdict' => 'accepted', 'reason' => 'The client saw it and is content.'],
+            200,
+        )->assertJsonPath('piece.stage', 'passed');
     }
 
     public function test_bad_input_is_named_and_never_a_500(): void
@@ -158,13 +331,37 @@ final class WayTest extends StudioTestCase
         $this->api('lead', 'POST', 'orders', ['client' => ''], 422)->assertJsonPath('errors.0.pointer', '/client');
         $this->api('lead', 'POST', 'bench/marks', ['pieces' => [999999], 'steps' => ['x']], 404);
         $piece = Piece::query()->where('unit_id', $this->unit('26-038')->id)->firstOrFail();
-        $this->api('lead', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => ['hat:glitter:1']], 422)->assertJsonPath('errors.0.pointer', '/steps');
+        $this->api(
+            'lead',
+            'POST',
+            'bench/marks',
+            ['pieces' => [$piece->id], 'steps' => ['hat:glitter:1']],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/steps');
         $unit = $this->unit('26-041');
-        $this->api('lead', 'PUT', "units/$unit->id/plan", ['revision' => 1, 'edits' => ['wings' => [['technique' => 'layer', 'passes' => 1, 'extent' => 'full']]]], 422)->assertJsonPath('errors.0.pointer', '/edits/wings');
-        $this->api('desk', 'POST', "orders/$unit->order_id/units", ['sculpt' => 'sluice-warden', 'tier' => 'sketch', 'count' => 1], 422)->assertJsonPath('errors.0.pointer', '/tier');
+        $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/plan",
+            ['revision' => 1, 'edits' => ['wings' => [['technique' => 'layer', 'passes' => 1, 'extent' => 'full']]]],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/edits/wings');
+        $this->api(
+            'desk',
+            'POST',
+            "orders/$unit->order_id/units",
+            ['sculpt' => 'sluice-warden', 'tier' => 'sketch', 'count' => 1],
+            422,
+        )->assertJsonPath('errors.0.pointer', '/tier');
         $check = Check::query()->whereNull('closed_at')->firstOrFail();
         $this->api('lead', 'PUT', "checks/$check->id/answers", ['question' => 'nothing', 'answer' => 'yes'], 404);
-        $this->api('lead', 'PUT', "checks/$check->id/answers", ['question' => 'final_look', 'answer' => 'fault'], 422);
+        $this->api(
+            'lead',
+            'PUT',
+            "checks/$check->id/answers",
+            ['question' => 'final_look', 'answer' => 'fault'],
+            422,
+        );
         $this->api('lead', 'GET', 'checks', null, 200);
         $this->api('lead', 'GET', 'sign-offs', null, 200);
         $this->api('lead', 'GET', 'orders', null, 200);
@@ -176,9 +373,18 @@ final class WayTest extends StudioTestCase
     {
         $check = $this->api('lead', 'POST', "pieces/$piece/check", null, 201)->json();
         foreach ($check['questions'] as $question) {
-            $this->api('lead', 'PUT', "checks/{$check['id']}/answers", ['question' => $question['key'], 'answer' => 'yes'], 200);
+            $this->api(
+                'lead',
+                'PUT',
+                "checks/{$check['id']}/answers",
+                ['question' => $question['key'], 'answer' => 'yes'],
+                200,
+            );
         }
-        $this->api('lead', 'POST', "checks/{$check['id']}/verdict", ['verdict' => 'passed'], 200)->assertJsonPath('piece.stage', 'passed');
+        $this->api('lead', 'POST', "checks/{$check['id']}/verdict", ['verdict' => 'passed'], 200)->assertJsonPath(
+            'piece.stage',
+            'passed',
+        );
     }
 
     /**

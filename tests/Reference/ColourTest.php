@@ -9,7 +9,10 @@ use PHPUnit\Framework\TestCase;
 
 final class ColourTest extends TestCase
 {
-    /** Source: IEC 61966-2-1 (sRGB) and CIE 15 (CIELAB, D65, 2°); the table was computed with culori 4.0.2 and agrees with colorjs.io 0.7.1. */
+    /**
+     * Source: IEC 61966-2-1 (sRGB) and CIE 15 (CIELAB, D65, 2°); the table was computed with culori 4.0.2 and agrees
+     * with colorjs.io 0.7.1.
+     */
     public function test_srgb_to_lab(): void
     {
         $rows = Csv::rows('srgb-lab-d65.csv');

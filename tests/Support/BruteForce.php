@@ -20,7 +20,8 @@ use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
 
 /**
- * The choice of techniques by trying everything: written from the definition, clause by clause, sharing nothing with the
+ * The choice of techniques by trying everything: written from the definition, clause by clause, sharing nothing with
+ * the
  * planner but the value objects and the matching of scopes. For cases without whole techniques, scheme and method.
  */
 final class BruteForce
@@ -42,8 +43,11 @@ final class BruteForce
     public function __construct(private readonly PlanRequest $request, private readonly Area $area)
     {
         foreach ($request->tier->clauses as $clause) {
-            if (($clause instanceof StepsClause || $clause instanceof EffectClause) && $clause->scope()->matchesPainting($area, $request->sculpt)
-                && ! ($clause instanceof EffectClause && ! $this->possible($clause))) {
+            if (
+                ($clause instanceof StepsClause || $clause instanceof EffectClause) &&
+                $clause->scope()->matchesPainting($area, $request->sculpt) &&
+                ! ($clause instanceof EffectClause && ! $this->possible($clause))
+            ) {
                 $this->asking[] = $clause;
             }
         }
@@ -54,8 +58,13 @@ final class BruteForce
             }
             $requiring = [];
             foreach ($request->tier->clauses as $clause) {
-                if (! $clause instanceof TechniqueClause || ! $clause->scope()->matches($area, $request->sculpt)
-                    || ($clause->technique !== null ? $clause->technique !== $technique->key : $clause->family !== $technique->family)) {
+                if (
+                    ! ($clause instanceof TechniqueClause) ||
+                    ! $clause->scope()->matches($area, $request->sculpt) ||
+                    ($clause->technique !== null
+                        ? $clause->technique !== $technique->key
+                        : $clause->family !== $technique->family)
+                ) {
                     continue;
                 }
                 if ($clause->status === TechniqueStatus::Required) {
@@ -70,7 +79,10 @@ final class BruteForce
                     $status = TechniqueStatus::Allowed;
                 }
             }
-            if ($this->fits($technique) && ($status === TechniqueStatus::Required || $status === TechniqueStatus::Allowed)) {
+            if (
+                $this->fits($technique) &&
+                ($status === TechniqueStatus::Required || $status === TechniqueStatus::Allowed)
+            ) {
                 $this->usable[$place] = $technique;
                 $this->required[$technique->key] = $requiring;
             }
@@ -81,13 +93,20 @@ final class BruteForce
     }
 
     /**
-     * @return array{float, list<array{int, int, int}>, int}|null minutes, choice as [catalogue place, passes, extent] and grade bar
+     * @return array{float, list<array{int, int, int}>, int}|null minutes, choice as [catalogue place, passes,
+     *     extent] and grade bar
      */
     public function solve(): ?array
     {
-        for ($bar = match ($this->request->tier->pace) {
-            Pace::Fast => 1, Pace::Even => 3, Pace::Finest => 4
-        }; $bar >= 1; $bar--) {
+        for (
+            $bar = match ($this->request->tier->pace) {
+                Pace::Fast => 1,
+                Pace::Even => 3,
+                Pace::Finest => 4,
+            };
+            $bar >= 1;
+            $bar--
+        ) {
             $this->search($this->asking, $bar);
             if ($this->best !== null) {
                 return [$this->least, $this->best, $bar];
@@ -135,23 +154,42 @@ final class BruteForce
         $this->extend($places, $k + 1, $use, $minutes, $clauses, $bar);
         for ($passes = 1; $passes <= $technique->maxPasses; $passes++) {
             for ($extent = 1; $extent <= 3; $extent++) {
-                $this->extend($places, $k + 1, [...$use, [$places[$k], $passes, $extent]], $minutes + $passes * $this->minutes($technique, $extent), $clauses, $bar);
+                $this->extend(
+                    $places,
+                    $k + 1,
+                    [...$use, [$places[$k], $passes, $extent]],
+                    $minutes + $passes * $this->minutes($technique, $extent),
+                    $clauses,
+                    $bar,
+                );
             }
         }
     }
 
     public function minutes(Technique $t, int $extent): float
     {
-        $cm2 = $this->request->sculpt->surfaceCm2 * $this->area->sharePct / 100;
+        $cm2 = ($this->request->sculpt->surfaceCm2 * $this->area->sharePct) / 100;
         $suit = [3 => 1.0, 2 => 1.25, 1 => 1.6][$this->suit($t)];
         $u = [1 => 0.15, 2 => 0.45, 3 => 1.0][$extent];
-        $size = ! $t->big ? 1.0 : match ($this->request->sculpt->size) {
-            Size::Large, Size::Mounted => 0.8, Size::Vehicle, Size::Monster => 0.6, default => 1.0
-        };
-        $cast = $t->mess > 0 ? 1.0 : ['soft' => 1.25, 'normal' => 1.0, 'crisp' => 0.9][$this->request->sculpt->definition->value ?? 'normal'];
+        $size = ! $t->big
+            ? 1.0
+            : match ($this->request->sculpt->size) {
+                Size::Large, Size::Mounted => 0.8,
+                Size::Vehicle, Size::Monster => 0.6,
+                default => 1.0,
+            };
+        $cast =
+            $t->mess > 0
+                ? 1.0
+                : ['soft' => 1.25, 'normal' => 1.0, 'crisp' => 0.9][
+                    $this->request->sculpt->definition->value ?? 'normal'
+                ];
         $pace = ['fast' => 1.0, 'even' => 1.5, 'finest' => 2.5][$this->request->tier->pace->value];
 
-        return (($t->handling + $t->hand * $t->coats * $cm2 / 10 * $suit * $u * $size * $cast) * $this->area->access + $t->perPiece * $this->area->count) * $pace;
+        return (($t->handling + (($t->hand * $t->coats * $cm2) / 10) * $suit * $u * $size * $cast) *
+            $this->area->access +
+            $t->perPiece * $this->area->count) *
+            $pace;
     }
 
     /**
@@ -177,18 +215,38 @@ final class BruteForce
             }
             $tidied = $tidied || $t->key === 'tidy_base' || ($t->key === 'layer' && $extent === 3);
             $wash = $wash || $t->key === 'wash_all_over';
-            $light = $light || $t->gives(Effect::HighlightRaised) !== Extent::None || $t->gives(Effect::HighlightEdge) !== Extent::None;
+            $light =
+                $light ||
+                $t->gives(Effect::HighlightRaised) !== Extent::None ||
+                $t->gives(Effect::HighlightEdge) !== Extent::None;
             foreach ($use as [$other, , $otherExtent]) {
                 if ($extent > 1 && $otherExtent > 1 && in_array($this->usable[$other]->key, $t->excludes, true)) {
                     return false;
                 }
             }
             foreach ($t->needs as $effect) {
-                if (array_filter($use, fn (array $u) => $u[0] !== $place && $this->usable[$u[0]]->gives($effect) !== Extent::None) === []) {
+                if (
+                    array_filter(
+                        $use,
+                        fn (array $u) => $u[0] !== $place && $this->usable[$u[0]]->gives($effect) !== Extent::None,
+                    ) === []
+                ) {
                     return false;
                 }
             }
-            $graded = in_array($t->family, [Family::Spray, Family::Base, Family::Shade, Family::Highlight, Family::Blend, Family::Line, Family::Detail], true);
+            $graded = in_array(
+                $t->family,
+                [
+                    Family::Spray,
+                    Family::Base,
+                    Family::Shade,
+                    Family::Highlight,
+                    Family::Blend,
+                    Family::Line,
+                    Family::Detail,
+                ],
+                true,
+            );
             if ($graded && $t->grade !== null && $this->required[$t->key] === []) {
                 $grade = max(1, min(5, $t->grade + [3 => 1, 2 => 0, 1 => -1][$this->suit($t)]));
                 if ($grade < $bar) {
@@ -225,7 +283,9 @@ final class BruteForce
             $t = $this->usable[$place];
             if ($clause instanceof EffectClause) {
                 $most = max(array_map(fn (Effect $e) => $t->gives($e)->value, $clause->effects));
-                $counts = min($extent, $most) >= ($clause->extent->value ?? 3) && ($clause->by === null || in_array($t->key, $clause->by, true));
+                $counts =
+                    min($extent, $most) >= ($clause->extent->value ?? 3) &&
+                    ($clause->by === null || in_array($t->key, $clause->by, true));
             } else {
                 assert($clause instanceof TechniqueClause);
                 $counts = $t->key === $clause->technique && $extent >= ($clause->extent->value ?? 3);
@@ -233,15 +293,16 @@ final class BruteForce
             $have += $counts ? $passes : 0;
         }
 
-        return $have >= ($clause instanceof EffectClause || $clause instanceof TechniqueClause ? $clause->passes ?? 1 : 0);
+        return $have >=
+            ($clause instanceof EffectClause || $clause instanceof TechniqueClause ? $clause->passes ?? 1 : 0);
     }
 
     private function fits(Technique $t): bool
     {
-        return ! in_array($this->area->material, $t->neverOn, true)
-            && ($t->onlyOn === [] || in_array($this->area->material, $t->onlyOn, true))
-            && $this->suit($t) > 0
-            && ! ($this->area->rank === Rank::Ground && $t->gives(Effect::BaseColour) !== Extent::None);
+        return ! in_array($this->area->material, $t->neverOn, true) &&
+            ($t->onlyOn === [] || in_array($this->area->material, $t->onlyOn, true)) &&
+            $this->suit($t) > 0 &&
+            ! ($this->area->rank === Rank::Ground && $t->gives(Effect::BaseColour) !== Extent::None);
     }
 
     private function suit(Technique $t): int
@@ -258,7 +319,11 @@ final class BruteForce
     {
         foreach ($this->request->standard->techniques as $t) {
             foreach ($clause->effects as $effect) {
-                if ($this->fits($t) && $t->gives($effect)->value >= ($clause->extent->value ?? 3) && ($clause->by === null || in_array($t->key, $clause->by, true))) {
+                if (
+                    $this->fits($t) &&
+                    $t->gives($effect)->value >= ($clause->extent->value ?? 3) &&
+                    ($clause->by === null || in_array($t->key, $clause->by, true))
+                ) {
                     return true;
                 }
             }

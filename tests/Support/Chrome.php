@@ -22,8 +22,12 @@ final class Chrome
 
     public readonly RemoteWebDriver $page;
 
-    public function __construct(private readonly string $address, int $width = 1280, int $height = 800, bool $dark = false)
-    {
+    public function __construct(
+        private readonly string $address,
+        int $width = 1280,
+        int $height = 800,
+        bool $dark = false,
+    ) {
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('no free port');
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
@@ -31,8 +35,21 @@ final class Chrome
         $this->driver = new Process(['chromedriver', "--port=$port"], null, null, null, null);
         // Nobody reads what it prints, and a full pipe would stop it.
         $this->driver->disableOutput()->start();
-        $options = (new ChromeOptions)->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
-            '--disable-sync', '--hide-scrollbars', '--force-prefers-reduced-motion', "--user-data-dir=$this->profile", "--window-size=$width,$height", ...($dark ? ['--force-dark-mode', '--blink-settings=preferredColorScheme=0'] : [])]);
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--hide-scrollbars',
+            '--force-prefers-reduced-motion',
+            "--user-data-dir=$this->profile",
+            "--window-size=$width,$height",
+            ...$dark ? ['--force-dark-mode', '--blink-settings=preferredColorScheme=0'] : [],
+        ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $this->page = $this->connect($port, $capabilities);
@@ -58,7 +75,10 @@ final class Chrome
         // The window's frame counts in its size: what is wanted is the size of the page.
         $this->page->manage()->window()->setSize(new WebDriverDimension($width, $height));
         $inner = $this->page->executeScript('return [window.innerWidth, window.innerHeight]');
-        $this->page->manage()->window()->setSize(new WebDriverDimension(2 * $width - (int) $inner[0], 2 * $height - (int) $inner[1]));
+        $this->page
+            ->manage()
+            ->window()
+            ->setSize(new WebDriverDimension(2 * $width - (int) $inner[0], 2 * $height - (int) $inner[1]));
     }
 
     public function open(string $path): void
@@ -100,16 +120,41 @@ final class Chrome
      */
     public function drag(string $from, string $to): callable
     {
-        $at = fn (string $selector): array => (array) $this->page->executeScript('const r = document.querySelector(arguments[0]).getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]', [$selector]);
-        $tell = fn (string $command, array $what) => $this->page->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => "Input.$command", 'params' => (object) $what]);
+        $at = fn (string $selector): array => (array) $this->page->executeScript(
+            'const r = document.querySelector(arguments[0]).getBoundingClientRect(); return '.
+                '[r.x + r.width / 2, r.y + r.height / 2]',
+            [$selector],
+        );
+        $tell = fn (string $command, array $what) => $this->page->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            ['cmd' => "Input.$command", 'params' => (object) $what],
+        );
         [[$x, $y], [$toX, $toY]] = [$at($from), $at($to)];
         $tell('setInterceptDrags', ['enabled' => true]);
         $tell('dispatchMouseEvent', ['type' => 'mouseMoved', 'x' => $x, 'y' => $y]);
-        $tell('dispatchMouseEvent', ['type' => 'mousePressed', 'x' => $x, 'y' => $y, 'button' => 'left', 'buttons' => 1, 'clickCount' => 1]);
+        $tell('dispatchMouseEvent', [
+            'type' => 'mousePressed',
+            'x' => $x,
+            'y' => $y,
+            'button' => 'left',
+            'buttons' => 1,
+            'clickCount' => 1,
+        ]);
         for ($k = 1; $k <= 4; $k++) {
-            $tell('dispatchMouseEvent', ['type' => 'mouseMoved', 'x' => $x, 'y' => $y - 4 * $k, 'button' => 'left', 'buttons' => 1]);
+            $tell('dispatchMouseEvent', [
+                'type' => 'mouseMoved',
+                'x' => $x,
+                'y' => $y - 4 * $k,
+                'button' => 'left',
+                'buttons' => 1,
+            ]);
         }
-        $over = ['x' => $toX, 'y' => $toY, 'data' => ['items' => [['mimeType' => 'text/plain', 'data' => 'step']], 'dragOperationsMask' => 16]];
+        $over = [
+            'x' => $toX,
+            'y' => $toY,
+            'data' => ['items' => [['mimeType' => 'text/plain', 'data' => 'step']], 'dragOperationsMask' => 16],
+        ];
         foreach (['dragEnter', 'dragOver', 'dragOver'] as $type) {
             $tell('dispatchDragEvent', ['type' => $type] + $over);
         }
@@ -118,7 +163,13 @@ final class Chrome
             foreach (['dragOver', 'drop'] as $type) {
                 $tell('dispatchDragEvent', ['type' => $type] + $over);
             }
-            $tell('dispatchMouseEvent', ['type' => 'mouseReleased', 'x' => $over['x'], 'y' => $over['y'], 'button' => 'left', 'clickCount' => 1]);
+            $tell('dispatchMouseEvent', [
+                'type' => 'mouseReleased',
+                'x' => $over['x'],
+                'y' => $over['y'],
+                'button' => 'left',
+                'clickCount' => 1,
+            ]);
             $tell('setInterceptDrags', ['enabled' => false]);
         };
     }
@@ -126,12 +177,18 @@ final class Chrome
     public function seen(string $text): bool
     {
         // Capitals that only the style sheet makes are not looked at.
-        return str_contains(mb_strtolower((string) $this->page->executeScript('return document.body.innerText')), mb_strtolower($text));
+        return str_contains(
+            mb_strtolower((string) $this->page->executeScript('return document.body.innerText')),
+            mb_strtolower($text),
+        );
     }
 
     public function waitFor(string $text): void
     {
-        $this->wait(fn () => $this->seen($text) ? $this->page->findElement(WebDriverBy::tagName('body')) : null, "“{$text}”");
+        $this->wait(
+            fn () => $this->seen($text) ? $this->page->findElement(WebDriverBy::tagName('body')) : null,
+            "“{$text}”",
+        );
     }
 
     public function signIn(string $name): void
@@ -145,7 +202,11 @@ final class Chrome
 
     public function signOut(): void
     {
-        $this->page->executeScript("return fetch('/api/v1/session', {method: 'DELETE', credentials: 'same-origin', headers: {'X-XSRF-TOKEN': decodeURIComponent((/XSRF-TOKEN=([^;]+)/.exec(document.cookie) || [,''])[1])}}).then(r => r.status)");
+        $this->page->executeScript(
+            "return fetch('/api/v1/session', {method: 'DELETE', credentials: 'same-origin', ".
+                "headers: {'X-XSRF-TOKEN': ".
+                "decodeURIComponent((/XSRF-TOKEN=([^;]+)/.exec(document.cookie) || [,''])[1])}}).then(r => r.status)",
+        );
     }
 
     public function dark(bool $on): void
@@ -195,6 +256,11 @@ final class Chrome
             }
             usleep(100_000);
         }
-        throw new RuntimeException("$what did not appear. The page shows: ".mb_substr((string) $this->page->executeScript('return document.body.innerText'), 0, 1200), 0, $last);
+        throw new RuntimeException(
+            "$what did not appear. The page shows: ".
+                mb_substr((string) $this->page->executeScript('return document.body.innerText'), 0, 1200),
+            0,
+            $last,
+        );
     }
 }

@@ -21,7 +21,11 @@ final class Contract
         Assert::assertNotNull($operation, "docs/openapi.yaml does not know $method $path");
         $described = $operation->responses->{(string) $status} ?? null;
         if ($described === null) {
-            Assert::assertGreaterThanOrEqual(400, $status, "$method $path answered $status, which the contract does not name: $body");
+            Assert::assertGreaterThanOrEqual(
+                400,
+                $status,
+                "$method $path answered $status, which the contract does not name: $body",
+            );
             Assert::assertStringStartsWith('application/problem+json', $type);
             $described = $operation->responses->default;
         }
@@ -41,11 +45,34 @@ final class Contract
 
             return;
         }
-        $schema = json_decode(str_replace('#/components/schemas/', '#/$defs/', (string) json_encode($content->schema, JSON_UNESCAPED_SLASHES)), false);
-        $schema->{'$defs'} = json_decode(str_replace('#/components/schemas/', '#/$defs/', (string) json_encode(self::document()->components->schemas, JSON_UNESCAPED_SLASHES)), false);
+        $schema = json_decode(
+            str_replace(
+                '#/components/schemas/',
+                '#/$defs/',
+                (string) json_encode($content->schema, JSON_UNESCAPED_SLASHES),
+            ),
+            false,
+        );
+        $schema->{'$defs'} = json_decode(
+            str_replace(
+                '#/components/schemas/',
+                '#/$defs/',
+                (string) json_encode(self::document()->components->schemas, JSON_UNESCAPED_SLASHES),
+            ),
+            false,
+        );
         $validator = new Validator(null, 10);
         $error = $validator->validate(json_decode($body, false, 64, JSON_THROW_ON_ERROR), $schema)->error();
-        Assert::assertTrue($error === null, $error === null ? '' : "$method $path does not fit the contract: ".json_encode((new ErrorFormatter)->formatKeyed($error), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
+        Assert::assertTrue(
+            $error === null,
+            $error === null
+                ? ''
+                : "$method $path does not fit the contract: ".
+                    json_encode(
+                        (new ErrorFormatter())->formatKeyed($error),
+                        JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES,
+                    ),
+        );
     }
 
     /** @return list<array{string, string}> every [method, path] of the contract */
@@ -64,7 +91,10 @@ final class Contract
     private static function operation(string $method, string $path): ?stdClass
     {
         foreach (get_object_vars(self::document()->paths) as $template => $methods) {
-            if (preg_match('#^'.preg_replace('/\{\w+\}/', '[^/]+', $template).'$#', $path) === 1 && isset($methods->{$method})) {
+            if (
+                preg_match('#^'.preg_replace('/\{\w+\}/', '[^/]+', $template).'$#', $path) === 1 &&
+                isset($methods->{$method})
+            ) {
                 return $methods->{$method};
             }
         }
@@ -74,6 +104,11 @@ final class Contract
 
     private static function document(): stdClass
     {
-        return self::$document ??= json_decode((string) json_encode(Yaml::parseFile(dirname(__DIR__, 2).'/docs/openapi.yaml', Yaml::PARSE_OBJECT_FOR_MAP)), false);
+        return self::$document ??= json_decode(
+            (string) json_encode(
+                Yaml::parseFile(dirname(__DIR__, 2).'/docs/openapi.yaml', Yaml::PARSE_OBJECT_FOR_MAP),
+            ),
+            false,
+        );
     }
 }

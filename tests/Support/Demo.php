@@ -58,11 +58,26 @@ final class Demo
         $document = self::json('standards/five-rungs.json');
         assert($document instanceof \stdClass);
         $document->prices = [];
-        $document->tiers = [self::object($tier + [
-            'key' => 'tier', 'name' => 'Tier', 'order' => 1, 'status' => 'offered', 'intent' => '', 'pace' => 'fast', 'aim' => 'quickest', 'default_status' => 'allowed',
-            'viewing' => ['distance_cm' => 60, 'angle_arcmin' => 2],
-            'clauses' => array_map(fn (array $c, int $i) => $c + ['id' => "tier.$i"], $clauses, array_keys($clauses)),
-        ])];
+        $document->tiers = [
+            self::object(
+                $tier + [
+                    'key' => 'tier',
+                    'name' => 'Tier',
+                    'order' => 1,
+                    'status' => 'offered',
+                    'intent' => '',
+                    'pace' => 'fast',
+                    'aim' => 'quickest',
+                    'default_status' => 'allowed',
+                    'viewing' => ['distance_cm' => 60, 'angle_arcmin' => 2],
+                    'clauses' => array_map(
+                        fn (array $c, int $i) => $c + ['id' => "tier.$i"],
+                        $clauses,
+                        array_keys($clauses),
+                    ),
+                ],
+            ),
+        ];
 
         return StandardFormat::read($document);
     }
@@ -77,12 +92,39 @@ final class Demo
     {
         $list = [];
         foreach ($areas as $key => $area) {
-            $list[] = $area + ['key' => $key, 'name' => ucfirst($key), 'material' => 'cloth', 'relief' => ['soft_folds'], 'rank' => 'main', 'focus' => 1, 'facing' => 'both',
-                'layer' => count($list), 'share_pct' => 100 / count($areas), 'count' => 1, 'access' => 1, 'part' => null, 'touches' => [], 'surround' => null, 'outline' => (object) []];
+            $list[] = $area + [
+                'key' => $key,
+                'name' => ucfirst($key),
+                'material' => 'cloth',
+                'relief' => ['soft_folds'],
+                'rank' => 'main',
+                'focus' => 1,
+                'facing' => 'both',
+                'layer' => count($list),
+                'share_pct' => 100 / count($areas),
+                'count' => 1,
+                'access' => 1,
+                'part' => null,
+                'touches' => [],
+                'surround' => null,
+                'outline' => (object) [],
+            ];
         }
 
-        return SculptFormat::read(self::object($sculpt + ['format' => SculptFormat::WORD, 'name' => 'Figure', 'role' => 'regular', 'size' => 'infantry', 'base_mm' => 32,
-            'surface_cm2' => 40, 'parts' => [], 'areas' => $list]));
+        return SculptFormat::read(
+            self::object(
+                $sculpt + [
+                    'format' => SculptFormat::WORD,
+                    'name' => 'Figure',
+                    'role' => 'regular',
+                    'size' => 'infantry',
+                    'base_mm' => 32,
+                    'surface_cm2' => 40,
+                    'parts' => [],
+                    'areas' => $list,
+                ],
+            ),
+        );
     }
 
     public static function object(mixed $document): mixed

@@ -13,7 +13,8 @@ use Random\Randomizer;
 use stdClass;
 
 /**
- * Small random planning cases: one sculpt of one to three areas, a catalogue of a few techniques, and a tier with every
+ * Small random planning cases: one sculpt of one to three areas, a catalogue of a few techniques, and a tier with
+ * every
  * kind of clause the choice of techniques depends on. The same seed gives the same case.
  */
 final class RandomCase
@@ -42,8 +43,11 @@ final class RandomCase
     public function standard(int $techniques = 6, int $maxPasses = 2): stdClass
     {
         $document = $this->json([
-            'format' => StandardFormat::WORD, 'name' => 'Random', 'currency' => 'EUR', 'prices' => [],
-            'techniques' => $catalogue = $this->catalogue($techniques, $maxPasses),
+            'format' => StandardFormat::WORD,
+            'name' => 'Random',
+            'currency' => 'EUR',
+            'prices' => [],
+            'techniques' => ($catalogue = $this->catalogue($techniques, $maxPasses)),
             'tiers' => [$this->tier(array_column($catalogue, 'key'))],
         ]);
         assert($document instanceof stdClass);
@@ -61,7 +65,11 @@ final class RandomCase
     {
         // The keys the rules name come in often, as most of the special rules hang on them.
         $special = $this->random->shuffleArray(['tidy_base', 'layer', 'wash_all_over']);
-        $keys = array_slice([...array_slice($special, 0, $this->pick([0, 1, 2, 2, 3])), 't1', 't2', 't3', 't4', 't5', 't6', 't7'], 0, $count);
+        $keys = array_slice(
+            [...array_slice($special, 0, $this->pick([0, 1, 2, 2, 3])), 't1', 't2', 't3', 't4', 't5', 't6', 't7'],
+            0,
+            $count,
+        );
         $keys = $this->random->shuffleArray($keys);
         $techniques = [];
         foreach ($keys as $i => $key) {
@@ -85,16 +93,41 @@ final class RandomCase
                 }
             }
             $techniques[] = [
-                'key' => $key, 'name' => ucfirst($key), 'family' => isset($effects['base_colour']) ? 'base' : $this->pick(['shade', 'highlight', 'blend', 'mark']),
-                'effects' => (object) $effects, 'credit' => $this->random->getInt(0, 2), 'whole' => false, 'suits' => (object) ($suits ?: ['hard_edges' => 2]),
-                'grade' => $this->pick([1, 2, 3, 4, 5, 5, null]), 'coats' => $this->random->getInt(1, 2), 'max_passes' => $this->random->getInt(1, $maxPasses),
-                'handling' => $this->pick([0, 0.25, 0.5]), 'hand' => $this->pick([0, 1, 2, 2.5, 4]), 'per_piece' => $this->pick([0, 0, 0, 1.5]),
-                'setup' => 1, 'dry' => $this->random->getInt(0, 30), 'coat_dry' => 0, 'skill' => 1, 'mess' => $this->random->getInt(0, 3), 'big' => $this->chance(30),
+                'key' => $key,
+                'name' => ucfirst($key),
+                'family' => isset($effects['base_colour'])
+                    ? 'base'
+                    : $this->pick(['shade', 'highlight', 'blend', 'mark']),
+                'effects' => (object) $effects,
+                'credit' => $this->random->getInt(0, 2),
+                'whole' => false,
+                'suits' => (object) ($suits ?: ['hard_edges' => 2]),
+                'grade' => $this->pick([1, 2, 3, 4, 5, 5, null]),
+                'coats' => $this->random->getInt(1, 2),
+                'max_passes' => $this->random->getInt(1, $maxPasses),
+                'handling' => $this->pick([0, 0.25, 0.5]),
+                'hand' => $this->pick([0, 1, 2, 2.5, 4]),
+                'per_piece' => $this->pick([0, 0, 0, 1.5]),
+                'setup' => 1,
+                'dry' => $this->random->getInt(0, 30),
+                'coat_dry' => 0,
+                'skill' => 1,
+                'mess' => $this->random->getInt(0, 3),
+                'big' => $this->chance(30),
                 'tidied' => $this->chance(25) || $key === 'wash_all_over',
-                'only_on' => $this->chance(10) ? ['steel'] : [], 'never_on' => $this->chance(10) ? ['skin'] : [],
+                'only_on' => $this->chance(10) ? ['steel'] : [],
+                'never_on' => $this->chance(10) ? ['skin'] : [],
                 'excludes' => array_values(array_diff($this->chance(25) ? [$this->pick($keys)] : [], [$key])),
                 'needs' => $this->chance(15) ? [$this->pick(['dark_ground', 'shade', 'blend'])] : [],
-                'notes' => ['purpose' => '', 'how' => '', 'consistency' => '', 'tools' => '', 'good' => '', 'faults' => [], 'caution' => null],
+                'notes' => [
+                    'purpose' => '',
+                    'how' => '',
+                    'consistency' => '',
+                    'tools' => '',
+                    'good' => '',
+                    'faults' => [],
+                    'caution' => null,
+                ],
             ];
         }
 
@@ -115,18 +148,32 @@ final class RandomCase
             if ($this->chance(60)) {
                 $clause['scope'] = (object) $this->scope();
             }
-            $clauses[] = $clause + match ($kind) {
-                'steps' => ['min' => $min = $this->random->getInt(0, 4), 'max' => $this->chance(40) ? null : $min + $this->random->getInt(-1, 3) + ($min === 0 ? 1 : 0)],
-                'effect' => $this->effect($keys),
-                'technique' => $this->technique($keys),
-                default => ['criterion' => 'tonal_span', 'limit' => 10],
-            };
+            $clauses[] =
+                $clause +
+                match ($kind) {
+                    'steps' => [
+                        'min' => ($min = $this->random->getInt(0, 4)),
+                        'max' => $this->chance(40)
+                            ? null
+                            : $min + $this->random->getInt(-1, 3) + ($min === 0 ? 1 : 0),
+                    ],
+                    'effect' => $this->effect($keys),
+                    'technique' => $this->technique($keys),
+                    default => ['criterion' => 'tonal_span', 'limit' => 10],
+                };
         }
 
         return [
-            'key' => 'tier', 'name' => 'Tier', 'order' => 1, 'status' => 'offered', 'intent' => '', 'pace' => $this->pick(['fast', 'even', 'finest']),
-            'aim' => 'quickest', 'default_status' => $this->pick(['allowed', 'allowed', 'allowed', 'not_offered', 'on_request']),
-            'viewing' => ['distance_cm' => 50, 'angle_arcmin' => 2], 'clauses' => $clauses,
+            'key' => 'tier',
+            'name' => 'Tier',
+            'order' => 1,
+            'status' => 'offered',
+            'intent' => '',
+            'pace' => $this->pick(['fast', 'even', 'finest']),
+            'aim' => 'quickest',
+            'default_status' => $this->pick(['allowed', 'allowed', 'allowed', 'not_offered', 'on_request']),
+            'viewing' => ['distance_cm' => 50, 'angle_arcmin' => 2],
+            'clauses' => $clauses,
         ];
     }
 
@@ -157,7 +204,9 @@ final class RandomCase
      */
     private function technique(array $keys): array
     {
-        $clause = $this->chance(15) ? ['family' => $this->pick(['shade', 'highlight', 'blend'])] : ['technique' => $this->pick($keys)];
+        $clause = $this->chance(15)
+            ? ['family' => $this->pick(['shade', 'highlight', 'blend'])]
+            : ['technique' => $this->pick($keys)];
         $clause['status'] = $this->pick(['required', 'required', 'allowed', 'allowed', 'not_offered', 'on_request']);
         if (isset($clause['family']) && $clause['status'] === 'required') {
             $clause['status'] = 'allowed';
@@ -202,16 +251,34 @@ final class RandomCase
         $count = $this->random->getInt(1, 3);
         for ($i = 0; $i < $count; $i++) {
             $areas[] = [
-                'key' => "a$i", 'name' => "Area $i", 'material' => $this->pick(self::MATERIAL), 'relief' => $this->some(self::RELIEF, 2) ?: ['soft_folds'],
-                'rank' => $this->pick(['main', 'main', 'secondary', 'ground']), 'focus' => $this->random->getInt(0, 2), 'facing' => 'both', 'layer' => $i,
-                'share_pct' => $i === $count - 1 ? 100 - 30 * ($count - 1) : 30, 'count' => $this->random->getInt(0, 2), 'access' => $this->pick([1, 1.2]),
-                'part' => null, 'touches' => $i > 0 ? ['a'.($i - 1)] : [], 'surround' => null, 'outline' => (object) [],
+                'key' => "a$i",
+                'name' => "Area $i",
+                'material' => $this->pick(self::MATERIAL),
+                'relief' => $this->some(self::RELIEF, 2) ?: ['soft_folds'],
+                'rank' => $this->pick(['main', 'main', 'secondary', 'ground']),
+                'focus' => $this->random->getInt(0, 2),
+                'facing' => 'both',
+                'layer' => $i,
+                'share_pct' => $i === $count - 1 ? 100 - 30 * ($count - 1) : 30,
+                'count' => $this->random->getInt(0, 2),
+                'access' => $this->pick([1, 1.2]),
+                'part' => null,
+                'touches' => $i > 0 ? ['a'.($i - 1)] : [],
+                'surround' => null,
+                'outline' => (object) [],
             ];
         }
 
         return [
-            'format' => SculptFormat::WORD, 'name' => 'Random', 'role' => $this->pick(['regular', 'hero']), 'size' => $this->pick(['infantry', 'large', 'vehicle']),
-            'base_mm' => null, 'surface_cm2' => $this->random->getInt(10, 60), 'definition' => $this->pick(['soft', 'normal', 'crisp']), 'parts' => [], 'areas' => $areas,
+            'format' => SculptFormat::WORD,
+            'name' => 'Random',
+            'role' => $this->pick(['regular', 'hero']),
+            'size' => $this->pick(['infantry', 'large', 'vehicle']),
+            'base_mm' => null,
+            'surface_cm2' => $this->random->getInt(10, 60),
+            'definition' => $this->pick(['soft', 'normal', 'crisp']),
+            'parts' => [],
+            'areas' => $areas,
         ];
     }
 

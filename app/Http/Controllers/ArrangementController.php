@@ -42,11 +42,27 @@ final class ArrangementController
         $request = $this->request($unit);
         $now = Planner::plan($request);
 
-        return new JsonResponse(['now' => round($now->minutesByPasses(), 2), 'schools' => array_map(function (School $school) use ($request, $now): array {
-            $chosen = $request->method->answer($school);
+        return new JsonResponse([
+            'now' => round($now->minutesByPasses(), 2),
+            'schools' => array_map(function (School $school) use ($request, $now): array {
+                $chosen = $request->method->answer($school);
 
-            return ['school' => $school->value, 'answer' => $chosen, 'answers' => array_map(fn (string $a) => ['answer' => $a] + $this->consequence($a === $chosen ? $now : Planner::plan($request->by($request->method->with($school, $a))), $now), $school->answers())];
-        }, School::cases())]);
+                return [
+                    'school' => $school->value,
+                    'answer' => $chosen,
+                    'answers' => array_map(
+                        fn (string $a) => ['answer' => $a] +
+                            $this->consequence(
+                                $a === $chosen
+                                    ? $now
+                                    : Planner::plan($request->by($request->method->with($school, $a))),
+                                $now,
+                            ),
+                        $school->answers(),
+                    ),
+                ];
+            }, School::cases()),
+        ]);
     }
 
     /** What the unit would be at every tier it may be moved to. */
@@ -55,26 +71,59 @@ final class ArrangementController
         $request = $this->request($unit);
         $now = UnitPlans::plan($unit);
         $done = Raising::workOf($now);
-        $tiers = array_values(array_filter($request->standard->tiers, fn (Tier $t) => $t->status !== TierStatus::Retired));
+        $tiers = array_values(
+            array_filter($request->standard->tiers, fn (Tier $t) => $t->status !== TierStatus::Retired),
+        );
         usort($tiers, fn (Tier $a, Tier $b) => $a->order <=> $b->order);
 
-        return new JsonResponse(['currency' => $request->standard->currency, 'data' => array_map(function (Tier $tier) use ($request, $now, $done): array {
-            $unfit = false;
-            try {
-                $plan = $tier->key === $request->tier->key ? $now : $this->at($request, $tier, $request->amendments);
-            } catch (\Ordotype\Core\Format\FormatException) {
-                // An amendment of the unit speaks of a clause that this tier does not have.
-                $plan = $this->at($request, $tier, []);
-                $unfit = true;
-            }
-            $difference = new TierDifference($now, $plan);
-            $raise = $tier->order > $request->tier->order && $tier->status === TierStatus::Offered ? new Raising($plan->request, $done) : null;
-            $price = $difference->prices()[1];
+        return new JsonResponse([
+            'currency' => $request->standard->currency,
+            'data' => array_map(function (Tier $tier) use ($request, $now, $done): array {
+                $unfit = false;
+                try {
+                    $plan =
+                        $tier->key === $request->tier->key ? $now : $this->at($request, $tier, $request->amendments);
+                } catch (\Ordotype\Core\Format\FormatException) {
+                    // An amendment of the unit speaks of a clause that this tier does not have.
+                    $plan = $this->at($request, $tier, []);
+                    $unfit = true;
+                }
+                $difference = new TierDifference($now, $plan);
+                $raise =
+                    $tier->order > $request->tier->order && $tier->status === TierStatus::Offered
+                        ? new Raising($plan->request, $done)
+                        : null;
+                $price = $difference->prices()[1];
 
-            return ['key' => $tier->key, 'name' => $tier->name, 'order' => $tier->order, 'status' => $tier->status->value, 'minutes' => round($plan->minutesByPasses(), 2), 'conflicts' => count($plan->conflicts()), 'amendments_unfit' => $unfit,
-                'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high], 'raise' => $raise === null ? null : ['minutes' => round(array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $raise->areas())), 2), 'repainted' => array_values(array_map(fn (RaisedArea $a) => $a->demand->area->name ?? '', array_filter($raise->areas(), fn (RaisedArea $a) => $a->repainted))), 'concerns' => $raise->concerns()],
-                'gains' => (new Voices($difference))->gains(), 'losses' => (new Voices($difference))->losses()];
-        }, $tiers)]);
+                return [
+                    'key' => $tier->key,
+                    'name' => $tier->name,
+                    'order' => $tier->order,
+                    'status' => $tier->status->value,
+                    'minutes' => round($plan->minutesByPasses(), 2),
+                    'conflicts' => count($plan->conflicts()),
+                    'amendments_unfit' => $unfit,
+                    'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
+                    'raise' => $raise === null
+                            ? null
+                            : [
+                                'minutes' => round(
+                                    array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $raise->areas())),
+                                    2,
+                                ),
+                                'repainted' => array_values(
+                                    array_map(
+                                        fn (RaisedArea $a) => $a->demand->area->name ?? '',
+                                        array_filter($raise->areas(), fn (RaisedArea $a) => $a->repainted),
+                                    ),
+                                ),
+                                'concerns' => $raise->concerns(),
+                            ],
+                    'gains' => (new Voices($difference))->gains(),
+                    'losses' => (new Voices($difference))->losses(),
+                ];
+            }, $tiers),
+        ]);
     }
 
     /** What more minutes buy, or what goes when there must be fewer; and the plan of either aim. */
@@ -88,24 +137,51 @@ final class ArrangementController
         $extras = $to > $now ? (new SpareMinutes($plan))->buy($to - $now) : [];
 
         return new JsonResponse([
-            'now' => round($now, 2), 'to' => $to,
-            'quickest' => round(Planner::withAim($core, Aim::Quickest)->minutesByPasses(), 2), 'best' => round(Planner::withAim($core, Aim::Best)->minutesByPasses(), 2),
-            'buys' => array_map(fn (Extra $e) => ['area' => $e->area->key, 'area_name' => $e->area->name, 'technique' => $e->technique()->key, 'name' => $e->technique()->name, 'minutes' => $e->minutes, 'notice' => round($e->notice, 1), 'on_request' => $e->onRequest], $extras),
+            'now' => round($now, 2),
+            'to' => $to,
+            'quickest' => round(Planner::withAim($core, Aim::Quickest)->minutesByPasses(), 2),
+            'best' => round(Planner::withAim($core, Aim::Best)->minutesByPasses(), 2),
+            'buys' => array_map(
+                fn (Extra $e) => [
+                    'area' => $e->area->key,
+                    'area_name' => $e->area->name,
+                    'technique' => $e->technique()->key,
+                    'name' => $e->technique()->name,
+                    'minutes' => $e->minutes,
+                    'notice' => round($e->notice, 1),
+                    'on_request' => $e->onRequest,
+                ],
+                $extras,
+            ),
             'cuts' => $to < $now ? $this->cuts($plan, $to) : null,
         ]);
     }
 
     public function amend(Request $request, Unit $unit, ArrangeUnit $arrange): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'amendment' => ['required', 'array'], 'piece' => ['nullable', 'integer']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'amendment' => ['required', 'array'],
+            'piece' => ['nullable', 'integer'],
+        ]);
         $amendment = self::object($request, 'amendment');
 
-        return $this->plans->show($request, $arrange->amend($unit, $amendment, (int) $given['revision'], PlanController::piece($request, $unit)));
+        return $this->plans->show(
+            $request,
+            $arrange->amend($unit, $amendment, (int) $given['revision'], PlanController::piece($request, $unit)),
+        );
     }
 
     public function unamend(Request $request, Unit $unit, int $amendment, ArrangeUnit $arrange): JsonResponse
     {
-        return $this->plans->show($request, $arrange->unamend($unit, $amendment, (int) $request->validate(['revision' => ['required', 'integer']])['revision']));
+        return $this->plans->show(
+            $request,
+            $arrange->unamend(
+                $unit,
+                $amendment,
+                (int) $request->validate(['revision' => ['required', 'integer']])['revision'],
+            ),
+        );
     }
 
     public function move(Request $request, Unit $unit, ArrangeUnit $arrange): JsonResponse
@@ -120,7 +196,10 @@ final class ArrangementController
     {
         $given = $request->validate(['revision' => ['required', 'integer'], 'method' => ['present', 'array']]);
 
-        return $this->plans->show($request, $arrange->method($unit, self::object($request, 'method'), (int) $given['revision']));
+        return $this->plans->show(
+            $request,
+            $arrange->method($unit, self::object($request, 'method'), (int) $given['revision']),
+        );
     }
 
     private function request(Unit $unit): PlanRequest
@@ -128,14 +207,25 @@ final class ArrangementController
         return UnitPlans::request($unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']));
     }
 
-    /** @return array{minutes: float, waiting: float, short: int, steps: int, moved: bool} what a plan would be beside the one as it is */
+    /**
+     * @return array{minutes: float, waiting: float, short: int, steps: int, moved: bool} what a plan would be beside
+     * the one as it is
+     */
     private function consequence(Plan $plan, Plan $now): array
     {
         $steps = fn (Plan $p): array => array_map(fn (Step $s) => $s->key(), $p->work->steps);
-        $short = fn (Plan $p): int => count(array_filter($p->requirements, fn ($r) => in_array($r->state, ['short', 'conflict'], true)));
+        $short = fn (Plan $p): int => count(
+            array_filter($p->requirements, fn ($r) => in_array($r->state, ['short', 'conflict'], true)),
+        );
 
-        return ['minutes' => round($plan->minutesByPasses(), 2), 'waiting' => round($plan->work->waiting, 2), 'short' => $short($plan) - $short($now), 'steps' => count($steps($plan)) - count($steps($now)),
-            'moved' => array_values(array_intersect($steps($now), $steps($plan))) !== array_values(array_intersect($steps($plan), $steps($now)))];
+        return [
+            'minutes' => round($plan->minutesByPasses(), 2),
+            'waiting' => round($plan->work->waiting, 2),
+            'short' => $short($plan) - $short($now),
+            'steps' => count($steps($plan)) - count($steps($now)),
+            'moved' => array_values(array_intersect($steps($now), $steps($plan))) !==
+                array_values(array_intersect($steps($plan), $steps($now))),
+        ];
     }
 
     /** @param  list<\Ordotype\Core\Amendment\Amendment>  $amendments */
@@ -149,9 +239,29 @@ final class ArrangementController
     {
         $cutting = Cutting::to($plan, $to);
 
-        return ['go' => array_map(fn (Cut $c) => ['area' => $c->area?->key, 'area_name' => $c->area->name ?? 'the whole model', 'name' => $c->technique->name ?? 'what amendment '.$c->amendment?->number.' adds', 'amendment' => $c->amendment?->number, 'minutes' => round($c->minutes, 2), 'notice' => round($c->notice, 1)], $cutting->cuts),
-            'left' => round($cutting->left, 2), 'enough' => $cutting->isEnough($to),
-            'tier' => $cutting->tier === null ? null : ['key' => $cutting->tier->key, 'name' => $cutting->tier->name, 'order' => $cutting->tier->order, 'minutes' => round((float) $cutting->tierMinutes, 2)]];
+        return [
+            'go' => array_map(
+                fn (Cut $c) => [
+                    'area' => $c->area?->key,
+                    'area_name' => $c->area->name ?? 'the whole model',
+                    'name' => $c->technique->name ?? 'what amendment '.$c->amendment?->number.' adds',
+                    'amendment' => $c->amendment?->number,
+                    'minutes' => round($c->minutes, 2),
+                    'notice' => round($c->notice, 1),
+                ],
+                $cutting->cuts,
+            ),
+            'left' => round($cutting->left, 2),
+            'enough' => $cutting->isEnough($to),
+            'tier' => $cutting->tier === null
+                    ? null
+                    : [
+                        'key' => $cutting->tier->key,
+                        'name' => $cutting->tier->name,
+                        'order' => $cutting->tier->order,
+                        'minutes' => round((float) $cutting->tierMinutes, 2),
+                    ],
+        ];
     }
 
     private static function object(Request $request, string $key): stdClass
@@ -159,6 +269,10 @@ final class ArrangementController
         $body = Json::decode($request->getContent());
         $value = $body instanceof stdClass ? $body->{$key} ?? null : null;
 
-        return $value instanceof stdClass ? $value : ($value === [] ? new stdClass : throw new Refusal("\"$key\" must be an object.", "/$key"));
+        return $value instanceof stdClass
+            ? $value
+            : ($value === []
+                ? new stdClass()
+                : throw new Refusal("\"$key\" must be an object.", "/$key"));
     }
 }

@@ -22,7 +22,10 @@ use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
 use stdClass;
 
-/** The lead bends a plan: its order, rules set aside, paints and notes of steps, practice, variants, models that lack areas. */
+/**
+ * The lead bends a plan: its order, rules set aside, paints and notes of steps, practice, variants, models that lack
+ * areas.
+ */
 final class BendController
 {
     public function __construct(private readonly BendPlan $bend)
@@ -32,7 +35,10 @@ final class BendController
     /** What moving a step in the order of work would break, and how long would then be waited; nothing is kept. */
     public function move(Request $request, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['step' => ['required', 'string', 'max:190'], 'to' => ['required', 'integer', 'min:0', 'max:10000']]);
+        $given = $request->validate([
+            'step' => ['required', 'string', 'max:190'],
+            'to' => ['required', 'integer', 'min:0', 'max:10000'],
+        ]);
         $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
         $plan = UnitPlans::plan($unit);
         $keys = array_map(fn (Step $s) => $s->key(), $plan->work->steps);
@@ -40,77 +46,181 @@ final class BendController
         if ($from === false) {
             throw new Refusal("\"{$given['step']}\" is no step of this plan.", '/step');
         }
-        $move = Move::of($plan->work->steps, Planner::rulesOf($plan), $from, min((int) $given['to'], count($keys) - 1));
-        $then = $move->broken !== [] ? null : Planner::orderOf($plan->request->arranged(new Arrangement($plan->request->arrangement->overrules, $move->sequence)), $plan->work->steps);
+        $move = Move::of(
+            $plan->work->steps,
+            Planner::rulesOf($plan),
+            $from,
+            min((int) $given['to'], count($keys) - 1),
+        );
+        $then =
+            $move->broken !== []
+                ? null
+                : Planner::orderOf(
+                    $plan->request->arranged(
+                        new Arrangement($plan->request->arrangement->overrules, $move->sequence),
+                    ),
+                    $plan->work->steps,
+                );
 
         return new JsonResponse([
-            'sequence' => $move->sequence, 'waiting' => round($plan->work->waiting, 2), 'waiting_then' => $then === null ? null : round($then->waiting, 2), 'passes' => count($plan->work->passes), 'passes_then' => $then === null ? null : count($then->passes),
-            'broken' => array_map(fn (BrokenRule $b) => ['rule' => $b->rule->value, 'words' => $b->rule->words(), 'earlier' => $b->earlier->place(), 'earlier_name' => self::name($b->earlier), 'later' => $b->later->place(), 'later_name' => self::name($b->later)], $move->broken),
+            'sequence' => $move->sequence,
+            'waiting' => round($plan->work->waiting, 2),
+            'waiting_then' => $then === null ? null : round($then->waiting, 2),
+            'passes' => count($plan->work->passes),
+            'passes_then' => $then === null ? null : count($then->passes),
+            'broken' => array_map(
+                fn (BrokenRule $b) => [
+                    'rule' => $b->rule->value,
+                    'words' => $b->rule->words(),
+                    'earlier' => $b->earlier->place(),
+                    'earlier_name' => self::name($b->earlier),
+                    'later' => $b->later->place(),
+                    'later_name' => self::name($b->later),
+                ],
+                $move->broken,
+            ),
         ]);
     }
 
     public function sequence(Request $request, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'sequence' => ['present', 'array', 'max:2000'], 'sequence.*' => ['string', 'max:190']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'sequence' => ['present', 'array', 'max:2000'],
+            'sequence.*' => ['string', 'max:190'],
+        ]);
 
-        return $this->view($request, $this->bend->sequence($unit, array_values($given['sequence']), (int) $given['revision']));
+        return $this->view(
+            $request,
+            $this->bend->sequence($unit, array_values($given['sequence']), (int) $given['revision']),
+        );
     }
 
     public function step(Request $request, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'step' => ['required', 'string', 'max:190'], 'paint' => ['nullable', 'string', 'max:120'], 'note' => ['nullable', 'string', 'max:500']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'step' => ['required', 'string', 'max:190'],
+            'paint' => ['nullable', 'string', 'max:120'],
+            'note' => ['nullable', 'string', 'max:500'],
+        ]);
 
-        return $this->view($request, $this->bend->step($unit, $given['step'], $given['paint'] ?? null, $given['note'] ?? null, (int) $given['revision']));
+        return $this->view(
+            $request,
+            $this->bend->step(
+                $unit,
+                $given['step'],
+                $given['paint'] ?? null,
+                $given['note'] ?? null,
+                (int) $given['revision'],
+            ),
+        );
     }
 
     public function practice(Request $request, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'technique' => ['nullable', 'string', 'max:64']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'technique' => ['nullable', 'string', 'max:64'],
+        ]);
 
-        return $this->view($request, $this->bend->practice($unit, $given['technique'] ?? null, (int) $given['revision']));
+        return $this->view(
+            $request,
+            $this->bend->practice($unit, $given['technique'] ?? null, (int) $given['revision']),
+        );
     }
 
     public function aim(Request $request, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'aim' => ['nullable', 'in:quickest,best']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'aim' => ['nullable', 'in:quickest,best'],
+        ]);
 
-        return $this->view($request, $this->bend->aim($unit, Aim::tryFrom($given['aim'] ?? ''), (int) $given['revision']));
+        return $this->view(
+            $request,
+            $this->bend->aim($unit, Aim::tryFrom($given['aim'] ?? ''), (int) $given['revision']),
+        );
     }
 
     public function overrule(Request $request, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'rule' => ['required', 'string'], 'earlier' => ['required', 'string', 'max:190'], 'later' => ['required', 'string', 'max:190'], 'reason' => ['required', 'string', 'max:500']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'rule' => ['required', 'string'],
+            'earlier' => ['required', 'string', 'max:190'],
+            'later' => ['required', 'string', 'max:190'],
+            'reason' => ['required', 'string', 'max:500'],
+        ]);
         $by = $request->user();
         assert($by instanceof User);
 
-        return $this->view($request, $this->bend->overrule($unit, $given['rule'], $given['earlier'], $given['later'], $given['reason'], $by, (int) $given['revision']));
+        return $this->view(
+            $request,
+            $this->bend->overrule(
+                $unit,
+                $given['rule'],
+                $given['earlier'],
+                $given['later'],
+                $given['reason'],
+                $by,
+                (int) $given['revision'],
+            ),
+        );
     }
 
     public function uphold(Request $request, Unit $unit, int $place): JsonResponse
     {
-        return $this->view($request, $this->bend->uphold($unit, $place, (int) $request->validate(['revision' => ['required', 'integer']])['revision']));
+        return $this->view(
+            $request,
+            $this->bend->uphold(
+                $unit,
+                $place,
+                (int) $request->validate(['revision' => ['required', 'integer']])['revision'],
+            ),
+        );
     }
 
     public function variants(Request $request, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'variants' => ['present', 'array', 'max:20']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'variants' => ['present', 'array', 'max:20'],
+        ]);
         $body = Json::decode($request->getContent());
         assert($body instanceof stdClass && is_array($body->variants));
 
-        return $this->view($request, $this->bend->variants($unit, array_values($body->variants), (int) $given['revision']));
+        return $this->view(
+            $request,
+            $this->bend->variants($unit, array_values($body->variants), (int) $given['revision']),
+        );
     }
 
     public function lacks(Request $request, Piece $piece): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'lacks' => ['present', 'array', 'max:200'], 'lacks.*' => ['string', 'max:64']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'lacks' => ['present', 'array', 'max:200'],
+            'lacks.*' => ['string', 'max:64'],
+        ]);
 
-        return new JsonResponse(PlanView::of($this->bend->lacks($piece, array_values($given['lacks']), (int) $given['revision']), $request->user(), $piece->refresh()));
+        return new JsonResponse(
+            PlanView::of(
+                $this->bend->lacks($piece, array_values($given['lacks']), (int) $given['revision']),
+                $request->user(),
+                $piece->refresh(),
+            ),
+        );
     }
 
     public function copy(Request $request, Unit $unit): JsonResponse
     {
         $given = $request->validate(['to' => ['required', 'integer'], 'revision' => ['required', 'integer']]);
-        [$to, $gone] = $this->bend->copy($unit, Unit::query()->findOrFail((int) $given['to']), (int) $given['revision']);
+        [$to, $gone] = $this->bend->copy(
+            $unit,
+            Unit::query()->findOrFail((int) $given['to']),
+            (int) $given['revision'],
+        );
 
         return new JsonResponse(['unit' => $to->id, 'revision' => $to->revision, 'edits_gone' => $gone]);
     }
@@ -122,6 +232,8 @@ final class BendController
 
     private static function name(Step $step): string
     {
-        return $step->technique->name.' on '.($step->area === null ? 'the whole model' : mb_strtolower($step->area->name));
+        return $step->technique->name.
+            ' on '.
+            ($step->area === null ? 'the whole model' : mb_strtolower($step->area->name));
     }
 }

@@ -19,7 +19,9 @@ use Ordotype\Core\Ladder\ComparedRung;
 use Ordotype\Core\Ladder\ComparisonSheet;
 use Ordotype\Core\Planning\PlannedArea;
 
-/** One figure at every offered tier, for a client: on screen, on paper, and by a link that shows this and nothing else. */
+/**
+ * One figure at every offered tier, for a client: on screen, on paper, and by a link that shows this and nothing else.
+ */
 final class ComparisonController
 {
     public function show(Request $request): JsonResponse
@@ -31,24 +33,58 @@ final class ComparisonController
 
     public function links(): JsonResponse
     {
-        return new JsonResponse(['data' => ShareLink::query()->orderByDesc('id')->limit(100)->get()->map(fn (ShareLink $l) => [
-            'id' => $l->id, 'sculpt' => $l->shows['sculpt'] ?? '', 'version' => $l->shows['version'] ?? 0, 'prices' => (bool) ($l->shows['prices'] ?? false), 'expires_at' => $l->expires_at->toIso8601ZuluString(), 'holds' => $l->holds(),
-        ])->all()]);
+        return new JsonResponse([
+            'data' => ShareLink::query()
+                ->orderByDesc('id')
+                ->limit(100)
+                ->get()
+                ->map(
+                    fn (ShareLink $l) => [
+                        'id' => $l->id,
+                        'sculpt' => $l->shows['sculpt'] ?? '',
+                        'version' => $l->shows['version'] ?? 0,
+                        'prices' => (bool) ($l->shows['prices'] ?? false),
+                        'expires_at' => $l->expires_at->toIso8601ZuluString(),
+                        'holds' => $l->holds(),
+                    ],
+                )
+                ->all(),
+        ]);
     }
 
     public function share(Request $request): JsonResponse
     {
-        $given = $request->validate(['sculpt' => ['required', 'string', 'exists:sculpts,slug'], 'prices' => ['required', 'boolean'], 'days' => ['required', 'integer', 'min:1', 'max:365']]);
+        $given = $request->validate([
+            'sculpt' => ['required', 'string', 'exists:sculpts,slug'],
+            'prices' => ['required', 'boolean'],
+            'days' => ['required', 'integer', 'min:1', 'max:365'],
+        ]);
         $secret = bin2hex(random_bytes(16));
         $link = DB::transaction(function () use ($given, $secret, $request): ShareLink {
-            $link = ShareLink::query()->create(['hash' => hash('sha256', $secret), 'what' => 'comparison', 'shows' => ['sculpt' => $given['sculpt'], 'prices' => (bool) $given['prices'], 'version' => Standards::current()->number],
-                'made_by' => $request->user()?->getAuthIdentifier(), 'expires_at' => now()->addDays((int) $given['days'])]);
+            $link = ShareLink::query()->create([
+                'hash' => hash('sha256', $secret),
+                'what' => 'comparison',
+                'shows' => [
+                    'sculpt' => $given['sculpt'],
+                    'prices' => (bool) $given['prices'],
+                    'version' => Standards::current()->number,
+                ],
+                'made_by' => $request->user()?->getAuthIdentifier(),
+                'expires_at' => now()->addDays((int) $given['days']),
+            ]);
             ActivityLog::write('share.made', $link, null, $link->shows);
 
             return $link;
         });
 
-        return new JsonResponse(['id' => $link->id, 'path' => "/shared/$secret", 'expires_at' => $link->expires_at->toIso8601ZuluString()], 201);
+        return new JsonResponse(
+            [
+                'id' => $link->id,
+                'path' => "/shared/$secret",
+                'expires_at' => $link->expires_at->toIso8601ZuluString(),
+            ],
+            201,
+        );
     }
 
     public function withdraw(ShareLink $link): JsonResponse
@@ -68,9 +104,13 @@ final class ComparisonController
         if ($link === null || ! $link->holds()) {
             throw new Refusal('This link shows nothing any more. Ask the studio for a new one.', '', 404);
         }
-        $version = StandardVersion::query()->where('number', $link->shows['version'] ?? 0)->firstOrFail();
+        $version = StandardVersion::query()
+            ->where('number', $link->shows['version'] ?? 0)
+            ->firstOrFail();
 
-        return new JsonResponse($this->sheet($version, (string) ($link->shows['sculpt'] ?? ''), (bool) ($link->shows['prices'] ?? false)));
+        return new JsonResponse(
+            $this->sheet($version, (string) ($link->shows['sculpt'] ?? ''), (bool) ($link->shows['prices'] ?? false)),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -82,14 +122,32 @@ final class ComparisonController
         $sheet = new ComparisonSheet($standard, $sculpt, $scheme, UnitPlans::shelf());
 
         return [
-            'studio' => $standard->name, 'version' => $version->number, 'sculpt' => $sculpt->name, 'slug' => $slug, 'currency' => $standard->currency, 'frame_mm' => $sculpt->frameMm ?? [60, 80],
+            'studio' => $standard->name,
+            'version' => $version->number,
+            'sculpt' => $sculpt->name,
+            'slug' => $slug,
+            'currency' => $standard->currency,
+            'frame_mm' => $sculpt->frameMm ?? [60, 80],
             'figure' => PlanController::figure($sculpt, $scheme, UnitPlans::shelf()),
-            'rungs' => array_map(fn (ComparedRung $r) => [
-                'key' => $r->tier->key, 'name' => $r->tier->name, 'order' => $r->tier->order, 'status' => $r->tier->status->value, 'intent' => $r->tier->intent, 'distance_cm' => $r->tier->viewing->distanceCm,
-                'adds' => $r->adds, 'loses' => $r->loses, 'not_here' => $r->notHere,
-                'price' => ! $prices || $r->price === null ? null : ['low' => $r->price->low, 'high' => $r->price->high],
-                'marks' => array_map(fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)], $r->plan->areas),
-            ], $sheet->rungs),
+            'rungs' => array_map(
+                fn (ComparedRung $r) => [
+                    'key' => $r->tier->key,
+                    'name' => $r->tier->name,
+                    'order' => $r->tier->order,
+                    'status' => $r->tier->status->value,
+                    'intent' => $r->tier->intent,
+                    'distance_cm' => $r->tier->viewing->distanceCm,
+                    'adds' => $r->adds,
+                    'loses' => $r->loses,
+                    'not_here' => $r->notHere,
+                    'price' => ! $prices || $r->price === null ? null : ['low' => $r->price->low, 'high' => $r->price->high],
+                    'marks' => array_map(
+                        fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
+                        $r->plan->areas,
+                    ),
+                ],
+                $sheet->rungs,
+            ),
         ];
     }
 

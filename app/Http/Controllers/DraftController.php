@@ -42,16 +42,33 @@ final class DraftController
 
     public function write(Request $request, EditStandard $edit): JsonResponse
     {
-        $given = $request->validate(['tier' => ['required', 'string', 'max:64'], 'revision' => ['required', 'integer', 'min:0'], 'clause' => ['required', 'array']]);
+        $given = $request->validate([
+            'tier' => ['required', 'string', 'max:64'],
+            'revision' => ['required', 'integer', 'min:0'],
+            'clause' => ['required', 'array'],
+        ]);
         $clause = self::body($request)->clause ?? null;
-        $row = $edit->write($given['tier'], $clause instanceof stdClass ? $clause : throw new Refusal('The clause must be an object.', '/clause'), (int) $given['revision']);
+        $row = $edit->write(
+            $given['tier'],
+            $clause instanceof stdClass ? $clause : throw new Refusal('The clause must be an object.', '/clause'),
+            (int) $given['revision'],
+        );
 
-        return new JsonResponse(['tier' => $row->tier, 'clause' => Json::decode($row->body), 'revision' => $row->revision, 'draft_revision' => $row->version()->value('revision')]);
+        return new JsonResponse([
+            'tier' => $row->tier,
+            'clause' => Json::decode($row->body),
+            'revision' => $row->revision,
+            'draft_revision' => $row->version()->value('revision'),
+        ]);
     }
 
     public function remove(Request $request, EditStandard $edit): JsonResponse
     {
-        $given = $request->validate(['tier' => ['required', 'string'], 'clause' => ['required', 'string'], 'revision' => ['required', 'integer']]);
+        $given = $request->validate([
+            'tier' => ['required', 'string'],
+            'clause' => ['required', 'string'],
+            'revision' => ['required', 'integer'],
+        ]);
         $edit->remove($given['tier'], $given['clause'], (int) $given['revision']);
 
         return new JsonResponse(null, 204);
@@ -62,14 +79,24 @@ final class DraftController
     {
         $edits = $this->edits($request);
 
-        return new JsonResponse(['draft_revision' => $edit->change($edits === [] ? throw new Refusal('There is nothing to change.', '/changes') : $edits)->revision]);
+        return new JsonResponse([
+            'draft_revision' => $edit->change(
+                $edits === [] ? throw new Refusal('There is nothing to change.', '/changes') : $edits,
+            )->revision,
+        ]);
     }
 
     public function publish(Request $request, EditStandard $edit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'note' => ['required', 'string', 'max:2000']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'note' => ['required', 'string', 'max:2000'],
+        ]);
 
-        return new JsonResponse(LadderView::of($edit->publish((int) $given['revision'], $given['note']), $request->user()), 201);
+        return new JsonResponse(
+            LadderView::of($edit->publish((int) $given['revision'], $given['note']), $request->user()),
+            201,
+        );
     }
 
     public function discard(Request $request, EditStandard $edit): JsonResponse
@@ -79,19 +106,34 @@ final class DraftController
         return new JsonResponse(null, 204);
     }
 
-    /** What changes that are not kept yet do to a figure: minutes before and after, and what is asked for more or less. */
+    /**
+     * What changes that are not kept yet do to a figure: minutes before and after, and what is asked for more or less.
+     */
     public function attempt(Request $request): JsonResponse
     {
-        $given = $request->validate(['tier' => ['required', 'string'], 'sculpt' => ['required', 'string', 'exists:sculpts,slug'], 'changes' => ['present', 'array']]);
+        $given = $request->validate([
+            'tier' => ['required', 'string'],
+            'sculpt' => ['required', 'string', 'exists:sculpts,slug'],
+            'changes' => ['present', 'array'],
+        ]);
         [$before, $after] = $this->tried($request);
         $after->hasTier($given['tier']) || throw new Refusal("There is no tier \"{$given['tier']}\".", '/tier');
         $sculpt = UnitPlans::sculpt(Sculpt::query()->where('slug', $given['sculpt'])->firstOrFail());
-        $plan = fn (Standard $standard) => Planner::plan(new PlanRequest($standard, $standard->tier($given['tier']), $sculpt));
+        $plan = fn (Standard $standard) => Planner::plan(
+            new PlanRequest($standard, $standard->tier($given['tier']), $sculpt),
+        );
         $to = $plan($after);
-        $difference = new TierDifference($before === $after || ! $before->hasTier($given['tier']) ? $to : $plan($before), $to);
+        $difference = new TierDifference(
+            $before === $after || ! $before->hasTier($given['tier']) ? $to : $plan($before),
+            $to,
+        );
         [$price, $now] = $difference->prices();
         $ceiling = array_values(array_filter($to->requirements, fn ($s) => $s->requirement->subject() === 'minutes'));
-        $words = fn (?Requirement $r) => $r === null ? '' : ($r->effects !== [] ? implode(' or ', array_map(fn (Effect $e) => Words::effect($e), $r->effects)) : Words::plain($r->subject()));
+        $words = fn (?Requirement $r) => $r === null
+            ? ''
+            : ($r->effects !== []
+                ? implode(' or ', array_map(fn (Effect $e) => Words::effect($e), $r->effects))
+                : Words::plain($r->subject()));
 
         return new JsonResponse([
             'sculpt' => $sculpt->name,
@@ -102,46 +144,98 @@ final class DraftController
             'steps_after' => count($to->work->steps),
             'ceiling' => $ceiling === [] ? null : $ceiling[0]->requirement->max,
             'price' => $now === null ? null : ['low' => $now->low, 'high' => $now->high, 'currency' => $after->currency],
-            'price_before' => $price === null ? null : ['low' => $price->low, 'high' => $price->high, 'currency' => $after->currency],
+            'price_before' => $price === null
+                    ? null
+                    : ['low' => $price->low, 'high' => $price->high, 'currency' => $after->currency],
             'changes' => array_map(function (RequirementChange $c) use ($sculpt, $words): array {
                 $any = $c->after ?? $c->before;
 
-                return ['change' => $c->change, 'area' => $any?->area === null ? null : $sculpt->area($any->area)->name, 'what' => $words($any)];
+                return [
+                    'change' => $c->change,
+                    'area' => $any?->area === null ? null : $sculpt->area($any->area)->name,
+                    'what' => $words($any),
+                ];
             }, $difference->changes),
-            'areas' => array_map(fn (string $key, array $m) => ['area' => $sculpt->area($key)->name, 'before' => is_nan($m[0]) ? null : round($m[0], 2), 'after' => is_nan($m[1]) ? null : round($m[1], 2)],
-                array_keys($difference->areaMinutes()), array_values($difference->areaMinutes())),
-            'conflicts' => array_map(fn ($c) => ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason], $to->conflicts()),
+            'areas' => array_map(
+                fn (string $key, array $m) => [
+                    'area' => $sculpt->area($key)->name,
+                    'before' => is_nan($m[0]) ? null : round($m[0], 2),
+                    'after' => is_nan($m[1]) ? null : round($m[1], 2),
+                ],
+                array_keys($difference->areaMinutes()),
+                array_values($difference->areaMinutes()),
+            ),
+            'conflicts' => array_map(
+                fn ($c) => ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason],
+                $to->conflicts(),
+            ),
         ]);
     }
 
-    /** Whether the ladder still holds after the changes, and what they would do to open orders if those were moved on. */
+    /**
+     * Whether the ladder still holds after the changes, and what they would do to open orders if those were moved on.
+     */
     public function consequences(Request $request): JsonResponse
     {
         [, $after] = $this->tried($request);
         $figures = Sculpt::query()->orderBy('id')->get();
         $units = [];
-        $open = Unit::query()->whereNull('released_at')->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->orderBy('id')->limit(40)->get();
+        $open = Unit::query()
+            ->whereNull('released_at')
+            ->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))
+            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->orderBy('id')
+            ->limit(40)
+            ->get();
         foreach ($open as $unit) {
             if (! $after->hasTier($unit->tier)) {
                 continue;
             }
             $request = UnitPlans::request($unit);
             $now = Planner::plan($request)->minutesByPasses();
-            $moved = fn (array $amendments) => Planner::plan(new PlanRequest($after, $after->tier($unit->tier), $request->sculpt, $request->scheme, $request->method, $amendments, $request->shelf, $request->pieces))->minutesByPasses();
+            $moved = fn (array $amendments) => Planner::plan(
+                new PlanRequest(
+                    $after,
+                    $after->tier($unit->tier),
+                    $request->sculpt,
+                    $request->scheme,
+                    $request->method,
+                    $amendments,
+                    $request->shelf,
+                    $request->pieces,
+                ),
+            )->minutesByPasses();
             try {
                 $then = $moved($request->amendments);
             } catch (FormatException) {
                 // An amendment of the unit names a clause that the changed tier has no more: it would go.
                 $then = $moved([]);
             }
-            $units[] = ['unit' => $unit->id, 'order' => $unit->order->number, 'label' => "{$request->pieces} × {$request->sculpt->name}", 'tier' => $after->tier($unit->tier)->name, 'version' => $unit->order->version->number,
-                'before' => round($now, 1), 'after' => round($then, 1)];
+            $units[] = [
+                'unit' => $unit->id,
+                'order' => $unit->order->number,
+                'label' => "{$request->pieces} × {$request->sculpt->name}",
+                'tier' => $after->tier($unit->tier)->name,
+                'version' => $unit->order->version->number,
+                'before' => round($now, 1),
+                'after' => round($then, 1),
+            ];
         }
 
         return new JsonResponse([
-            'lint' => array_map(LadderView::finding(...), (new Lint($after, $figures->map(UnitPlans::sculpt(...))->values()->all(), Studio::row()->hourly_rate))->findings()),
+            'lint' => array_map(
+                LadderView::finding(...),
+                (new Lint(
+                    $after,
+                    $figures->map(UnitPlans::sculpt(...))->values()->all(),
+                    Studio::row()->hourly_rate,
+                ))->findings(),
+            ),
             'units' => $units,
-            'on_bench' => Unit::query()->whereNotNull('released_at')->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))->count(),
+            'on_bench' => Unit::query()
+                ->whereNotNull('released_at')
+                ->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))
+                ->count(),
         ]);
     }
 
@@ -164,10 +258,21 @@ final class DraftController
     /** @return list<Edit> */
     private function edits(Request $request): array
     {
-        $request->validate(['changes' => ['present', 'array', 'max:500'], 'changes.*.what' => ['required', 'in:clause,tier,technique,price'], 'changes.*.tier' => ['nullable', 'string'], 'changes.*.before' => ['nullable', 'array'], 'changes.*.after' => ['nullable', 'array']]);
+        $request->validate([
+            'changes' => ['present', 'array', 'max:500'],
+            'changes.*.what' => ['required', 'in:clause,tier,technique,price'],
+            'changes.*.tier' => ['nullable', 'string'],
+            'changes.*.before' => ['nullable', 'array'],
+            'changes.*.after' => ['nullable', 'array'],
+        ]);
         $edits = [];
         foreach (self::body($request)->changes ?? [] as $change) {
-            $edits[] = new Edit($change->what, $change->tier ?? null, self::thing($change->before ?? null), self::thing($change->after ?? null));
+            $edits[] = new Edit(
+                $change->what,
+                $change->tier ?? null,
+                self::thing($change->before ?? null),
+                self::thing($change->after ?? null),
+            );
         }
 
         return $edits;
@@ -183,6 +288,6 @@ final class DraftController
     {
         $body = Json::decode($request->getContent());
 
-        return $body instanceof stdClass ? $body : new stdClass;
+        return $body instanceof stdClass ? $body : new stdClass();
     }
 }

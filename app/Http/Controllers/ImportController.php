@@ -33,7 +33,10 @@ final class ImportController
 
     public function pack(string $pack): Response
     {
-        return new Response(Packs::text($pack), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"$pack.json\""]);
+        return new Response(Packs::text($pack), 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"$pack.json\"",
+        ]);
     }
 
     private function file(Request $request): string

@@ -24,7 +24,10 @@ use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
 use OutOfBoundsException;
 
-/** What could become of a unit, told before anything is done: raised to a tier, stopped on the way, sprayed or brushed, beside another plan. */
+/**
+ * What could become of a unit, told before anything is done: raised to a tier, stopped on the way, sprayed or brushed,
+ * beside another plan.
+ */
 final class OutlookController
 {
     public function raise(Request $request, Unit $unit, RaiseUnit $raise): JsonResponse
@@ -33,19 +36,61 @@ final class OutlookController
         $work = $raise->work($unit, $tier, $stands);
 
         return new JsonResponse([
-            'tier' => $tier->key, 'from' => $stands ? 'stands' : 'finished', 'minutes' => round($work->minutes(), 2), 'anew' => round(Planner::plan(UnitPlans::request($unit)->at($tier))->minutesByPasses(), 2),
-            'areas' => array_map(fn (RaisedArea $a) => ['area' => $a->demand->area?->key, 'name' => $a->demand->area->name ?? '', 'minutes' => round($a->minutes(), 2), 'repainted' => $a->repainted, 'over' => $a->over, 'added' => array_map(self::used(...), $a->added), 'lost' => array_map(self::used(...), $a->lost), 'conflict' => $a->conflict?->reason],
-                array_values(array_filter($work->areas, fn (RaisedArea $a) => $a->added !== [] || $a->lost !== [] || $a->conflict !== null || $a->over > 0))),
-            'whole' => array_map(self::used(...), $work->whole), 'concerns' => $work->concerns, 'conflicts' => count($work->conflicts()),
-            'order' => array_map(fn (Step $s) => ['area' => $s->area?->key, 'technique' => $s->technique->key, 'name' => $s->technique->name, 'minutes' => round($s->minutes, 2), 'paint' => $s->colour?->words()], $work->work->steps),
+            'tier' => $tier->key,
+            'from' => $stands ? 'stands' : 'finished',
+            'minutes' => round($work->minutes(), 2),
+            'anew' => round(Planner::plan(UnitPlans::request($unit)->at($tier))->minutesByPasses(), 2),
+            'areas' => array_map(
+                fn (RaisedArea $a) => [
+                    'area' => $a->demand->area?->key,
+                    'name' => $a->demand->area->name ?? '',
+                    'minutes' => round($a->minutes(), 2),
+                    'repainted' => $a->repainted,
+                    'over' => $a->over,
+                    'added' => array_map(self::used(...), $a->added),
+                    'lost' => array_map(self::used(...), $a->lost),
+                    'conflict' => $a->conflict?->reason,
+                ],
+                array_values(
+                    array_filter(
+                        $work->areas,
+                        fn (RaisedArea $a) => $a->added !== [] ||
+                            $a->lost !== [] ||
+                            $a->conflict !== null ||
+                            $a->over > 0,
+                    ),
+                ),
+            ),
+            'whole' => array_map(self::used(...), $work->whole),
+            'concerns' => $work->concerns,
+            'conflicts' => count($work->conflicts()),
+            'order' => array_map(
+                fn (Step $s) => [
+                    'area' => $s->area?->key,
+                    'technique' => $s->technique->key,
+                    'name' => $s->technique->name,
+                    'minutes' => round($s->minutes, 2),
+                    'paint' => $s->colour?->words(),
+                ],
+                $work->work->steps,
+            ),
         ]);
     }
 
     public function doRaise(Request $request, Unit $unit, RaiseUnit $raise): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer'], 'tier' => ['required', 'string'], 'from' => ['required', 'in:finished,stands']]);
+        $given = $request->validate([
+            'revision' => ['required', 'integer'],
+            'tier' => ['required', 'string'],
+            'from' => ['required', 'in:finished,stands'],
+        ]);
 
-        return new JsonResponse(PlanView::of($raise($unit, $given['tier'], $given['from'] === 'stands', (int) $given['revision']), $request->user()));
+        return new JsonResponse(
+            PlanView::of(
+                $raise($unit, $given['tier'], $given['from'] === 'stands', (int) $given['revision']),
+                $request->user(),
+            ),
+        );
     }
 
     public function stops(Unit $unit): JsonResponse
@@ -56,17 +101,38 @@ final class OutlookController
         $laid = $stops->laidOut($points);
 
         return new JsonResponse([
-            'steps' => count($plan->work->steps), 'waiting' => round($plan->work->waiting, 2), 'waiting_then' => round($laid->waiting, 2),
-            'stops' => array_map(fn (StoppingPoint $p) => ['tier' => $p->tier->key, 'name' => $p->tier->name, 'order' => $p->tier->order, 'steps' => $p->steps === null ? null : count($p->steps), 'minutes' => $p->steps === null ? null : round($p->minutes, 2), 'reason' => $p->reason], $points),
+            'steps' => count($plan->work->steps),
+            'waiting' => round($plan->work->waiting, 2),
+            'waiting_then' => round($laid->waiting, 2),
+            'stops' => array_map(
+                fn (StoppingPoint $p) => [
+                    'tier' => $p->tier->key,
+                    'name' => $p->tier->name,
+                    'order' => $p->tier->order,
+                    'steps' => $p->steps === null ? null : count($p->steps),
+                    'minutes' => $p->steps === null ? null : round($p->minutes, 2),
+                    'reason' => $p->reason,
+                ],
+                $points,
+            ),
             'order' => array_map(function (Step $s) use ($points, $plan): array {
                 $stage = null;
                 foreach ($points as $point) {
-                    if ($stage === null && in_array(array_search($s, $plan->work->steps, true), $point->steps ?? [], true)) {
+                    if (
+                        $stage === null &&
+                        in_array(array_search($s, $plan->work->steps, true), $point->steps ?? [], true)
+                    ) {
                         $stage = $point->tier->key;
                     }
                 }
 
-                return ['key' => $s->key(), 'area' => $s->area?->key, 'name' => $s->technique->name, 'minutes' => round($s->minutes, 2), 'tier' => $stage];
+                return [
+                    'key' => $s->key(),
+                    'area' => $s->area?->key,
+                    'name' => $s->technique->name,
+                    'minutes' => round($s->minutes, 2),
+                    'tier' => $stage,
+                ];
             }, $laid->steps),
         ]);
     }
@@ -76,26 +142,66 @@ final class OutlookController
         $request = $this->plan($unit)->request;
         $names = fn (array $areas): array => array_map(fn (Area $a) => $a->name, $areas);
 
-        return new JsonResponse(['pieces' => $request->pieces, 'colours' => array_map(fn (SprayOrBrush $c) => [
-            'paint' => $c->paint, 'hex' => $c->paint === null ? null : $request->shelf->colourOf($c->paint)?->hex(), 'areas' => $names($c->areas), 'masked' => $names($c->masked), 'sprayed' => $c->isSprayed,
-            'spray' => ['setup' => round($c->spraySetup, 2), 'hand' => round($c->sprayHand, 2), 'masking' => round($c->masking, 2), 'total' => round($c->bySpray(), 2)],
-            'brush' => ['setup' => round($c->brushSetup, 2), 'hand' => round($c->brushHand, 2), 'total' => round($c->byBrush(), 2)],
-        ], Planner::sprayOrBrush($request))]);
+        return new JsonResponse([
+            'pieces' => $request->pieces,
+            'colours' => array_map(
+                fn (SprayOrBrush $c) => [
+                    'paint' => $c->paint,
+                    'hex' => $c->paint === null ? null : $request->shelf->colourOf($c->paint)?->hex(),
+                    'areas' => $names($c->areas),
+                    'masked' => $names($c->masked),
+                    'sprayed' => $c->isSprayed,
+                    'spray' => [
+                        'setup' => round($c->spraySetup, 2),
+                        'hand' => round($c->sprayHand, 2),
+                        'masking' => round($c->masking, 2),
+                        'total' => round($c->bySpray(), 2),
+                    ],
+                    'brush' => [
+                        'setup' => round($c->brushSetup, 2),
+                        'hand' => round($c->brushHand, 2),
+                        'total' => round($c->byBrush(), 2),
+                    ],
+                ],
+                Planner::sprayOrBrush($request),
+            ),
+        ]);
     }
 
-    /** This plan beside another: the planner's own, the other aim, another tier, or another unit of the same sculpt. */
+    /**
+     * This plan beside another: the planner's own, the other aim, another tier, or another unit of the same sculpt.
+     */
     public function compare(Request $request, Unit $unit): JsonResponse
     {
-        $with = $request->validate(['with' => ['required', 'string', 'regex:/^(planner|quickest|best|tier:[\w-]+|unit:\d+|piece:\d+)$/']])['with'];
+        $with = $request->validate([
+            'with' => ['required', 'string', 'regex:/^(planner|quickest|best|tier:[\w-]+|unit:\d+|piece:\d+)$/'],
+        ])['with'];
         $plan = $this->plan($unit);
         [$name, $other] = $this->other($plan, $unit, $with);
         $comparison = new PlanComparison($plan, $other);
 
         return new JsonResponse([
-            'with' => $with, 'name' => $name, 'minutes' => round($plan->minutesByPasses(), 2), 'minutes_other' => round($other->minutesByPasses(), 2), 'waiting' => round($plan->work->waiting, 2), 'waiting_other' => round($other->work->waiting, 2),
-            'short' => self::count($plan, 'short'), 'short_other' => self::count($other, 'short'), 'over' => self::count($plan, 'over'), 'over_other' => self::count($other, 'over'),
-            'differences' => array_map(fn (array $d) => ['area' => $d['area']?->key, 'name' => $d['area']->name ?? 'Whole model', 'only_here' => array_map(self::used(...), $d['only_one']), 'only_there' => array_map(self::used(...), $d['only_other']),
-                'minutes' => $d['minutes_one'] === null ? null : round($d['minutes_one'], 2), 'minutes_other' => $d['minutes_other'] === null ? null : round($d['minutes_other'], 2)], $comparison->differences()),
+            'with' => $with,
+            'name' => $name,
+            'minutes' => round($plan->minutesByPasses(), 2),
+            'minutes_other' => round($other->minutesByPasses(), 2),
+            'waiting' => round($plan->work->waiting, 2),
+            'waiting_other' => round($other->work->waiting, 2),
+            'short' => self::count($plan, 'short'),
+            'short_other' => self::count($other, 'short'),
+            'over' => self::count($plan, 'over'),
+            'over_other' => self::count($other, 'over'),
+            'differences' => array_map(
+                fn (array $d) => [
+                    'area' => $d['area']?->key,
+                    'name' => $d['area']->name ?? 'Whole model',
+                    'only_here' => array_map(self::used(...), $d['only_one']),
+                    'only_there' => array_map(self::used(...), $d['only_other']),
+                    'minutes' => $d['minutes_one'] === null ? null : round($d['minutes_one'], 2),
+                    'minutes_other' => $d['minutes_other'] === null ? null : round($d['minutes_other'], 2),
+                ],
+                $comparison->differences(),
+            ),
         ]);
     }
 
@@ -118,7 +224,10 @@ final class OutlookController
                 'quickest' => ['Quickest that passes', Planner::withAim($request, Aim::Quickest)],
                 'best' => ['Best within the minutes', Planner::withAim($request, Aim::Best)],
                 'piece' => ["Model $key", UnitPlans::unitPlan($unit)->kindOf((int) $key)->plan],
-                default => [$request->standard->tier($key)->name, Planner::plan($request->at($request->standard->tier($key))->amended([]))],
+                default => [
+                    $request->standard->tier($key)->name,
+                    Planner::plan($request->at($request->standard->tier($key))->amended([])),
+                ],
             };
         } catch (OutOfBoundsException $e) {
             throw new Refusal($e->getMessage(), '/with');
@@ -147,6 +256,12 @@ final class OutlookController
     /** @return array<string, mixed> */
     private static function used(ChosenTechnique $u): array
     {
-        return ['technique' => $u->technique->key, 'name' => $u->technique->name, 'passes' => $u->passes, 'extent' => $u->extent->word(), 'minutes' => round($u->minutes(), 2)];
+        return [
+            'technique' => $u->technique->key,
+            'name' => $u->technique->name,
+            'passes' => $u->passes,
+            'extent' => $u->extent->word(),
+            'minutes' => round($u->minutes(), 2),
+        ];
     }
 }

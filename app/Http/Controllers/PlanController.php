@@ -25,13 +25,24 @@ final class PlanController
     public function edit(Request $request, Unit $unit, PlanUnit $plan): JsonResponse
     {
         $given = $request->validate([
-            'revision' => ['required', 'integer'], 'piece' => ['nullable', 'integer'], 'edits' => ['present', 'array'], 'edits.*' => ['array'], 'edits.*.*.technique' => ['required', 'string'],
-            'edits.*.*.passes' => ['required', 'integer', 'min:1', 'max:20'], 'edits.*.*.extent' => ['required', 'in:spot,prominent,full'],
+            'revision' => ['required', 'integer'],
+            'piece' => ['nullable', 'integer'],
+            'edits' => ['present', 'array'],
+            'edits.*' => ['array'],
+            'edits.*.*.technique' => ['required', 'string'],
+            'edits.*.*.passes' => ['required', 'integer', 'min:1', 'max:20'],
+            'edits.*.*.extent' => ['required', 'in:spot,prominent,full'],
         ]);
 
         $piece = self::piece($request, $unit);
 
-        return new JsonResponse(PlanView::of($plan->edit($unit, $given['edits'], (int) $given['revision'], $piece), $request->user(), $piece));
+        return new JsonResponse(
+            PlanView::of(
+                $plan->edit($unit, $given['edits'], (int) $given['revision'], $piece),
+                $request->user(),
+                $piece,
+            ),
+        );
     }
 
     public function release(Request $request, Unit $unit, PlanUnit $plan): JsonResponse
@@ -56,11 +67,27 @@ final class PlanController
      */
     public static function figure(Sculpt $sculpt, ?Scheme $scheme, Shelf $shelf): array
     {
-        return array_map(function (Area $area, int $i) use ($scheme, $shelf): array {
-            $base = $scheme?->for($area)?->base;
+        return array_map(
+            function (Area $area, int $i) use ($scheme, $shelf): array {
+                $base = $scheme?->for($area)?->base;
 
-            return ['key' => $area->key, 'no' => $i + 1, 'name' => $area->name, 'material' => $area->material->value, 'relief' => array_map(fn ($r) => $r->value, $area->relief), 'rank' => $area->rank->value,
-                'slot' => $area->slot, 'focus' => $area->focus, 'layer' => $area->layer, 'outline' => (object) $area->outline, 'paint' => $base, 'colour' => $base === null ? null : $shelf->colourOf($base)?->hex()];
-        }, $sculpt->areas, array_keys($sculpt->areas));
+                return [
+                    'key' => $area->key,
+                    'no' => $i + 1,
+                    'name' => $area->name,
+                    'material' => $area->material->value,
+                    'relief' => array_map(fn ($r) => $r->value, $area->relief),
+                    'rank' => $area->rank->value,
+                    'slot' => $area->slot,
+                    'focus' => $area->focus,
+                    'layer' => $area->layer,
+                    'outline' => (object) $area->outline,
+                    'paint' => $base,
+                    'colour' => $base === null ? null : $shelf->colourOf($base)?->hex(),
+                ];
+            },
+            $sculpt->areas,
+            array_keys($sculpt->areas),
+        );
     }
 }

@@ -21,14 +21,27 @@ final class SessionController
 
         return new JsonResponse([
             'person' => $user instanceof User ? self::person($user) : null,
-            'demo' => array_values(array_map(fn (array $p) => ['name' => $p['name'], 'email' => $p['email'], 'role' => $p['role'], 'may_sign' => $p['may_sign'], 'password' => DemoPeople::PASSWORD],
-                array_filter(DemoPeople::all(), fn (array $p) => in_array($p['email'], $demo, true)))),
+            'demo' => array_values(
+                array_map(
+                    fn (array $p) => [
+                        'name' => $p['name'],
+                        'email' => $p['email'],
+                        'role' => $p['role'],
+                        'may_sign' => $p['may_sign'],
+                        'password' => DemoPeople::PASSWORD,
+                    ],
+                    array_filter(DemoPeople::all(), fn (array $p) => in_array($p['email'], $demo, true)),
+                ),
+            ),
         ]);
     }
 
     public function store(Request $request): JsonResponse
     {
-        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:200'], 'password' => ['required', 'string', 'max:500']]);
+        $given = $request->validate([
+            'email' => ['required', 'string', 'email', 'max:200'],
+            'password' => ['required', 'string', 'max:500'],
+        ]);
         if (! Auth::attempt($given)) {
             throw ValidationException::withMessages(['email' => 'This address and password do not belong together.']);
         }
@@ -49,6 +62,13 @@ final class SessionController
     /** @return array<string, mixed> */
     private static function person(User $user): array
     {
-        return ['id' => $user->id, 'name' => $user->name, 'role' => $user->role->value, 'may_sign' => $user->may_sign, 'can' => Rights::of($user), 'sees_money' => Rights::seesMoney($user)];
+        return [
+            'id' => $user->id,
+            'name' => $user->name,
+            'role' => $user->role->value,
+            'may_sign' => $user->may_sign,
+            'can' => Rights::of($user),
+            'sees_money' => Rights::seesMoney($user),
+        ];
     }
 }

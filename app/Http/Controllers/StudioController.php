@@ -25,7 +25,10 @@ final class StudioController
 
     public function update(Request $request): JsonResponse
     {
-        $given = $request->validate(['hourly_rate' => ['required', 'string', 'regex:/^\d{1,6}\.\d{2}$/']], ['hourly_rate.regex' => 'The hourly rate must be a decimal with two places, such as 20.00.']);
+        $given = $request->validate(
+            ['hourly_rate' => ['required', 'string', 'regex:/^\d{1,6}\.\d{2}$/']],
+            ['hourly_rate.regex' => 'The hourly rate must be a decimal with two places, such as 20.00.'],
+        );
         DB::transaction(function () use ($given): void {
             $studio = Studio::query()->lockForUpdate()->findOrFail(1);
             $before = $studio->hourly_rate;
@@ -38,18 +41,41 @@ final class StudioController
 
     public function tokens(Request $request): JsonResponse
     {
-        return new JsonResponse(['data' => AccessToken::query()->where('user_id', $this->person($request)->id)->whereNull('revoked_at')->orderBy('id')->get()->map(fn (AccessToken $t) => [
-            'id' => $t->id, 'name' => $t->name, 'abilities' => $t->abilities, 'last_used_at' => $t->last_used_at?->toIso8601ZuluString(),
-        ])->all(), 'abilities' => Rights::of($this->person($request))]);
+        return new JsonResponse([
+            'data' => AccessToken::query()
+                ->where('user_id', $this->person($request)->id)
+                ->whereNull('revoked_at')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn (AccessToken $t) => [
+                        'id' => $t->id,
+                        'name' => $t->name,
+                        'abilities' => $t->abilities,
+                        'last_used_at' => $t->last_used_at?->toIso8601ZuluString(),
+                    ],
+                )
+                ->all(),
+            'abilities' => Rights::of($this->person($request)),
+        ]);
     }
 
     /** The token is in this answer and nowhere else: only its hash is kept. */
     public function makeToken(Request $request): JsonResponse
     {
         $person = $this->person($request);
-        $given = $request->validate(['name' => ['required', 'string', 'max:100'], 'abilities' => ['required', 'array', 'min:1'], 'abilities.*' => ['string', Rule::in(Rights::of($person))]]);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:100'],
+            'abilities' => ['required', 'array', 'min:1'],
+            'abilities.*' => ['string', Rule::in(Rights::of($person))],
+        ]);
         $secret = 'ordo_'.bin2hex(random_bytes(24));
-        $token = AccessToken::query()->create(['user_id' => $person->id, 'name' => $given['name'], 'hash' => hash('sha256', $secret), 'abilities' => array_values($given['abilities'])]);
+        $token = AccessToken::query()->create([
+            'user_id' => $person->id,
+            'name' => $given['name'],
+            'hash' => hash('sha256', $secret),
+            'abilities' => array_values($given['abilities']),
+        ]);
         ActivityLog::write('token.made', $token, null, ['name' => $token->name, 'abilities' => $token->abilities]);
 
         return new JsonResponse(['id' => $token->id, 'token' => $secret], 201);

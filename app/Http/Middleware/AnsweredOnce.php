@@ -28,12 +28,18 @@ final class AnsweredOnce
         }
         $mine = ['user_id' => $user->getAuthIdentifier(), 'key' => $key];
         $fingerprint = hash('sha256', $request->method()."\n".$request->path()."\n".$request->getContent());
-        if (DB::table('answered_writes')->insertOrIgnore($mine + ['request' => $fingerprint, 'created_at' => now()]) === 0) {
+        if (
+            DB::table('answered_writes')->insertOrIgnore(
+                $mine + ['request' => $fingerprint, 'created_at' => now()],
+            ) === 0
+        ) {
             return $this->again((object) DB::table('answered_writes')->where($mine)->first(), $fingerprint);
         }
         $response = $next($request);
         if ($response->isSuccessful()) {
-            DB::table('answered_writes')->where($mine)->update(['status' => $response->getStatusCode(), 'body' => (string) $response->getContent()]);
+            DB::table('answered_writes')
+                ->where($mine)
+                ->update(['status' => $response->getStatusCode(), 'body' => (string) $response->getContent()]);
         } else {
             DB::table('answered_writes')->where($mine)->delete();
         }
@@ -50,6 +56,9 @@ final class AnsweredOnce
             throw new Refusal('The same request is being answered just now.', '', 409);
         }
 
-        return new Response((string) $before->body, (int) $before->status, ['Content-Type' => 'application/json', 'Idempotent-Replay' => 'true']);
+        return new Response((string) $before->body, (int) $before->status, [
+            'Content-Type' => 'application/json',
+            'Idempotent-Replay' => 'true',
+        ]);
     }
 }

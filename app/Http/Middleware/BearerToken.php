@@ -23,7 +23,11 @@ final class BearerToken
         if ($secret === null) {
             return $next($request);
         }
-        $token = AccessToken::query()->with('user')->where('hash', hash('sha256', $secret))->whereNull('revoked_at')->first();
+        $token = AccessToken::query()
+            ->with('user')
+            ->where('hash', hash('sha256', $secret))
+            ->whereNull('revoked_at')
+            ->first();
         if ($token === null) {
             throw new Refusal('This token is not known, or was revoked.', '', 401);
         }

@@ -8,13 +8,21 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** No inline script, nothing from elsewhere, no framing. Ant Design puts its styles into the page, so styles may be inline. */
+/**
+ * No inline script, nothing from elsewhere, no framing. Ant Design puts its styles into the page, so styles may be
+ * inline.
+ */
 final class SecurityHeaders
 {
     public function handle(Request $request, Closure $next): Response
     {
         $response = $next($request);
-        $response->headers->set('Content-Security-Policy', "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self' data:; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'");
+        $response->headers->set(
+            'Content-Security-Policy',
+            "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src ".
+                "'self' data: blob:; font-src 'self' data:; connect-src 'self'; object-src 'none'; ".
+                "base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+        );
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('X-Content-Type-Options', 'nosniff');
 

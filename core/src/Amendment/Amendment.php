@@ -40,12 +40,40 @@ final readonly class Amendment
     /** The same amendment for a piece it has been dealt to. */
     public function here(): self
     {
-        return new self($this->number, $this->level, $this->action, $this->clause, $this->technique, $this->scope, $this->values, $this->reason, $this->price, null, $this->added, $this->passes, $this->extent);
+        return new self(
+            $this->number,
+            $this->level,
+            $this->action,
+            $this->clause,
+            $this->technique,
+            $this->scope,
+            $this->values,
+            $this->reason,
+            $this->price,
+            null,
+            $this->added,
+            $this->passes,
+            $this->extent,
+        );
     }
 
     public function numbered(int $number): self
     {
-        return new self($number, $this->level, $this->action, $this->clause, $this->technique, $this->scope, $this->values, $this->reason, $this->price, $this->on, $this->added, $this->passes, $this->extent);
+        return new self(
+            $number,
+            $this->level,
+            $this->action,
+            $this->clause,
+            $this->technique,
+            $this->scope,
+            $this->values,
+            $this->reason,
+            $this->price,
+            $this->on,
+            $this->added,
+            $this->passes,
+            $this->extent,
+        );
     }
 
     public function id(): string

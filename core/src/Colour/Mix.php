@@ -17,7 +17,11 @@ final class Mix
     {
         [$a, $b] = [$one->linear(), $other->linear()];
 
-        return Srgb::fromLinear(self::channel($a[0], $b[0]), self::channel($a[1], $b[1]), self::channel($a[2], $b[2]));
+        return Srgb::fromLinear(
+            self::channel($a[0], $b[0]),
+            self::channel($a[1], $b[1]),
+            self::channel($a[2], $b[2]),
+        );
     }
 
     private static function channel(float $one, float $other): float

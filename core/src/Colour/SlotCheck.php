@@ -17,11 +17,17 @@ final readonly class SlotCheck
 
     /**
      * @param  list<array{Sculpt, Area}>  $places
-     * @param  list<float|null>  $steps  L* of the shades, the base and the lights against the one before: shades against the base, lights against what they go over; null where a colour is not known
+     * @param  list<float|null>  $steps  L* of the shades, the base and the lights against the one before: shades
+     *     against the base, lights against what they go over; null where a colour is not known
      * @param  list<string>  $problems  in words
      */
-    private function __construct(public string $slot, public ?AreaColours $colours, public array $places, public array $steps, public array $problems)
-    {
+    private function __construct(
+        public string $slot,
+        public ?AreaColours $colours,
+        public array $places,
+        public array $steps,
+        public array $problems,
+    ) {
     }
 
     /**
@@ -41,7 +47,10 @@ final readonly class SlotCheck
             }
         }
 
-        return array_map(fn (string $slot) => self::of($slot, $scheme->slots[$slot] ?? null, $places[$slot], $shelf), array_map(strval(...), array_keys($places)));
+        return array_map(
+            fn (string $slot) => self::of($slot, $scheme->slots[$slot] ?? null, $places[$slot], $shelf),
+            array_map(strval(...), array_keys($places)),
+        );
     }
 
     /** @param  list<array{Sculpt, Area}>  $places */
@@ -53,7 +62,16 @@ final readonly class SlotCheck
         $l = fn (string $paint): ?float => $shelf->colourOf($paint)?->lab()->l;
         $base = $l($colours->base);
         $steps = $problems = [];
-        foreach ([$colours->base, ...$colours->shades, ...$colours->lights, $colours->tint, $colours->line, $colours->patch] as $paint) {
+        foreach (
+            [
+                $colours->base,
+                ...$colours->shades,
+                ...$colours->lights,
+                $colours->tint,
+                $colours->line,
+                $colours->patch,
+            ] as $paint
+        ) {
             if ($paint !== null && $shelf->colourOf($paint) === null) {
                 $problems[] = "$paint is not on the shelf.";
             }
@@ -72,7 +90,8 @@ final readonly class SlotCheck
             if ($rise !== null && $rise <= 0) {
                 $problems[] = "The light $light is not lighter than $before before it.";
             } elseif ($rise !== null && $rise < self::LIGHT_SEEN) {
-                $problems[] = "The light $light is hardly lighter than $before: the difference is not seen on the table.";
+                $problems[] =
+                    "The light $light is hardly lighter "."than $before: the difference is not seen on the table.";
             }
             [$before, $from] = [$light, $l($light)];
         }

@@ -34,7 +34,11 @@ final readonly class Srgb
             throw new InvalidArgumentException("\"$hex\" is not a colour of the form #rrggbb.");
         }
 
-        return new self((int) hexdec(substr($hex, 1, 2)), (int) hexdec(substr($hex, 3, 2)), (int) hexdec(substr($hex, 5, 2)));
+        return new self(
+            (int) hexdec(substr($hex, 1, 2)),
+            (int) hexdec(substr($hex, 3, 2)),
+            (int) hexdec(substr($hex, 5, 2)),
+        );
     }
 
     public function hex(): string
@@ -57,7 +61,7 @@ final readonly class Srgb
     {
         [$r, $g, $b] = $this->linear();
         // Rows of the sRGB to XYZ matrix, each divided by its sum (which is the white), so that white is 1, 1, 1.
-        $x = 0.43388734556604 * $r + 0.37622400913750 * $g + 0.18988864529646 * $b;
+        $x = 0.43388734556604 * $r + 0.3762240091375 * $g + 0.18988864529646 * $b;
         $y = 0.21263900587151 * $r + 0.71516867876776 * $g + 0.07219231536073 * $b;
         $z = 0.01775004007097 * $r + 0.10944762085524 * $g + 0.87280233907379 * $b;
         [$fx, $fy, $fz] = [self::labCurve($x), self::labCurve($y), self::labCurve($z)];
@@ -67,7 +71,7 @@ final readonly class Srgb
 
     private static function labCurve(float $t): float
     {
-        return $t > 216 / 24389 ? $t ** (1 / 3) : (24389 / 27 * $t + 16) / 116;
+        return $t > 216 / 24389 ? $t ** (1 / 3) : ((24389 / 27) * $t + 16) / 116;
     }
 
     private static function decode(int $channel): float

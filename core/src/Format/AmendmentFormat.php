@@ -23,7 +23,7 @@ final class AmendmentFormat
      */
     public static function read(mixed $document, array $techniques): array
     {
-        $problems = new Problems;
+        $problems = new Problems();
         $root = Node::root($document, $problems);
         $amendments = [];
         foreach (is_array($document) ? $root->items() : [$root] as $i => $node) {
@@ -47,7 +47,9 @@ final class AmendmentFormat
             'values' => (object) $amendment->values,
             'reason' => $amendment->reason,
             'price' => $amendment->price,
-            'on' => $on === null ? null : (object) ($on->pieces === null ? ['share' => $on->share] : ['pieces' => $on->pieces]),
+            'on' => $on === null
+                    ? null
+                    : (object) ($on->pieces === null ? ['share' => $on->share] : ['pieces' => $on->pieces]),
         ];
     }
 
@@ -82,7 +84,7 @@ final class AmendmentFormat
             $values->keys([], ['passes', 'extent']);
         } elseif ($action === Action::Omit) {
             $values->keys([]);
-        } elseif (! $values->value instanceof stdClass || get_object_vars($values->value) === []) {
+        } elseif (! ($values->value instanceof stdClass) || get_object_vars($values->value) === []) {
             $values->problem('must hold the fields to set');
         }
 

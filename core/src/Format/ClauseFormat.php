@@ -26,7 +26,13 @@ use Ordotype\Core\Standard\View;
 use stdClass;
 use UnexpectedValueException;
 
-/** Clauses as they stand in `ordotype/standard@1`. */
+/**
+ * Clauses as they stand in `ordotype/standard@1`.
+ *
+ * @phpstan-type Common array{
+ *     scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null
+ * }
+ */
 final class ClauseFormat
 {
     /** Each kind of clause with the keys it must have and those it may have, beside the ones all clauses share. */
@@ -47,20 +53,27 @@ final class ClauseFormat
      */
     public static function read(Node $node, array $techniques, ?string $id = null): ?Clause
     {
-        if (! $node->value instanceof stdClass) {
+        if (! ($node->value instanceof stdClass)) {
             $node->keys([]);
 
             return null;
         }
         $kind = $node->string('kind');
         if (! isset(self::KINDS[$kind])) {
-            $node->get('kind')->problem("\"$kind\" is not a kind of clause; the kinds are ".implode(', ', array_keys(self::KINDS)));
+            $node
+                ->get('kind')
+                ->problem(
+                    "\"$kind\" is not a kind of clause; the kinds are ".implode(', ', array_keys(self::KINDS)),
+                );
 
             return null;
         }
         [$required, $optional] = self::KINDS[$kind];
         $stated = $id === null ? ['id', 'kind'] : ['kind'];
-        $node->keys([...$stated, ...$required], [...$optional, ...($id === null ? [] : ['id']), 'scope', 'label', 'client_text', 'severity']);
+        $node->keys(
+            [...$stated, ...$required],
+            [...$optional, ...$id === null ? [] : ['id'], 'scope', 'label', 'client_text', 'severity'],
+        );
         $id = $node->has('id') || $id === null ? $node->string('id') : $id;
         $common = [
             'scope' => $node->has('scope') ? ScopeFormat::read($node->get('scope')) : null,
@@ -71,12 +84,27 @@ final class ClauseFormat
 
         return match ($kind) {
             'steps' => new StepsClause($id, $node->int('min', 0, 99), $node->intOrNull('max', 0, 99), ...$common),
-            'sprayed_colours' => new SprayedColoursClause($id, $node->int('min', 0, 99), $node->int('max', 0, 99), ...$common),
+            'sprayed_colours' => new SprayedColoursClause(
+                $id,
+                $node->int('min', 0, 99),
+                $node->int('max', 0, 99),
+                ...$common,
+            ),
             'effect' => self::effect($node, $techniques, $id, $common),
             'technique' => self::technique($node, $techniques, $id, $common),
-            'finish' => new FinishClause($id, $node->enum('criterion', Criterion::class), $node->number('limit', 0, 1000), ...$common),
+            'finish' => new FinishClause(
+                $id,
+                $node->enum('criterion', Criterion::class),
+                $node->number('limit', 0, 1000),
+                ...$common,
+            ),
             'acceptance' => self::acceptance($node, $id, $common),
-            'minutes' => new MinutesClause($id, $node->enums('size', Size::class), $node->number('max', 0, 100_000), ...$common),
+            'minutes' => new MinutesClause(
+                $id,
+                $node->enums('size', Size::class),
+                $node->number('max', 0, 100_000),
+                ...$common,
+            ),
             default => new SkillClause($id, $node->int('min', 1, 5), ...$common),
         };
     }
@@ -85,35 +113,69 @@ final class ClauseFormat
     {
         $fields = match (true) {
             $clause instanceof StepsClause => ['kind' => 'steps', 'min' => $clause->min, 'max' => $clause->max],
-            $clause instanceof SprayedColoursClause => ['kind' => 'sprayed_colours', 'min' => $clause->min, 'max' => $clause->max],
-            $clause instanceof EffectClause => ['kind' => 'effect', 'effect' => count($clause->effects) === 1
-                ? $clause->effects[0]->value
-                : array_map(fn (Effect $e) => $e->value, $clause->effects)]
-                + self::stated(['extent' => $clause->extent?->word(), 'passes' => $clause->passes, 'by' => $clause->by]),
-            $clause instanceof TechniqueClause => ['kind' => 'technique']
-                + self::stated(['technique' => $clause->technique, 'family' => $clause->family?->value])
-                + ['status' => $clause->status->value]
-                + self::stated(['extent' => $clause->extent?->word(), 'passes' => $clause->passes, 'price' => $clause->price]),
-            $clause instanceof FinishClause => ['kind' => 'finish', 'criterion' => $clause->criterion->value, 'limit' => $clause->limit],
-            $clause instanceof AcceptanceClause => ['kind' => 'acceptance',
+            $clause instanceof SprayedColoursClause => [
+                'kind' => 'sprayed_colours',
+                'min' => $clause->min,
+                'max' => $clause->max,
+            ],
+            $clause instanceof EffectClause => [
+                'kind' => 'effect',
+                'effect' => count($clause->effects) === 1
+                        ? $clause->effects[0]->value
+                        : array_map(fn (Effect $e) => $e->value, $clause->effects),
+            ] +
+                self::stated([
+                    'extent' => $clause->extent?->word(),
+                    'passes' => $clause->passes,
+                    'by' => $clause->by,
+                ]),
+            $clause instanceof TechniqueClause => ['kind' => 'technique'] +
+                self::stated(['technique' => $clause->technique, 'family' => $clause->family?->value]) + [
+                    'status' => $clause->status->value,
+                ] +
+                self::stated([
+                    'extent' => $clause->extent?->word(),
+                    'passes' => $clause->passes,
+                    'price' => $clause->price,
+                ]),
+            $clause instanceof FinishClause => [
+                'kind' => 'finish',
+                'criterion' => $clause->criterion->value,
+                'limit' => $clause->limit,
+            ],
+            $clause instanceof AcceptanceClause => [
+                'kind' => 'acceptance',
                 'role' => array_map(fn (Role $r) => $r->value, $clause->role),
-                'inspect' => $clause->sampled ? 'sample' : 'all']
-                + self::stated(['level' => $clause->level, 'aql' => $clause->aql === null ? null : (object) $clause->aql])
-                + ['limits' => (object) $clause->limits,
+                'inspect' => $clause->sampled ? 'sample' : 'all',
+            ] +
+                self::stated([
+                    'level' => $clause->level,
+                    'aql' => $clause->aql === null ? null : (object) $clause->aql,
+                ]) + [
+                    'limits' => (object) $clause->limits,
                     'views' => array_map(fn (View $v) => $v->value, $clause->views),
                     'gates' => array_map(fn (Gate $g) => $g->value, $clause->gates),
-                    'consent' => $clause->consent->value],
-            $clause instanceof MinutesClause => ['kind' => 'minutes', 'size' => array_map(fn (Size $s) => $s->value, $clause->size), 'max' => $clause->max],
+                    'consent' => $clause->consent->value,
+                ],
+            $clause instanceof MinutesClause => [
+                'kind' => 'minutes',
+                'size' => array_map(fn (Size $s) => $s->value, $clause->size),
+                'max' => $clause->max,
+            ],
             $clause instanceof SkillClause => ['kind' => 'skill', 'min' => $clause->min],
-            default => throw new UnexpectedValueException('A clause of the unknown kind '.$clause::class.' cannot be written.'),
+            default => throw new UnexpectedValueException(
+                'A clause of the unknown kind '.$clause::class.' cannot be written.',
+            ),
         };
 
-        return (object) (['id' => $clause->id] + $fields + self::stated([
-            'scope' => $clause->scope === null ? null : ScopeFormat::write($clause->scope),
-            'label' => $clause->label,
-            'client_text' => $clause->clientText,
-            'severity' => $clause->severity?->value,
-        ]));
+        return (object) (['id' => $clause->id] +
+            $fields +
+            self::stated([
+                'scope' => $clause->scope === null ? null : ScopeFormat::write($clause->scope),
+                'label' => $clause->label,
+                'client_text' => $clause->clientText,
+                'severity' => $clause->severity?->value,
+            ]));
     }
 
     /**
@@ -126,7 +188,7 @@ final class ClauseFormat
      */
     public static function with(Clause $clause, array $values, array $techniques, string $path): Clause
     {
-        $problems = new Problems;
+        $problems = new Problems();
         $fields = get_object_vars(self::write($clause));
         foreach (['id', 'kind', 'scope'] as $fixed) {
             if (array_key_exists($fixed, $values)) {
@@ -141,7 +203,7 @@ final class ClauseFormat
 
     /**
      * @param  array<string, true>  $techniques
-     * @param  array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null}  $common
+     * @param  Common  $common
      */
     private static function effect(Node $node, array $techniques, string $id, array $common): EffectClause
     {
@@ -177,7 +239,7 @@ final class ClauseFormat
 
     /**
      * @param  array<string, true>  $techniques
-     * @param  array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null}  $common
+     * @param  Common  $common
      */
     private static function technique(Node $node, array $techniques, string $id, array $common): TechniqueClause
     {
@@ -200,7 +262,7 @@ final class ClauseFormat
         );
     }
 
-    /** @param  array{scope: \Ordotype\Core\Standard\Scope|null, label: string|null, clientText: string|null, severity: Severity|null}  $common */
+    /** @param  Common  $common */
     private static function acceptance(Node $node, string $id, array $common): AcceptanceClause
     {
         $inspect = $node->string('inspect');
@@ -217,7 +279,10 @@ final class ClauseFormat
         $aql = null;
         if ($node->has('aql')) {
             $quality = $node->get('aql')->keys(['major', 'minor']);
-            $aql = ['major' => $quality->number('major', 0.01, 1000), 'minor' => $quality->number('minor', 0.01, 1000)];
+            $aql = [
+                'major' => $quality->number('major', 0.01, 1000),
+                'minor' => $quality->number('minor', 0.01, 1000),
+            ];
         }
         $most = $node->get('limits')->keys(['critical', 'major', 'minor']);
 
@@ -227,7 +292,11 @@ final class ClauseFormat
             $inspect === 'sample',
             $level,
             $aql,
-            ['critical' => $most->int('critical', 0, 0), 'major' => $most->int('major', 0, 999), 'minor' => $most->int('minor', 0, 999)],
+            [
+                'critical' => $most->int('critical', 0, 0),
+                'major' => $most->int('major', 0, 999),
+                'minor' => $most->int('minor', 0, 999),
+            ],
             $node->enums('views', View::class),
             $node->enums('gates', Gate::class),
             $node->enum('consent', Consent::class),

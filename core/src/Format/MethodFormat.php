@@ -17,9 +17,11 @@ final class MethodFormat
     /** @throws FormatException naming every path that is wrong and why */
     public static function read(mixed $document): Method
     {
-        $problems = new Problems;
+        $problems = new Problems();
         $schools = array_map(fn (School $s) => $s->value, School::cases());
-        $root = Node::root($document, $problems)->format(self::WORD)->keys(['format'], ['undercoat_colour', ...$schools]);
+        $root = Node::root($document, $problems)
+            ->format(self::WORD)
+            ->keys(['format'], ['undercoat_colour', ...$schools]);
         $choices = [];
         foreach (School::cases() as $school) {
             if (! $root->has($school->value)) {
@@ -36,7 +38,10 @@ final class MethodFormat
                 $scope = ScopeFormat::read($item->get('scope'));
                 // After answers for some areas, one for any area is the answer for the whole model.
                 $rest = $i > 0 && get_object_vars(ScopeFormat::write($scope)) === [];
-                $choices[$school->value][] = new Choice(self::answer($item->get('value'), $school), $rest ? null : $scope);
+                $choices[$school->value][] = new Choice(
+                    self::answer($item->get('value'), $school),
+                    $rest ? null : $scope,
+                );
             }
             if ($node->items() === []) {
                 $node->problem('must hold at least one {scope, value}, or be left out');
@@ -52,12 +57,20 @@ final class MethodFormat
     {
         $document = ['format' => self::WORD];
         foreach ($method->choices as $school => $choices) {
-            $document[$school] = $choices[0]->scope === null
-                ? $choices[0]->value
-                : array_map(fn (Choice $c) => (object) ['scope' => ScopeFormat::write($c->scope ?? new \Ordotype\Core\Standard\Scope), 'value' => $c->value], $choices);
+            $document[$school] =
+                $choices[0]->scope === null
+                    ? $choices[0]->value
+                    : array_map(
+                        fn (Choice $c) => (object) [
+                            'scope' => ScopeFormat::write($c->scope ?? new \Ordotype\Core\Standard\Scope()),
+                            'value' => $c->value,
+                        ],
+                        $choices,
+                    );
         }
 
-        return (object) ($document + ($method->undercoatColour === null ? [] : ['undercoat_colour' => $method->undercoatColour]));
+        return (object) ($document +
+            ($method->undercoatColour === null ? [] : ['undercoat_colour' => $method->undercoatColour]));
     }
 
     private static function answer(Node $node, School $school): string

@@ -41,7 +41,7 @@ final readonly class Node
      */
     public function keys(array $required, array $optional = []): self
     {
-        if (! $this->value instanceof stdClass) {
+        if (! ($this->value instanceof stdClass)) {
             $this->problem('must be an object, not '.$this->kind());
 
             return $this;
@@ -51,7 +51,10 @@ final readonly class Node
             $this->problem("lacks \"$key\"");
         }
         foreach (array_diff($there, $required, $optional) as $key) {
-            $this->problems->add($this->path.'/'.self::escape($key), 'is an unknown key; known here: '.implode(', ', [...$required, ...$optional]));
+            $this->problems->add(
+                $this->path.'/'.self::escape($key),
+                'is an unknown key; known here: '.implode(', ', [...$required, ...$optional]),
+            );
         }
 
         return $this;
@@ -61,7 +64,10 @@ final readonly class Node
     {
         $found = $this->value instanceof stdClass ? $this->value->format ?? null : null;
         if ($found !== $word) {
-            $this->problems->add($this->path.'/format', "must be \"$word\"".(is_string($found) ? ", not \"$found\"" : ''));
+            $this->problems->add(
+                $this->path.'/format',
+                "must be \"$word\"".(is_string($found) ? ", not \"$found\"" : ''),
+            );
             $this->problems->refuse();
         }
 
@@ -144,7 +150,10 @@ final readonly class Node
         }
         $node = $this->get($key);
         // JSON has one kind of number: 2.0 is the whole number 2.
-        $value = is_float($node->value) && $node->value === floor($node->value) && abs($node->value) < 1e15 ? (int) $node->value : $node->value;
+        $value =
+            is_float($node->value) && $node->value === floor($node->value) && abs($node->value) < 1e15
+                ? (int) $node->value
+                : $node->value;
         if (! is_int($value)) {
             $node->problem('must be a whole number, not '.$node->kind());
 
@@ -212,7 +221,12 @@ final readonly class Node
     {
         $word = is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if ($word === null) {
-            $this->problem('must be one of '.implode(', ', array_map(fn (BackedEnum $c) => (string) $c->value, $enum::cases())).', not '.$this->shown());
+            $this->problem(
+                'must be one of '.
+                    implode(', ', array_map(fn (BackedEnum $c) => (string) $c->value, $enum::cases())).
+                    ', not '.
+                    $this->shown(),
+            );
         }
 
         return $word ?? $enum::cases()[0];
@@ -295,7 +309,7 @@ final readonly class Node
             return [];
         }
         $node = $this->get($key);
-        if (! $node->value instanceof stdClass) {
+        if (! ($node->value instanceof stdClass)) {
             $node->problem('must be an object, not '.$node->kind());
 
             return [];
@@ -322,7 +336,11 @@ final readonly class Node
 
     private function shown(): string
     {
-        return is_string($this->value) ? '"'.mb_substr($this->value, 0, 60).'"' : (is_int($this->value) || is_float($this->value) ? (string) $this->value : $this->kind());
+        return is_string($this->value)
+            ? '"'.mb_substr($this->value, 0, 60).'"'
+            : (is_int($this->value) || is_float($this->value)
+                ? (string) $this->value
+                : $this->kind());
     }
 
     /**

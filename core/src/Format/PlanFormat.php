@@ -40,13 +40,49 @@ final class PlanFormat
             'pieces' => $plan->request->pieces,
             'areas' => array_map(self::area(...), $plan->areas),
             'whole' => array_map(self::chosen(...), $plan->whole->choice->techniques ?? []),
-            'passes' => array_map(fn (Pass $pass, int $i) => self::pass($pass, $i + 1, $steps), $work->passes, array_keys($work->passes)),
-            'steps' => array_map(fn (Step $step, int $i) => self::step($step, $i + 1, $keys[$i], $work->held[$i]), $steps, array_keys($steps)),
+            'passes' => array_map(
+                fn (Pass $pass, int $i) => self::pass($pass, $i + 1, $steps),
+                $work->passes,
+                array_keys($work->passes),
+            ),
+            'steps' => array_map(
+                fn (Step $step, int $i) => self::step($step, $i + 1, $keys[$i], $work->held[$i]),
+                $steps,
+                array_keys($steps),
+            ),
             'requirements' => array_map(self::requirement(...), $plan->requirements),
-            'surplus' => array_map(fn (SurplusStep $s) => (object) ['step' => $s->no, 'beyond' => $s->beyond, 'practice' => $s->practice, 'minutes' => $s->step->minutes], $plan->surplus),
-            'warnings' => array_map(fn (Warning $w) => (object) ['kind' => $w->kind, 'area' => $w->area, 'technique' => $w->technique, 'rules' => $w->rules, 'text' => $w->text], $plan->warnings),
-            'conflicts' => array_map(fn (Conflict $c) => (object) ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason], $plan->conflicts()),
-            'not_applicable' => array_map(fn (NotApplicable $n) => (object) ['area' => $n->area, 'subject' => $n->subject, 'clauses' => $n->clauses, 'reason' => $n->reason], $plan->notApplicable()),
+            'surplus' => array_map(
+                fn (SurplusStep $s) => (object) [
+                    'step' => $s->no,
+                    'beyond' => $s->beyond,
+                    'practice' => $s->practice,
+                    'minutes' => $s->step->minutes,
+                ],
+                $plan->surplus,
+            ),
+            'warnings' => array_map(
+                fn (Warning $w) => (object) [
+                    'kind' => $w->kind,
+                    'area' => $w->area,
+                    'technique' => $w->technique,
+                    'rules' => $w->rules,
+                    'text' => $w->text,
+                ],
+                $plan->warnings,
+            ),
+            'conflicts' => array_map(
+                fn (Conflict $c) => (object) ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason],
+                $plan->conflicts(),
+            ),
+            'not_applicable' => array_map(
+                fn (NotApplicable $n) => (object) [
+                    'area' => $n->area,
+                    'subject' => $n->subject,
+                    'clauses' => $n->clauses,
+                    'reason' => $n->reason,
+                ],
+                $plan->notApplicable(),
+            ),
             'totals' => (object) [
                 'by_area' => $plan->minutesByArea(),
                 'by_passes' => $plan->minutesByPasses(),
@@ -115,7 +151,12 @@ final class PlanFormat
             'no' => $no,
             'technique' => $first->technique->key,
             'paint' => $first->colour?->words(),
-            'areas' => array_values(array_filter(array_map(fn (int $i) => $steps[$i]->area?->key, $pass->steps), fn (?string $k) => $k !== null)),
+            'areas' => array_values(
+                array_filter(
+                    array_map(fn (int $i) => $steps[$i]->area?->key, $pass->steps),
+                    fn (?string $k) => $k !== null,
+                ),
+            ),
             'minutes' => $pass->minutes,
             'dry' => $pass->drying,
             'steps' => array_map(fn (int $i) => $i + 1, $pass->steps),
@@ -134,11 +175,13 @@ final class PlanFormat
             'extent' => $step->extent->word(),
             'minutes' => $step->minutes,
             'dry' => $step->technique->dry,
-            'colour' => $step->colour === null ? null : (object) [
-                'paint' => $step->colour->paint,
-                'mixed_with' => $step->colour->mixedWith,
-                'hex' => $step->colour->colour?->hex(),
-            ],
+            'colour' => $step->colour === null
+                    ? null
+                    : (object) [
+                        'paint' => $step->colour->paint,
+                        'mixed_with' => $step->colour->mixedWith,
+                        'hex' => $step->colour->colour?->hex(),
+                    ],
             'because' => $step->because,
             'order_because' => array_map(fn (Rule $r) => $r->value, $held),
         ];
@@ -152,8 +195,12 @@ final class PlanFormat
             'area' => $r->area,
             'kind' => $r->kind->value,
             'subject' => $r->subject(),
-            'extent' => in_array($r->kind, [RequirementKind::Effect, RequirementKind::Technique], true) ? $r->extent->word() : null,
-            'passes' => in_array($r->kind, [RequirementKind::Effect, RequirementKind::Technique], true) ? $r->passes : null,
+            'extent' => in_array($r->kind, [RequirementKind::Effect, RequirementKind::Technique], true)
+                ? $r->extent->word()
+                : null,
+            'passes' => in_array($r->kind, [RequirementKind::Effect, RequirementKind::Technique], true)
+                ? $r->passes
+                : null,
             'by' => $r->by,
             'limit' => self::limit($r),
             'clauses' => $r->clauses,

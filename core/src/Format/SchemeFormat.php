@@ -17,8 +17,10 @@ final class SchemeFormat
     /** @throws FormatException naming every path that is wrong and why */
     public static function read(mixed $document): Scheme
     {
-        $problems = new Problems;
-        $root = Node::root($document, $problems)->format(self::WORD)->keys(['format', 'name', 'slots', 'areas']);
+        $problems = new Problems();
+        $root = Node::root($document, $problems)
+            ->format(self::WORD)
+            ->keys(['format', 'name', 'slots', 'areas']);
         $scheme = new Scheme(
             $root->string('name'),
             array_map(self::colours(...), $root->map('slots')),
@@ -65,7 +67,10 @@ final class SchemeFormat
 
     private static function writeColours(AreaColours $colours): stdClass
     {
-        return (object) (['base' => $colours->base, 'shades' => $colours->shades, 'lights' => $colours->lights]
-            + array_filter(['tint' => $colours->tint, 'line' => $colours->line, 'patch' => $colours->patch], fn (?string $v) => $v !== null));
+        return (object) (['base' => $colours->base, 'shades' => $colours->shades, 'lights' => $colours->lights] +
+            array_filter(
+                ['tint' => $colours->tint, 'line' => $colours->line, 'patch' => $colours->patch],
+                fn (?string $v) => $v !== null,
+            ));
     }
 }

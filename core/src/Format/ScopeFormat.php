@@ -36,17 +36,20 @@ final class ScopeFormat
 
     public static function write(Scope $scope): stdClass
     {
-        return (object) array_filter([
-            'rank' => self::words($scope->rank),
-            'material' => self::words($scope->material),
-            'relief' => self::words($scope->relief),
-            'role' => self::words($scope->role),
-            'size' => self::words($scope->size),
-            'facing' => self::words($scope->facing),
-            'area' => $scope->area,
-            'focus_min' => $scope->focusMin,
-            'except' => $scope->except === null ? null : self::write($scope->except),
-        ], fn (mixed $v) => $v !== null);
+        return (object) array_filter(
+            [
+                'rank' => self::words($scope->rank),
+                'material' => self::words($scope->material),
+                'relief' => self::words($scope->relief),
+                'role' => self::words($scope->role),
+                'size' => self::words($scope->size),
+                'facing' => self::words($scope->facing),
+                'area' => $scope->area,
+                'focus_min' => $scope->focusMin,
+                'except' => $scope->except === null ? null : self::write($scope->except),
+            ],
+            fn (mixed $v) => $v !== null,
+        );
     }
 
     /**

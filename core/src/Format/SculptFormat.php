@@ -26,9 +26,13 @@ final class SculptFormat
     /** @throws FormatException naming every path that is wrong and why */
     public static function read(mixed $document): Sculpt
     {
-        $problems = new Problems;
-        $root = Node::root($document, $problems)->format(self::WORD)
-            ->keys(['format', 'name', 'role', 'size', 'base_mm', 'surface_cm2', 'parts', 'areas'], ['definition', 'frame_mm']);
+        $problems = new Problems();
+        $root = Node::root($document, $problems)
+            ->format(self::WORD)
+            ->keys(
+                ['format', 'name', 'role', 'size', 'base_mm', 'surface_cm2', 'parts', 'areas'],
+                ['definition', 'frame_mm'],
+            );
         $parts = $root->strings('parts');
         $areas = [];
         foreach ($root->list('areas') as $node) {
@@ -46,7 +50,11 @@ final class SculptFormat
         }
         $sum = array_sum(array_map(fn (Area $a) => $a->sharePct, $areas));
         if ($areas !== [] && abs($sum - 100) > self::SHARE_TOLERANCE + 1e-9) {
-            $root->get('areas')->problem(sprintf('the shares sum to %s %%, not to 100 (± %s)', round($sum, 3), self::SHARE_TOLERANCE));
+            $root
+                ->get('areas')
+                ->problem(
+                    sprintf('the shares sum to %s %%, not to 100 (± %s)', round($sum, 3), self::SHARE_TOLERANCE),
+                );
         }
         $frame = null;
         if ($root->has('frame_mm') && ! $root->isNull('frame_mm')) {
@@ -54,7 +62,10 @@ final class SculptFormat
             if (count($sides) !== 2) {
                 $root->get('frame_mm')->problem('must be [width, height]');
             }
-            $frame = [($sides[0] ?? $root->get('frame_mm'))->asNumber(1, 2000), ($sides[1] ?? $root->get('frame_mm'))->asNumber(1, 2000)];
+            $frame = [
+                ($sides[0] ?? $root->get('frame_mm'))->asNumber(1, 2000),
+                ($sides[1] ?? $root->get('frame_mm'))->asNumber(1, 2000),
+            ];
         }
         $sculpt = new Sculpt(
             name: $root->string('name'),
@@ -82,16 +93,38 @@ final class SculptFormat
             'size' => $sculpt->size->value,
             'base_mm' => $sculpt->baseMm,
             'surface_cm2' => $sculpt->surfaceCm2,
-        ] + ($sculpt->definition === null ? [] : ['definition' => $sculpt->definition->value])
-          + ['parts' => $sculpt->parts]
-          + ($sculpt->frameStated ? ['frame_mm' => $sculpt->frameMm] : [])
-          + ['areas' => array_map(self::writeArea(...), $sculpt->areas)]);
+        ] +
+            ($sculpt->definition === null ? [] : ['definition' => $sculpt->definition->value]) + [
+                'parts' => $sculpt->parts,
+            ] +
+            ($sculpt->frameStated ? ['frame_mm' => $sculpt->frameMm] : []) + [
+                'areas' => array_map(self::writeArea(...), $sculpt->areas),
+            ]);
     }
 
     /** @param  list<string>  $parts */
     private static function area(Node $node, array $parts): Area
     {
-        $node->keys(['key', 'name', 'material', 'relief', 'rank', 'focus', 'facing', 'layer', 'share_pct', 'count', 'access', 'part', 'touches', 'surround', 'outline'], ['slot', 'optional']);
+        $node->keys(
+            [
+                'key',
+                'name',
+                'material',
+                'relief',
+                'rank',
+                'focus',
+                'facing',
+                'layer',
+                'share_pct',
+                'count',
+                'access',
+                'part',
+                'touches',
+                'surround',
+                'outline',
+            ],
+            ['slot', 'optional'],
+        );
         $part = $node->stringOrNull('part');
         if ($part !== null && ! in_array($part, $parts, true)) {
             $node->get('part')->problem("\"$part\" is not one of the sculpt's parts");
@@ -192,7 +225,9 @@ final class SculptFormat
             'part' => $area->part,
             'touches' => $area->touches,
             'surround' => $area->surround,
-        ] + array_filter(['slot' => $area->slot, 'optional' => $area->optional], fn (mixed $v) => $v !== null)
-          + ['outline' => (object) $area->outline]);
+        ] +
+            array_filter(['slot' => $area->slot, 'optional' => $area->optional], fn (mixed $v) => $v !== null) + [
+                'outline' => (object) $area->outline,
+            ]);
     }
 }

@@ -17,7 +17,7 @@ final class ShelfFormat
     /** @throws FormatException with the line as path */
     public static function readCsv(string $text): Shelf
     {
-        $problems = new Problems;
+        $problems = new Problems();
         $paints = [];
         foreach (preg_split('/\r\n|\r|\n/', trim($text)) ?: [] as $i => $line) {
             $path = '/line '.($i + 1);
@@ -40,7 +40,10 @@ final class ShelfFormat
                 $problems->add($path, $name === '' ? 'the paint has no name' : "\"$name\" stands twice");
             }
             if (! Srgb::isHex($hex) || Hiding::tryFrom($hiding) === null || ! is_numeric($ml) || (float) $ml < 0) {
-                $problems->add($path, 'must hold a colour #rrggbb, a hiding power high, medium or low, and millilitres');
+                $problems->add(
+                    $path,
+                    'must hold a colour #rrggbb, a hiding power high, medium or low, and millilitres',
+                );
 
                 continue;
             }

@@ -31,8 +31,10 @@ final class StandardFormat
      */
     public static function read(mixed $document): Standard
     {
-        $problems = new Problems;
-        $root = Node::root($document, $problems)->format(self::WORD)->keys(['format', 'name', 'techniques', 'tiers', 'prices', 'currency']);
+        $problems = new Problems();
+        $root = Node::root($document, $problems)
+            ->format(self::WORD)
+            ->keys(['format', 'name', 'techniques', 'tiers', 'prices', 'currency']);
 
         $techniques = [];
         foreach ($root->list('techniques') as $node) {
@@ -71,7 +73,13 @@ final class StandardFormat
             $root->get('currency')->problem('must be a currency code of three capital letters, such as EUR');
         }
 
-        $standard = new Standard($root->string('name'), array_values($techniques), array_values($tiers), $prices, $currency);
+        $standard = new Standard(
+            $root->string('name'),
+            array_values($techniques),
+            array_values($tiers),
+            $prices,
+            $currency,
+        );
         if (! $problems->any()) {
             self::checkExtends($root, $standard);
         }
@@ -87,9 +95,16 @@ final class StandardFormat
             'name' => $standard->name,
             'techniques' => array_map(TechniqueFormat::write(...), $standard->techniques),
             'tiers' => array_map(self::writeTier(...), $standard->tiers),
-            'prices' => array_map(fn (PriceRange $p) => (object) [
-                'size' => $p->size->value, 'role' => $p->role->value, 'tier' => $p->tier, 'low' => $p->low, 'high' => $p->high,
-            ], $standard->prices),
+            'prices' => array_map(
+                fn (PriceRange $p) => (object) [
+                    'size' => $p->size->value,
+                    'role' => $p->role->value,
+                    'tier' => $p->tier,
+                    'low' => $p->low,
+                    'high' => $p->high,
+                ],
+                $standard->prices,
+            ),
             'currency' => $standard->currency,
         ];
     }
@@ -97,7 +112,10 @@ final class StandardFormat
     /** @param  array<string, true>  $techniques */
     private static function tier(Node $node, array $techniques): Tier
     {
-        $node->keys(['key', 'name', 'order', 'status', 'intent', 'pace', 'aim', 'viewing', 'clauses'], ['default_status', 'extends', 'drop', 'faults']);
+        $node->keys(
+            ['key', 'name', 'order', 'status', 'intent', 'pace', 'aim', 'viewing', 'clauses'],
+            ['default_status', 'extends', 'drop', 'faults'],
+        );
         $clauses = [];
         $suffixes = [];
         foreach ($node->list('clauses') as $item) {
@@ -151,15 +169,24 @@ final class StandardFormat
             'intent' => $tier->intent,
             'pace' => $tier->pace->value,
             'aim' => $tier->aim->value,
-        ] + array_filter([
-            'default_status' => $tier->defaultStatus?->value,
-            'extends' => $tier->extends,
-            'drop' => $tier->drop,
-            'faults' => $tier->faults === null ? null : (object) array_map(fn (Severity $s) => $s->value, $tier->faults),
-        ], fn (mixed $v) => $v !== null) + [
-            'viewing' => (object) ['distance_cm' => $tier->viewing->distanceCm, 'angle_arcmin' => $tier->viewing->angleArcmin],
-            'clauses' => array_map(ClauseFormat::write(...), $tier->clauses),
-        ]);
+        ] +
+            array_filter(
+                [
+                    'default_status' => $tier->defaultStatus?->value,
+                    'extends' => $tier->extends,
+                    'drop' => $tier->drop,
+                    'faults' => $tier->faults === null
+                            ? null
+                            : (object) array_map(fn (Severity $s) => $s->value, $tier->faults),
+                ],
+                fn (mixed $v) => $v !== null,
+            ) + [
+                'viewing' => (object) [
+                    'distance_cm' => $tier->viewing->distanceCm,
+                    'angle_arcmin' => $tier->viewing->angleArcmin,
+                ],
+                'clauses' => array_map(ClauseFormat::write(...), $tier->clauses),
+            ]);
     }
 
     private static function price(Node $node): PriceRange
@@ -171,7 +198,13 @@ final class StandardFormat
             $node->get('high')->problem("$high is below the low end, $low");
         }
 
-        return new PriceRange($node->enum('size', Size::class), $node->enum('role', Role::class), $node->string('tier'), $low, $high);
+        return new PriceRange(
+            $node->enum('size', Size::class),
+            $node->enum('role', Role::class),
+            $node->string('tier'),
+            $low,
+            $high,
+        );
     }
 
     private static function checkExtends(Node $root, Standard $standard): void
@@ -188,7 +221,10 @@ final class StandardFormat
             }
             try {
                 $standard->clausesOf($tier);
-                $taken = array_map(fn (Clause $c) => $c->suffix(), $standard->clausesOf($standard->tier($tier->extends)));
+                $taken = array_map(
+                    fn (Clause $c) => $c->suffix(),
+                    $standard->clausesOf($standard->tier($tier->extends)),
+                );
             } catch (ExtendsLoop $e) {
                 $node->get('extends')->problem($e->getMessage());
 

@@ -16,8 +16,33 @@ use stdClass;
 /** Techniques as they stand in `ordotype/standard@1`. */
 final class TechniqueFormat
 {
-    private const REQUIRED = ['key', 'name', 'family', 'effects', 'credit', 'whole', 'suits', 'grade', 'coats', 'max_passes', 'handling', 'hand',
-        'per_piece', 'setup', 'dry', 'coat_dry', 'skill', 'mess', 'big', 'tidied', 'only_on', 'never_on', 'excludes', 'needs', 'notes'];
+    private const REQUIRED = [
+        'key',
+        'name',
+        'family',
+        'effects',
+        'credit',
+        'whole',
+        'suits',
+        'grade',
+        'coats',
+        'max_passes',
+        'handling',
+        'hand',
+        'per_piece',
+        'setup',
+        'dry',
+        'coat_dry',
+        'skill',
+        'mess',
+        'big',
+        'tidied',
+        'only_on',
+        'never_on',
+        'excludes',
+        'needs',
+        'notes',
+    ];
 
     /** The most minutes any figure of a technique may name: two weeks. */
     private const MINUTES = 20_160;
@@ -28,7 +53,10 @@ final class TechniqueFormat
         $effects = [];
         foreach ($node->map('effects') as $word => $extent) {
             if (Effect::tryFrom($word) === null) {
-                $extent->problem("\"$word\" is not an effect; the effects are ".implode(', ', array_map(fn (Effect $e) => $e->value, Effect::cases())));
+                $extent->problem(
+                    "\"$word\" is not an effect; the effects are ".
+                        implode(', ', array_map(fn (Effect $e) => $e->value, Effect::cases())),
+                );
             }
             $effects[$word] = $extent->asExtent();
         }
@@ -38,7 +66,10 @@ final class TechniqueFormat
         $suits = [];
         foreach ($node->map('suits') as $word => $suit) {
             if (Relief::tryFrom($word) === null) {
-                $suit->problem("\"$word\" is not a relief; the reliefs are ".implode(', ', array_map(fn (Relief $r) => $r->value, Relief::cases())));
+                $suit->problem(
+                    "\"$word\" is not a relief; the reliefs are ".
+                        implode(', ', array_map(fn (Relief $r) => $r->value, Relief::cases())),
+                );
             }
             $suits[$word] = (int) $suit->asNumber(1, 3);
             if (! in_array($suit->value, [1, 2, 3], false)) {
@@ -47,7 +78,13 @@ final class TechniqueFormat
         }
         $whole = $node->bool('whole');
         if ($whole !== ($suits === [])) {
-            $node->get('suits')->problem($whole ? 'must be empty: the technique is done on the whole model' : 'must name at least one relief, or the technique fits nowhere');
+            $node
+                ->get('suits')
+                ->problem(
+                    $whole
+                        ? 'must be empty: the technique is done on the whole model'
+                        : 'must name at least one relief, or the technique fits nowhere',
+                );
         }
 
         return new Technique(
@@ -119,7 +156,11 @@ final class TechniqueFormat
                 'faults' => $notes->faults,
                 'caution' => $notes->caution,
             ],
-        ] + array_filter(['retired' => $technique->retired, 'mark_mm' => $technique->markMm], fn (mixed $v) => $v !== null));
+        ] +
+            array_filter(
+                ['retired' => $technique->retired, 'mark_mm' => $technique->markMm],
+                fn (mixed $v) => $v !== null,
+            ));
     }
 
     private static function notes(Node $node): TechniqueNotes

@@ -17,7 +17,8 @@ use Ordotype\Core\Standard\View;
 
 /**
  * What to look at on a piece: a question for each clause and view, one for each kind of fault and view, and the final
- * look. Clauses that are answered by one and the same look share a question, and so do the kinds of fault in a view that
+ * look. Clauses that are answered by one and the same look share a question, and so do the kinds of fault in a view
+ * that
  * holds one or two areas; a list nobody gets through is no check.
  */
 final readonly class CheckList
@@ -36,10 +37,25 @@ final readonly class CheckList
     {
         $faults = $this->ofFaults();
         $questions = [...$this->ofClauses($faults), ...array_values($faults)];
-        $place = fn (Question $q): int => $q->view === null ? 9 : (int) array_search($q->view, [View::Front, View::Back, View::Under, View::Top], true);
-        usort($questions, fn (Question $a, Question $b) => [$place($a), -$a->notice, $a->key] <=> [$place($b), -$b->notice, $b->key]);
-        $questions[] = new Question(self::FINAL_LOOK, null, 'Turned slowly in the hand, left and right included: is there paint where it should not be, or something forgotten?',
-            array_map(fn (Area $a) => $a->key, $this->plan->request->sculpt->areas), [], array_keys($this->faults->kinds), true, null, 0);
+        $place = fn (Question $q): int => $q->view === null
+            ? 9
+            : (int) array_search($q->view, [View::Front, View::Back, View::Under, View::Top], true);
+        usort(
+            $questions,
+            fn (Question $a, Question $b) => [$place($a), -$a->notice, $a->key] <=> [$place($b), -$b->notice, $b->key],
+        );
+        $questions[] = new Question(
+            self::FINAL_LOOK,
+            null,
+            'Turned slowly in the hand, left and right included: is there paint where it '.
+                'should not be, or something forgotten?',
+            array_map(fn (Area $a) => $a->key, $this->plan->request->sculpt->areas),
+            [],
+            array_keys($this->faults->kinds),
+            true,
+            null,
+            0,
+        );
 
         return $questions;
     }
@@ -61,7 +77,10 @@ final readonly class CheckList
      */
     private function ofClauses(array &$faults): array
     {
-        /** @var array<string, array{view: View, clauses: non-empty-array<string, non-empty-list<array{Area, Requirement}>>}> $looks */
+        /**
+         * @var array<string, array{view: View, clauses: non-empty-array<string, non-empty-list<array{Area,
+         * Requirement}>>}> $looks
+         */
         $looks = [];
         foreach ($this->plan->areas as $planned) {
             $area = $planned->demand->area;
@@ -69,7 +88,12 @@ final readonly class CheckList
                 continue;
             }
             foreach ($planned->demand->requirements as $requirement) {
-                foreach (array_filter($requirement->clauses, fn (string $id) => ! str_starts_with($id, 'amend.') || count($requirement->clauses) === 1) as $clause) {
+                foreach (
+                    array_filter(
+                        $requirement->clauses,
+                        fn (string $id) => ! str_starts_with($id, 'amend.') || count($requirement->clauses) === 1,
+                    ) as $clause
+                ) {
                     $view = self::viewOf($area);
                     $look = self::look($requirement, $clause, $view, $faults);
                     $looks[$look]['view'] = $view;
@@ -122,7 +146,14 @@ final readonly class CheckList
                 Effect::HighlightRaised => 'raised',
                 Effect::PickOut, Effect::HighlightSpot, Effect::Glow => 'details',
                 Effect::Mark, Effect::MarkWear, Effect::MarkSettled, Effect::Letter, Effect::LetterFull => 'marks',
-                Effect::GroundTexture, Effect::GroundColour, Effect::GroundShade, Effect::GroundLight, Effect::GroundPlants, Effect::GroundWet, Effect::GroundScene, Effect::Rim => 'base',
+                Effect::GroundTexture,
+                Effect::GroundColour,
+                Effect::GroundShade,
+                Effect::GroundLight,
+                Effect::GroundPlants,
+                Effect::GroundWet,
+                Effect::GroundScene,
+                Effect::Rim => 'base',
                 default => null,
             },
         };
@@ -137,12 +168,23 @@ final readonly class CheckList
         $mandatory = false;
         foreach ($places as [$area, $requirement]) {
             $areas[$area->key] = $area;
-            $mandatory = $mandatory || in_array($requirement->kind, [RequirementKind::Effect, RequirementKind::Technique], true);
+            $mandatory =
+                $mandatory ||
+                in_array($requirement->kind, [RequirementKind::Effect, RequirementKind::Technique], true);
         }
         $first = $places[0][1];
 
-        return new Question("clause:$clause:{$view->value}", $view, $this->words($first, $areas), array_map(strval(...), array_keys($areas)), [$clause],
-            ['missing_technique', ...array_values(array_diff($this->causedBy($first), ['missing_technique']))], $mandatory, $first->severity, self::noticeOf($areas));
+        return new Question(
+            "clause:$clause:{$view->value}",
+            $view,
+            $this->words($first, $areas),
+            array_map(strval(...), array_keys($areas)),
+            [$clause],
+            ['missing_technique', ...array_values(array_diff($this->causedBy($first), ['missing_technique']))],
+            $mandatory,
+            $first->severity,
+            self::noticeOf($areas),
+        );
     }
 
     /**
@@ -157,8 +199,26 @@ final readonly class CheckList
         }
         $first = $asked[0];
         $isFault = str_starts_with($first->key, 'fault:');
-        $steps = array_map(fn (Question $q) => preg_match('/^(.+): can (.+) colour steps be told apart\?$/u', $q->text, $m) === 1 ? "$m[2] on ".lcfirst($m[1]) : null, $asked);
-        $text = $isFault ? $first->text : (! in_array(null, $steps, true) ? 'Can the colour steps be told apart: '.implode('; ', $steps).'?' : implode('; ', array_map(fn (Question $q, int $i) => $i === 0 ? rtrim($q->text, '?') : lcfirst(rtrim($q->text, '?')), $asked, array_keys($asked))).'?');
+        $steps = array_map(
+            fn (Question $q) => preg_match('/^(.+): can (.+) colour steps be told apart\?$/u', $q->text, $m) === 1
+                ? "$m[2] on ".lcfirst($m[1])
+                : null,
+            $asked,
+        );
+        $text = $isFault
+            ? $first->text
+            : (! in_array(null, $steps, true)
+                ? 'Can the colour steps be told apart: '.implode('; ', $steps).'?'
+                : implode(
+                    '; ',
+                    array_map(
+                        fn (Question $q, int $i) => $i === 0
+                            ? rtrim($q->text, '?')
+                            : lcfirst(rtrim($q->text, '?')),
+                        $asked,
+                        array_keys($asked),
+                    ),
+                ).'?');
         // What a clause says of its own shortfall is not said of every fault that is found with the same look.
         $severities = $isFault ? [] : array_filter(array_map(fn (Question $q) => $q->severity, $asked));
         $gravest = null;
@@ -166,8 +226,17 @@ final readonly class CheckList
             $gravest ??= in_array($severity, $severities, true) ? $severity : null;
         }
 
-        return new Question($first->key, $first->view, $text, self::joined(array_map(fn (Question $q) => $q->areas, $asked)), self::joined(array_map(fn (Question $q) => $q->clauses, $asked)), self::joined(array_map(fn (Question $q) => $q->faults, $asked)),
-            array_filter($asked, fn (Question $q) => $q->mandatory) !== [], $gravest, max(array_map(fn (Question $q) => $q->notice, $asked)));
+        return new Question(
+            $first->key,
+            $first->view,
+            $text,
+            self::joined(array_map(fn (Question $q) => $q->areas, $asked)),
+            self::joined(array_map(fn (Question $q) => $q->clauses, $asked)),
+            self::joined(array_map(fn (Question $q) => $q->faults, $asked)),
+            array_filter($asked, fn (Question $q) => $q->mandatory) !== [],
+            $gravest,
+            max(array_map(fn (Question $q) => $q->notice, $asked)),
+        );
     }
 
     /**
@@ -182,8 +251,13 @@ final readonly class CheckList
     /** @return array<string, Question> by key */
     private function ofFaults(): array
     {
-        $seen = array_count_values(array_map(fn (Area $a) => self::viewOf($a)->value, $this->plan->request->sculpt->areas));
-        /** @var array<string, array{text: string, view: View, areas: array<string, Area>, faults: array<string, true>, mandatory: bool}> $asked */
+        $seen = array_count_values(
+            array_map(fn (Area $a) => self::viewOf($a)->value, $this->plan->request->sculpt->areas),
+        );
+        /**
+         * @var array<string, array{text: string, view: View, areas: array<string, Area>, faults: array<string, true>,
+         * mandatory: bool}> $asked
+         */
         $asked = [];
         foreach ($this->plan->areas as $planned) {
             $area = $planned->demand->area;
@@ -197,21 +271,48 @@ final readonly class CheckList
                 $view = self::viewOf($area);
                 $any = $view !== View::Top && ($seen[$view->value] ?? 0) < 3;
                 $key = 'fault:'.($any ? 'any' : $kind->group->value).":{$view->value}";
-                $asked[$key] ??= ['text' => $any ? 'Is all that is seen from here covered, clean at the borders, smooth and in its colour?' : $kind->group->question(), 'view' => $view, 'areas' => [], 'faults' => [], 'mandatory' => false];
+                $asked[$key] ??= [
+                    'text' => $any
+                        ? 'Is all that is seen from here covered, clean at the borders, smooth and in its colour?'
+                        : $kind->group->question(),
+                    'view' => $view,
+                    'areas' => [],
+                    'faults' => [],
+                    'mandatory' => false,
+                ];
                 $asked[$key]['areas'][$area->key] = $area;
                 $asked[$key]['faults'][$kind->key] = true;
-                $asked[$key]['mandatory'] = $asked[$key]['mandatory'] || ($kind->severity !== Severity::Minor && $area->focus >= 2);
+                $asked[$key]['mandatory'] =
+                    $asked[$key]['mandatory'] || ($kind->severity !== Severity::Minor && $area->focus >= 2);
             }
         }
         $questions = [];
         foreach ($asked as $key => $q) {
-            $questions[$key] = new Question($key, $q['view'], $q['text'], array_map(strval(...), array_keys($q['areas'])), [],
-                array_map(strval(...), array_keys($q['faults'])), $q['mandatory'], null, self::noticeOf($q['areas']));
+            $questions[$key] = new Question(
+                $key,
+                $q['view'],
+                $q['text'],
+                array_map(strval(...), array_keys($q['areas'])),
+                [],
+                array_map(strval(...), array_keys($q['faults'])),
+                $q['mandatory'],
+                null,
+                self::noticeOf($q['areas']),
+            );
         }
         $whole = array_filter($this->faults->kinds, fn (FaultKind $k) => $k->group === FaultGroup::Varnish);
         if ($this->plan->whole->choice?->uses('matt_varnish') === true) {
-            $questions['fault:varnish:front'] = new Question('fault:varnish:front', View::Front, FaultGroup::Varnish->question(), array_map(fn (Area $a) => $a->key, $this->plan->request->sculpt->areas), [],
-                array_map(strval(...), array_keys($whole)), true, null, 1);
+            $questions['fault:varnish:front'] = new Question(
+                'fault:varnish:front',
+                View::Front,
+                FaultGroup::Varnish->question(),
+                array_map(fn (Area $a) => $a->key, $this->plan->request->sculpt->areas),
+                [],
+                array_map(strval(...), array_keys($whole)),
+                true,
+                null,
+                1,
+            );
         }
 
         return $questions;
@@ -228,7 +329,9 @@ final readonly class CheckList
         if ($kind->effects === []) {
             return true;
         }
-        foreach ($this->plan->areas[$this->plan->request->sculpt->place($area->key)]->choice->techniques ?? [] as $used) {
+        foreach (
+            $this->plan->areas[$this->plan->request->sculpt->place($area->key)]->choice->techniques ?? [] as $used
+        ) {
             if ($used->technique->givesAny(...$kind->effects)) {
                 return true;
             }
@@ -240,12 +343,19 @@ final readonly class CheckList
     /** @return list<string> faults that what is asked for can have */
     private function causedBy(Requirement $requirement): array
     {
-        $effects = $requirement->kind === RequirementKind::Technique && $requirement->technique !== null
-            ? array_map(fn (string $e) => Effect::from($e), array_keys($this->plan->request->standard->technique($requirement->technique)->effects))
-            : $requirement->effects;
+        $effects =
+            $requirement->kind === RequirementKind::Technique && $requirement->technique !== null
+                ? array_map(
+                    fn (string $e) => Effect::from($e),
+                    array_keys($this->plan->request->standard->technique($requirement->technique)->effects),
+                )
+                : $requirement->effects;
         $faults = [];
         foreach ($this->faults->kinds as $kind) {
-            if ($kind->effects !== [] && array_filter($kind->effects, fn (Effect $e) => in_array($e, $effects, true)) !== []) {
+            if (
+                $kind->effects !== [] &&
+                array_filter($kind->effects, fn (Effect $e) => in_array($e, $effects, true)) !== []
+            ) {
                 $faults[] = $kind->key;
             }
         }
@@ -256,23 +366,41 @@ final readonly class CheckList
     /** @param  array<string, Area>  $areas */
     private static function noticeOf(array $areas): int
     {
-        return (int) round(10 * array_sum(array_map(fn (Area $a) => self::WEIGHT[$a->focus] * max(1.0, $a->sharePct) / 100, $areas)) + max(0, ...array_values(array_map(fn (Area $a) => self::WEIGHT[$a->focus], $areas))));
+        return (int) round(
+            10 *
+                array_sum(
+                    array_map(fn (Area $a) => (self::WEIGHT[$a->focus] * max(1.0, $a->sharePct)) / 100, $areas),
+                ) +
+                max(0, ...array_values(array_map(fn (Area $a) => self::WEIGHT[$a->focus], $areas))),
+        );
     }
 
     /** @param  array<string, Area>  $areas */
     private function words(Requirement $r, array $areas): string
     {
         $names = array_values(array_map(fn (Area $a) => mb_strtolower($a->name), $areas));
-        $where = count($names) > 5 ? implode(', ', array_slice($names, 0, 4)).' and '.(count($names) - 4).' more' : implode(', ', $names);
+        $where =
+            count($names) > 5
+                ? implode(', ', array_slice($names, 0, 4)).' and '.(count($names) - 4).' more'
+                : implode(', ', $names);
         $extent = match ($r->extent->word()) {
-            'full' => array_filter($areas, fn (Area $a) => $a->rank !== Rank::Ground) === [] ? '' : 'everywhere it should be',
+            'full' => array_filter($areas, fn (Area $a) => $a->rank !== Rank::Ground) === []
+                ? ''
+                : 'everywhere it should be',
             'prominent' => 'where it stands out most',
             default => 'at least in one spot',
         };
         $passes = $r->passes > 1 ? ", in $r->passes passes" : '';
         $what = match ($r->kind) {
-            RequirementKind::Steps => 'Can '.($r->min ?? 0).($r->max === null ? ' or more' : " to $r->max").' colour steps be told apart?',
-            RequirementKind::Technique => 'Is the '.mb_strtolower($this->plan->request->standard->technique((string) $r->technique)->name).' there'.$passes.'?',
+            RequirementKind::Steps => 'Can '.
+                ($r->min ?? 0).
+                ($r->max === null ? ' or more' : " to $r->max").
+                ' colour steps be told apart?',
+            RequirementKind::Technique => 'Is the '.
+                mb_strtolower($this->plan->request->standard->technique((string) $r->technique)->name).
+                ' there'.
+                $passes.
+                '?',
             RequirementKind::Finish => self::finish($r),
             default => self::effect($r->effects[0] ?? null).($extent === '' ? '' : ", $extent")."$passes?",
         };

@@ -25,11 +25,27 @@ final readonly class FaultCatalogue
     /** @throws FormatException naming every path that is wrong and why */
     public static function read(mixed $document): self
     {
-        $problems = new Problems;
-        $root = Node::root($document, $problems)->format(self::WORD)->keys(['format', 'faults']);
+        $problems = new Problems();
+        $root = Node::root($document, $problems)
+            ->format(self::WORD)
+            ->keys(['format', 'faults']);
         $kinds = [];
         foreach ($root->list('faults') as $node) {
-            $node->keys(['key', 'name', 'severity', 'hero_severity', 'by_size', 'where', 'first', 'redo', 'materials', 'effects', 'looks', 'cause', 'how_to_see']);
+            $node->keys([
+                'key',
+                'name',
+                'severity',
+                'hero_severity',
+                'by_size',
+                'where',
+                'first',
+                'redo',
+                'materials',
+                'effects',
+                'looks',
+                'cause',
+                'how_to_see',
+            ]);
             $key = $node->key('key');
             $kinds[$key] = new FaultKind(
                 $key,

@@ -25,7 +25,12 @@ enum FaultGroup: string
         return match ($fault) {
             'bare_primer', 'patchy_cover', 'rub_through', 'unpainted_hidden', 'missing_technique' => self::Cover,
             'overspill', 'metal_flecks' => self::Borders,
-            'brush_marks', 'clogged_detail', 'fluff_in_paint', 'fingerprint', 'glue_bloom', 'grainy_undercoat' => self::Surface,
+            'brush_marks',
+            'clogged_detail',
+            'fluff_in_paint',
+            'fingerprint',
+            'glue_bloom',
+            'grainy_undercoat' => self::Surface,
             'tide_mark', 'pooling', 'frosted_recess' => self::Washes,
             'dusty_drybrush', 'hard_step', 'flat_area', 'light_from_below' => self::Light,
             'wobbly_line', 'broken_line', 'wide_line' => self::Lines,

@@ -27,9 +27,20 @@ final readonly class Judgement
      * @param  Severity|null  $clause  what the clause in question says, if anything
      * @param  float|null  $mm  its size where it was measured; else the share of the area that the spread stands for
      */
-    public static function of(FaultKind $fault, Tier $tier, Sculpt $sculpt, ?Area $area, Method $method, ?Severity $clause, Spread $spread, ?float $mm): self
-    {
-        if (in_array($method->answer(School::Look), ['worn', 'filthy'], true) && in_array($fault->key, ['pooling', 'ground_on_feet'], true)) {
+    public static function of(
+        FaultKind $fault,
+        Tier $tier,
+        Sculpt $sculpt,
+        ?Area $area,
+        Method $method,
+        ?Severity $clause,
+        Spread $spread,
+        ?float $mm,
+    ): self {
+        if (
+            in_array($method->answer(School::Look), ['worn', 'filthy'], true) &&
+            in_array($fault->key, ['pooling', 'ground_on_feet'], true)
+        ) {
             return new self(null, 'The look that was agreed wants it.');
         }
         $hero = in_array($sculpt->role, [Role::Hero, Role::Centrepiece], true);
@@ -52,7 +63,10 @@ final readonly class Judgement
 
         return match (true) {
             $size < $noticed => new self(null, ucfirst("$seen: not noticed.")),
-            $size < self::PLAIN * $noticed && $severity !== Severity::Minor => new self(Severity::Minor, ucfirst("$seen: noticed, just, so minor at most.")),
+            $size < self::PLAIN * $noticed && $severity !== Severity::Minor => new self(
+                Severity::Minor,
+                ucfirst("$seen: noticed, just, so minor at most."),
+            ),
             default => new self($severity, ucfirst("$why; $seen.")),
         };
     }
@@ -60,6 +74,6 @@ final readonly class Judgement
     /** Millimetres across a fault that was given as spot, patch or whole: √(f × area mm² ÷ count). */
     public static function sizeOf(Area $area, Sculpt $sculpt, Spread $spread): float
     {
-        return sqrt($spread->areaShare() * $sculpt->areaCm2($area) * 100 / max(1, $area->count));
+        return sqrt(($spread->areaShare() * $sculpt->areaCm2($area) * 100) / max(1, $area->count));
     }
 }

@@ -16,7 +16,10 @@ use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Technique;
 
-/** What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish again. */
+/**
+ * What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish
+ * again.
+ */
 final readonly class Repair
 {
     public function __construct(private Plan $plan)
@@ -29,14 +32,23 @@ final readonly class Repair
         $steps = [];
         $from = Phase::Check;
         foreach ($this->first($fault, $area) as [$technique, $why]) {
-            $steps[] = $this->step($technique, $fault->where === 'whole' || $technique->whole ? null : $area, $spread, $why);
+            $steps[] = $this->step(
+                $technique,
+                $fault->where === 'whole' || $technique->whole ? null : $area,
+                $spread,
+                $why,
+            );
             $phase = Phase::of($technique);
             $from = $phase->value < $from->value ? $phase : $from;
         }
         $messy = array_filter($this->first($fault, $area), fn (array $f) => $f[0]->mess >= 2) !== [];
         if ($fault->redoLater && $area !== null) {
             foreach ($this->plan->work->steps as $step) {
-                if ($step->area?->key === $area->key && ($step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1)) && $step->phase->value < Phase::MattVarnish->value) {
+                if (
+                    $step->area?->key === $area->key &&
+                    ($step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1)) &&
+                    $step->phase->value < Phase::MattVarnish->value
+                ) {
                     $steps[] = $this->again($step, $spread);
                     $messy = $messy || $step->isMessy();
                 }
@@ -44,15 +56,32 @@ final readonly class Repair
         }
         if ($messy && $area !== null && $this->plan->request->standard->hasTechnique(WellKnown::TIDY)) {
             foreach ($this->plan->request->sculpt->areas as $neighbour) {
-                if ($this->plan->request->sculpt->touch($area->key, $neighbour->key) && $neighbour->rank->value !== 'ground') {
-                    $steps[] = $this->step($this->plan->request->standard->technique(WellKnown::TIDY), $neighbour, Spread::Spot, 'what strayed onto it is tidied');
+                if (
+                    $this->plan->request->sculpt->touch($area->key, $neighbour->key) &&
+                    $neighbour->rank->value !== 'ground'
+                ) {
+                    $steps[] = $this->step(
+                        $this->plan->request->standard->technique(WellKnown::TIDY),
+                        $neighbour,
+                        Spread::Spot,
+                        'what strayed onto it is tidied',
+                    );
                 }
             }
         }
         if ($varnished && $steps !== []) {
             foreach ($this->plan->work->steps as $step) {
-                if ($step->area === null && $step->phase === Phase::MattVarnish && ! in_array($step->technique->key, array_map(fn (RepairStep $s) => $s->technique, $steps), true)) {
-                    $steps[] = new RepairStep($step->technique->key, null, $step->minutes * $spread->repairFactor(), 'the varnish was on already');
+                if (
+                    $step->area === null &&
+                    $step->phase === Phase::MattVarnish &&
+                    ! in_array($step->technique->key, array_map(fn (RepairStep $s) => $s->technique, $steps), true)
+                ) {
+                    $steps[] = new RepairStep(
+                        $step->technique->key,
+                        null,
+                        $step->minutes * $spread->repairFactor(),
+                        'the varnish was on already',
+                    );
                 }
             }
         }
@@ -66,7 +95,10 @@ final readonly class Repair
         $first = [];
         foreach ($fault->first as $key) {
             if ($key !== 'own_base') {
-                $first[] = [$this->plan->request->standard->technique($key), "what puts {$this->lower($fault->name)} right"];
+                $first[] = [
+                    $this->plan->request->standard->technique($key),
+                    "what puts {$this->lower($fault->name)} right",
+                ];
 
                 continue;
             }
@@ -75,7 +107,10 @@ final readonly class Repair
                 continue;
             }
             if ($base->tidied) {
-                $first[] = [$this->plan->request->standard->technique('light_underlay'), 'a stain wants a light ground under it'];
+                $first[] = [
+                    $this->plan->request->standard->technique('light_underlay'),
+                    'a stain wants a light ground under it',
+                ];
             }
             $first[] = [$base, 'the area\'s own base, by brush'];
         }
@@ -85,9 +120,13 @@ final readonly class Repair
 
     private function baseOf(Area $area): ?Technique
     {
-        foreach ($this->plan->areas[$this->plan->request->sculpt->place($area->key)]->choice->techniques ?? [] as $used) {
+        foreach (
+            $this->plan->areas[$this->plan->request->sculpt->place($area->key)]->choice->techniques ?? [] as $used
+        ) {
             if ($used->technique->givesAny(Effect::BaseColour)) {
-                return $used->technique->family === Family::Spray ? $this->plan->request->standard->technique('base_coat') : $used->technique;
+                return $used->technique->family === Family::Spray
+                    ? $this->plan->request->standard->technique('base_coat')
+                    : $used->technique;
             }
         }
 
@@ -99,16 +138,39 @@ final readonly class Repair
         $sculpt = $this->plan->request->sculpt;
         $index = (int) array_search($technique, $this->plan->request->standard->techniques, true);
         $pace = $this->plan->request->tier->pace;
-        $minutes = $area === null || $technique->whole
-            ? Candidate::onModel($technique, $index, $sculpt, $pace)->minutes[Extent::Full->value]
-            : Candidate::onArea($technique, $index, $area, $sculpt, $pace, new MethodOnModel($this->plan->request->method, $sculpt, $this->plan->request->scheme, $this->plan->request->shelf))->minutes[Extent::Full->value];
+        $minutes =
+            $area === null || $technique->whole
+                ? Candidate::onModel($technique, $index, $sculpt, $pace)->minutes[Extent::Full->value]
+                : Candidate::onArea(
+                    $technique,
+                    $index,
+                    $area,
+                    $sculpt,
+                    $pace,
+                    new MethodOnModel(
+                        $this->plan->request->method,
+                        $sculpt,
+                        $this->plan->request->scheme,
+                        $this->plan->request->shelf,
+                    ),
+                )->minutes[Extent::Full->value];
 
-        return new RepairStep($technique->key, $technique->whole ? null : $area?->key, $minutes * $spread->repairFactor(), $why);
+        return new RepairStep(
+            $technique->key,
+            $technique->whole ? null : $area?->key,
+            $minutes * $spread->repairFactor(),
+            $why,
+        );
     }
 
     private function again(Step $step, Spread $spread): RepairStep
     {
-        return new RepairStep($step->technique->key, $step->area?->key, $step->minutes * $spread->repairFactor(), 'a later step of the plan, done again');
+        return new RepairStep(
+            $step->technique->key,
+            $step->area?->key,
+            $step->minutes * $spread->repairFactor(),
+            'a later step of the plan, done again',
+        );
     }
 
     private function lower(string $name): string

@@ -15,7 +15,7 @@ enum Spread: string
     public function areaShare(): float
     {
         return match ($this) {
-            self::Spot => 0.10,
+            self::Spot => 0.1,
             self::Patch => 0.25,
             self::Whole => 1.0,
         };

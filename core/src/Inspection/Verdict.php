@@ -7,15 +7,22 @@ namespace Ordotype\Core\Inspection;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Severity;
 
-/** Whether a piece passes: no critical and no major fault, minors within the limit, every mandatory question answered. */
+/**
+ * Whether a piece passes: no critical and no major fault, minors within the limit, every mandatory question answered.
+ */
 final readonly class Verdict
 {
     /**
      * @param  list<string>  $open  keys of mandatory questions without an answer
      * @param  array<string, int>  $counted  severity word to the number of faults
      */
-    private function __construct(public bool $passes, public array $open, public array $counted, public int $minorLimit, public string $words)
-    {
+    private function __construct(
+        public bool $passes,
+        public array $open,
+        public array $counted,
+        public int $minorLimit,
+        public string $words,
+    ) {
     }
 
     /**

@@ -30,8 +30,15 @@ final class AreaKinds
         $roles = self::named(Role::cases(), array_merge(...array_map(fn (Scope $s) => $s->role ?? [], $all)));
         $sizes = self::named(Size::cases(), array_merge(...array_map(fn (Scope $s) => $s->size ?? [], $all)));
         $facings = self::named(Facing::cases(), array_merge(...array_map(fn (Scope $s) => $s->facing ?? [], $all)));
-        $keys = array_values(array_unique([...array_merge(...array_map(fn (Scope $s) => $s->area ?? [], $all)), 'any']));
-        $focus = array_values(array_unique([0, ...array_filter(array_map(fn (Scope $s) => $s->focusMin, $all), fn (?int $f) => $f !== null)]));
+        $keys = array_values(
+            array_unique([...array_merge(...array_map(fn (Scope $s) => $s->area ?? [], $all)), 'any']),
+        );
+        $focus = array_values(
+            array_unique([
+                0,
+                ...array_filter(array_map(fn (Scope $s) => $s->focusMin, $all), fn (?int $f) => $f !== null),
+            ]),
+        );
         $reliefs = self::reliefs(array_merge(...array_map(fn (Scope $s) => $s->relief ?? [], $all)));
         foreach ($roles as $role) {
             foreach ($sizes as $size) {
@@ -50,12 +57,36 @@ final class AreaKinds
      * @param  list<non-empty-list<Relief>>  $reliefs
      * @return iterable<array{Area, Sculpt}>
      */
-    private static function surfaces(Role $role, Size $size, Facing $facing, string $key, int $focus, array $reliefs): iterable
-    {
+    private static function surfaces(
+        Role $role,
+        Size $size,
+        Facing $facing,
+        string $key,
+        int $focus,
+        array $reliefs,
+    ): iterable {
         foreach (Rank::cases() as $rank) {
             foreach (Material::cases() as $material) {
                 foreach ($reliefs as $relief) {
-                    $area = new Area($key, $key, $material, $relief, $rank, $focus, $facing, 0, 100.0, 1, 1.0, null, [], null, null, null, []);
+                    $area = new Area(
+                        $key,
+                        $key,
+                        $material,
+                        $relief,
+                        $rank,
+                        $focus,
+                        $facing,
+                        0,
+                        100.0,
+                        1,
+                        1.0,
+                        null,
+                        [],
+                        null,
+                        null,
+                        null,
+                        [],
+                    );
                     yield [$area, new Sculpt('kind', $role, $size, null, 10.0, null, [], false, null, [$area])];
                 }
             }
@@ -86,7 +117,7 @@ final class AreaKinds
      */
     private static function withExceptions(array $scopes): array
     {
-        $all = [new Scope];
+        $all = [new Scope()];
         foreach ($scopes as $scope) {
             for ($s = $scope; $s !== null; $s = $s->except) {
                 $all[] = $s;

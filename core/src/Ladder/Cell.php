@@ -14,7 +14,13 @@ final readonly class Cell
      * @param  bool  $own  whether the tier states it itself
      * @param  bool  $asBefore  whether the rung below asks the very same
      */
-    public function __construct(public string $tier, public string $suffix, public ?Clause $clause, public bool $own, public bool $asBefore, public string $words)
-    {
+    public function __construct(
+        public string $tier,
+        public string $suffix,
+        public ?Clause $clause,
+        public bool $own,
+        public bool $asBefore,
+        public string $words,
+    ) {
     }
 }

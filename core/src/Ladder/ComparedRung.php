@@ -16,7 +16,13 @@ final readonly class ComparedRung
      * @param  list<string>  $loses  what only the rung below gives
      * @param  list<string>  $notHere  what one gets from the next rung on
      */
-    public function __construct(public Tier $tier, public Plan $plan, public ?PriceRange $price, public array $adds, public array $loses, public array $notHere)
-    {
+    public function __construct(
+        public Tier $tier,
+        public Plan $plan,
+        public ?PriceRange $price,
+        public array $adds,
+        public array $loses,
+        public array $notHere,
+    ) {
     }
 }

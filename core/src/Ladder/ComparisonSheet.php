@@ -19,16 +19,42 @@ final readonly class ComparisonSheet
     /** @var list<ComparedRung> from the lowest up */
     public array $rungs;
 
-    public function __construct(public Standard $standard, public Sculpt $sculpt, ?Scheme $scheme = null, Shelf $shelf = new Shelf([]))
-    {
-        $tiers = array_values(array_filter((new Grid($standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered));
-        $plans = array_map(fn (Tier $t) => Planner::plan(new PlanRequest($standard, $t, $sculpt, $scheme, shelf: $shelf)), $tiers);
-        $nothing = $tiers === [] ? [] : [Planner::plan(new PlanRequest($standard, self::silent($tiers[0]), $sculpt, $scheme, shelf: $shelf)), ...$plans];
+    public function __construct(
+        public Standard $standard,
+        public Sculpt $sculpt,
+        ?Scheme $scheme = null,
+        Shelf $shelf = new Shelf([]),
+    ) {
+        $tiers = array_values(
+            array_filter((new Grid($standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered),
+        );
+        $plans = array_map(
+            fn (Tier $t) => Planner::plan(new PlanRequest($standard, $t, $sculpt, $scheme, shelf: $shelf)),
+            $tiers,
+        );
+        $nothing =
+            $tiers === []
+                ? []
+                : [
+                    Planner::plan(
+                        new PlanRequest($standard, self::silent($tiers[0]), $sculpt, $scheme, shelf: $shelf),
+                    ),
+                    ...$plans,
+                ];
         $rungs = [];
         foreach ($tiers as $i => $tier) {
             $difference = new TierDifference($nothing[$i], $plans[$i]);
-            $next = isset($plans[$i + 1]) ? (new Voices(new TierDifference($plans[$i], $plans[$i + 1])))->gains() : [];
-            $rungs[] = new ComparedRung($tier, $plans[$i], $difference->prices()[1], (new Voices($difference))->gains(), (new Voices($difference))->losses(), $next);
+            $next = isset($plans[$i + 1])
+                ? (new Voices(new TierDifference($plans[$i], $plans[$i + 1])))->gains()
+                : [];
+            $rungs[] = new ComparedRung(
+                $tier,
+                $plans[$i],
+                $difference->prices()[1],
+                (new Voices($difference))->gains(),
+                (new Voices($difference))->losses(),
+                $next,
+            );
         }
         $this->rungs = $rungs;
     }
@@ -36,6 +62,17 @@ final readonly class ComparisonSheet
     /** The lowest tier with nothing to say: what it gives is told from there. */
     private static function silent(Tier $tier): Tier
     {
-        return new Tier($tier->key, $tier->name, $tier->order, $tier->status, $tier->intent, $tier->pace, $tier->aim, $tier->viewing, [], $tier->defaultStatus);
+        return new Tier(
+            $tier->key,
+            $tier->name,
+            $tier->order,
+            $tier->status,
+            $tier->intent,
+            $tier->pace,
+            $tier->aim,
+            $tier->viewing,
+            [],
+            $tier->defaultStatus,
+        );
     }
 }

@@ -16,8 +16,12 @@ final readonly class Edit
      * @param  string  $what  clause, tier, technique or price
      * @param  string|null  $tier  key of the tier whose clause it is
      */
-    public function __construct(public string $what, public ?string $tier, public ?stdClass $before, public ?stdClass $after)
-    {
+    public function __construct(
+        public string $what,
+        public ?string $tier,
+        public ?stdClass $before,
+        public ?stdClass $after,
+    ) {
     }
 
     public function undone(): self

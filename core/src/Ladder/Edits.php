@@ -8,7 +8,9 @@ use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
 use stdClass;
 
-/** Applies edits to a document in `ordotype/standard@1`; whether the result is a standard is for StandardFormat to say. */
+/**
+ * Applies edits to a document in `ordotype/standard@1`; whether the result is a standard is for StandardFormat to say.
+ */
 final class Edits
 {
     /**
@@ -21,16 +23,32 @@ final class Edits
     public static function apply(stdClass $document, array $edits): stdClass
     {
         $result = Json::decode(Json::encode($document));
-        if (! $result instanceof stdClass) {
+        if (! ($result instanceof stdClass)) {
             return $document;
         }
         foreach ($edits as $place => $edit) {
             match ($edit->what) {
                 'clause' => self::clause($result, $edit, $place),
                 'tier' => self::tier($result, $edit, $place),
-                'technique' => $result->techniques = self::put(self::objects($result->techniques), $edit, $place, fn (stdClass $t) => self::text($t, 'key')),
-                'price' => $result->prices = self::put(self::objects($result->prices), $edit, $place, fn (stdClass $p) => implode(' ', array_map(fn (string $k) => self::text($p, $k), ['tier', 'size', 'role']))),
-                default => throw FormatException::at("/changes/$place/what", 'must be clause, tier, technique or price'),
+                'technique' => ($result->techniques = self::put(
+                    self::objects($result->techniques),
+                    $edit,
+                    $place,
+                    fn (stdClass $t) => self::text($t, 'key'),
+                )),
+                'price' => ($result->prices = self::put(
+                    self::objects($result->prices),
+                    $edit,
+                    $place,
+                    fn (stdClass $p) => implode(
+                        ' ',
+                        array_map(fn (string $k) => self::text($p, $k), ['tier', 'size', 'role']),
+                    ),
+                )),
+                default => throw FormatException::at(
+                    "/changes/$place/what",
+                    'must be clause, tier, technique or price',
+                ),
             };
         }
 
@@ -41,7 +59,12 @@ final class Edits
     {
         foreach (self::objects($document->tiers) as $tier) {
             if (self::text($tier, 'key') === $edit->tier) {
-                $tier->clauses = self::put(self::objects($tier->clauses), $edit, $place, fn (stdClass $c) => self::text($c, 'id'));
+                $tier->clauses = self::put(
+                    self::objects($tier->clauses),
+                    $edit,
+                    $place,
+                    fn (stdClass $c) => self::text($c, 'id'),
+                );
 
                 return;
             }
@@ -59,11 +82,25 @@ final class Edits
             unset($tier->clauses);
             $heads[] = $tier;
         }
-        if ($edit->before !== null && $edit->after === null && ($clauses[self::text($edit->before, 'key')] ?? []) !== []) {
-            throw FormatException::at("/changes/$place", 'the tier still has clauses of its own: retire it, or take them out first');
+        if (
+            $edit->before !== null &&
+            $edit->after === null &&
+            ($clauses[self::text($edit->before, 'key')] ?? []) !== []
+        ) {
+            throw FormatException::at(
+                "/changes/$place",
+                'the tier still has clauses of its own: retire it, or take them out first',
+            );
         }
-        if ($edit->before !== null && $edit->after !== null && self::text($edit->before, 'key') !== self::text($edit->after, 'key')) {
-            throw FormatException::at("/changes/$place/after/key", 'the key of a tier stays: orders and prices name it');
+        if (
+            $edit->before !== null &&
+            $edit->after !== null &&
+            self::text($edit->before, 'key') !== self::text($edit->after, 'key')
+        ) {
+            throw FormatException::at(
+                "/changes/$place/after/key",
+                'the key of a tier stays: orders and prices name it',
+            );
         }
         $document->tiers = self::put($heads, $edit, $place, fn (stdClass $t) => self::text($t, 'key'));
         foreach ($document->tiers as $tier) {
@@ -78,7 +115,10 @@ final class Edits
      */
     private static function put(array $list, Edit $edit, int $place, callable $key): array
     {
-        $named = $edit->before ?? $edit->after ?? throw FormatException::at("/changes/$place", 'must say what it was or what it is to be');
+        $named =
+            $edit->before ??
+            ($edit->after ??
+                throw FormatException::at("/changes/$place", 'must say what it was or what it is to be'));
         $at = null;
         foreach ($list as $i => $one) {
             if ($key($one) === $key($named)) {
@@ -87,9 +127,20 @@ final class Edits
         }
         $current = $at === null ? null : $list[$at];
         if (Json::canonical($current) !== Json::canonical($edit->before)) {
-            throw new EditClash($current === null ? 'Somebody else has taken this out in the meantime.' : 'Somebody else has changed this in the meantime.', $place, $current);
+            throw new EditClash(
+                $current === null
+                    ? 'Somebody else has taken this out in the meantime.'
+                    : 'Somebody else has changed this in the meantime.',
+                $place,
+                $current,
+            );
         }
-        array_splice($list, $at ?? count($list), $at === null ? 0 : 1, $edit->after === null ? [] : [clone $edit->after]);
+        array_splice(
+            $list,
+            $at ?? count($list),
+            $at === null ? 0 : 1,
+            $edit->after === null ? [] : [clone $edit->after],
+        );
 
         return $list;
     }

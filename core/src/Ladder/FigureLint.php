@@ -27,7 +27,10 @@ final readonly class FigureLint
     {
     }
 
-    /** @return list<Finding> tier by tier, figure by figure; a clause or price once, for the figure it is furthest off on */
+    /**
+     * @return list<Finding> tier by tier, figure by figure; a clause or price once, for the figure it is furthest off
+     * on
+     */
     public function findings(): array
     {
         /** @var array<string, array{float, Finding}> $worst */
@@ -38,8 +41,18 @@ final readonly class FigureLint
             }
             foreach ($this->figures as $figure) {
                 $plan = Planner::plan(new PlanRequest($this->standard, $tier, $figure));
-                foreach ([...$this->conflicts($plan), ...$this->lowered($plan), ...$this->overMinutes($plan), ...$this->belowCost($plan)] as [$by, $finding]) {
-                    $what = "$finding->kind $finding->tier ".implode(' ', $finding->clauses).($finding->kind === 'below_cost' ? " {$figure->size->value} {$figure->role->value}" : '');
+                foreach (
+                    [
+                        ...$this->conflicts($plan),
+                        ...$this->lowered($plan),
+                        ...$this->overMinutes($plan),
+                        ...$this->belowCost($plan),
+                    ] as [$by, $finding]
+                ) {
+                    $what =
+                        "$finding->kind $finding->tier ".
+                        implode(' ', $finding->clauses).
+                        ($finding->kind === 'below_cost' ? " {$figure->size->value} {$figure->role->value}" : '');
                     if (! isset($worst[$what]) || $worst[$what][0] < $by) {
                         $worst[$what] = [$by, $finding];
                     }
@@ -56,8 +69,16 @@ final readonly class FigureLint
         $tier = $plan->request->tier;
         $findings = [];
         foreach ($plan->conflicts() as $conflict) {
-            $findings[] = [1.0, new Finding('cannot_be_met', $tier->key, $conflict->clauses, "On the {$plan->request->sculpt->name}, {$tier->name} cannot be met: $conflict->reason.",
-                'Change one of these clauses, allow a technique that helps, or narrow a scope.')];
+            $findings[] = [
+                1.0,
+                new Finding(
+                    'cannot_be_met',
+                    $tier->key,
+                    $conflict->clauses,
+                    "On the {$plan->request->sculpt->name}, {$tier->name} cannot be met: $conflict->reason.",
+                    'Change one of these clauses, allow a technique that helps, or narrow a scope.',
+                ),
+            ];
         }
 
         return $findings;
@@ -83,16 +104,29 @@ final readonly class FigureLint
         }
         $findings = [];
         foreach ($this->standard->clausesOf($tier) as $clause) {
-            if (! isset($suspects[$clause->id]) || (! $clause instanceof EffectClause && ! $clause instanceof StepsClause)) {
+            if (
+                ! isset($suspects[$clause->id]) ||
+                (! ($clause instanceof EffectClause) && ! ($clause instanceof StepsClause))
+            ) {
                 continue;
             }
             $without = Planner::choose(new PlanRequest($this->standard, $this->without($tier, $clause), $figure));
             foreach ($relaxed as $i) {
                 if ($without[$i]->relaxed < $plan->areas[$i]->relaxed) {
                     $area = $plan->areas[$i]->demand->area;
-                    $findings[] = [(float) $plan->areas[$i]->relaxed, new Finding('lowers_bar', $tier->key, [$clause->id],
-                        "On the {$figure->name}, ".mb_strtolower($area->name ?? '').", $clause->id can only be met by rougher work than the pace of $tier->name wants.",
-                        'Allow a cleaner technique that gives it, name one with "by", or leave this kind of area out of its scope.')];
+                    $findings[] = [
+                        (float) $plan->areas[$i]->relaxed,
+                        new Finding(
+                            'lowers_bar',
+                            $tier->key,
+                            [$clause->id],
+                            "On the {$figure->name}, ".
+                                mb_strtolower($area->name ?? '').
+                                ", $clause->id can only be met by rougher work than the pace of $tier->name wants.",
+                            'Allow a cleaner technique that gives it, name one with "by", or leave this kind '.
+                                'of area out of its scope.',
+                        ),
+                    ];
                     break;
                 }
             }
@@ -105,7 +139,21 @@ final readonly class FigureLint
     {
         $left = array_values(array_filter($this->standard->clausesOf($tier), fn (Clause $c) => $c !== $clause));
 
-        return new Tier($tier->key, $tier->name, $tier->order, $tier->status, $tier->intent, $tier->pace, $tier->aim, $tier->viewing, $left, $tier->defaultStatus, null, null, $tier->faults);
+        return new Tier(
+            $tier->key,
+            $tier->name,
+            $tier->order,
+            $tier->status,
+            $tier->intent,
+            $tier->pace,
+            $tier->aim,
+            $tier->viewing,
+            $left,
+            $tier->defaultStatus,
+            null,
+            null,
+            $tier->faults,
+        );
     }
 
     /** @return list<array{float, Finding}> */
@@ -115,7 +163,12 @@ final readonly class FigureLint
         $minutes = $plan->minutesByPasses();
         $findings = [];
         foreach ($this->standard->clausesOf($tier) as $clause) {
-            if (! $clause instanceof MinutesClause || ! in_array($figure->size, $clause->size, true) || ! $clause->scope()->matchesModel($figure) || $minutes <= $clause->max + 1e-9) {
+            if (
+                ! ($clause instanceof MinutesClause) ||
+                ! in_array($figure->size, $clause->size, true) ||
+                ! $clause->scope()->matchesModel($figure) ||
+                $minutes <= $clause->max + 1e-9
+            ) {
                 continue;
             }
             $enough = 5 * (int) ceil($minutes / 5);
@@ -123,8 +176,19 @@ final readonly class FigureLint
             $after = ClauseFormat::write($clause);
             $after->id = $own === null ? "$tier->key.{$clause->suffix()}" : $clause->id;
             $after->max = $enough;
-            $findings[] = [$minutes - $clause->max, new Finding('over_minutes', $tier->key, [$clause->id], "The {$figure->name} takes ".round($minutes)." minutes at $tier->name, and $clause->id allows $clause->max.",
-                "Allow $enough minutes, or ask for less.", [new Edit('clause', $tier->key, $own, $after)])];
+            $findings[] = [
+                $minutes - $clause->max,
+                new Finding(
+                    'over_minutes',
+                    $tier->key,
+                    [$clause->id],
+                    "The {$figure->name} takes ".
+                        round($minutes).
+                        " minutes at $tier->name, and $clause->id allows $clause->max.",
+                    "Allow $enough minutes, or ask for less.",
+                    [new Edit('clause', $tier->key, $own, $after)],
+                ),
+            ];
         }
 
         return $findings;
@@ -137,18 +201,32 @@ final readonly class FigureLint
             return [];
         }
         $request = $plan->request;
-        $cents = (int) ceil($plan->minutesByPasses() * self::cents($this->hourlyRate) / 60 - 1e-6);
+        $cents = (int) ceil(($plan->minutesByPasses() * self::cents($this->hourlyRate)) / 60 - 1e-6);
         $findings = [];
         foreach ($this->standard->prices as $price) {
-            if ($price->tier !== $request->tier->key || $price->size !== $request->sculpt->size || $price->role !== $request->sculpt->role || self::cents($price->low) >= $cents) {
+            if (
+                $price->tier !== $request->tier->key ||
+                $price->size !== $request->sculpt->size ||
+                $price->role !== $request->sculpt->role ||
+                self::cents($price->low) >= $cents
+            ) {
                 continue;
             }
             $before = self::written($price);
             $after = clone $before;
             $after->low = self::money($cents);
             $after->high = $price->high === null ? null : self::money(max($cents, self::cents($price->high)));
-            $findings[] = [(float) ($cents - self::cents($price->low)), new Finding('below_cost', $request->tier->key, [], "A {$request->sculpt->name} at {$request->tier->name} costs $after->low {$this->standard->currency} of bench time, and its range starts at $price->low.",
-                "Start the range at $after->low.", [new Edit('price', null, $before, $after)])];
+            $findings[] = [
+                (float) ($cents - self::cents($price->low)),
+                new Finding(
+                    'below_cost',
+                    $request->tier->key,
+                    [],
+                    "A {$request->sculpt->name} at {$request->tier->name} costs $after->low {$this->standard->currency} of bench time, and its range starts at $price->low.",
+                    "Start the range at $after->low.",
+                    [new Edit('price', null, $before, $after)],
+                ),
+            ];
         }
 
         return $findings;
@@ -156,7 +234,13 @@ final readonly class FigureLint
 
     private static function written(PriceRange $price): stdClass
     {
-        return (object) ['size' => $price->size->value, 'role' => $price->role->value, 'tier' => $price->tier, 'low' => $price->low, 'high' => $price->high];
+        return (object) [
+            'size' => $price->size->value,
+            'role' => $price->role->value,
+            'tier' => $price->tier,
+            'low' => $price->low,
+            'high' => $price->high,
+        ];
     }
 
     /** Exact: a decimal with at most two places. */

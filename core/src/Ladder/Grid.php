@@ -27,7 +27,22 @@ use Ordotype\Core\Standard\TierStatus;
 /** The ladder as a table: rows by bench phase, then finish, then acceptance and minutes; a column for each tier. */
 final readonly class Grid
 {
-    private const GROUPS = ['Preparation', 'Colour', 'Shade', 'Light', 'Lines', 'Detail', 'Marks', 'Wear', 'Protection', 'Base', 'Allowed', 'Finish', 'Check', 'Limits'];
+    private const GROUPS = [
+        'Preparation',
+        'Colour',
+        'Shade',
+        'Light',
+        'Lines',
+        'Detail',
+        'Marks',
+        'Wear',
+        'Protection',
+        'Base',
+        'Allowed',
+        'Finish',
+        'Check',
+        'Limits',
+    ];
 
     public function __construct(private Standard $standard)
     {
@@ -62,17 +77,35 @@ final readonly class Grid
             $label = null;
             foreach ($tiers as $tier) {
                 $clause = $clauses[$tier->key][$suffix] ?? null;
-                $cells[] = new Cell($tier->key, (string) $suffix, $clause, $clause !== null && in_array($clause, $tier->clauses, true),
-                    $clause !== null && $below !== null && self::sameDemand($clause, $below), $clause === null ? '' : ($varies && $clause instanceof EffectClause ? self::effect($clause) : $this->words($clause)));
+                $cells[] = new Cell(
+                    $tier->key,
+                    (string) $suffix,
+                    $clause,
+                    $clause !== null && in_array($clause, $tier->clauses, true),
+                    $clause !== null && $below !== null && self::sameDemand($clause, $below),
+                    $clause === null
+                        ? ''
+                        : ($varies && $clause instanceof EffectClause
+                            ? self::effect($clause)
+                            : $this->words($clause)),
+                );
                 // A retired rung is folded away, so nothing is compared with it.
                 $below = $tier->status === TierStatus::Retired ? $below : $clause;
                 $label ??= $clause?->label;
             }
-            $rows[] = new Row((string) $suffix, $this->group($first), $label ?? str_replace(['.', '_'], ' ', (string) $suffix), $cells);
+            $rows[] = new Row(
+                (string) $suffix,
+                $this->group($first),
+                $label ?? str_replace(['.', '_'], ' ', (string) $suffix),
+                $cells,
+            );
         }
         $place = array_flip(self::GROUPS);
         $order = array_flip(array_map(strval(...), array_keys($suffixes)));
-        usort($rows, fn (Row $a, Row $b) => [$place[$a->group], $order[$a->suffix]] <=> [$place[$b->group], $order[$b->suffix]]);
+        usort(
+            $rows,
+            fn (Row $a, Row $b) => [$place[$a->group], $order[$a->suffix]] <=> [$place[$b->group], $order[$b->suffix]],
+        );
 
         return $rows;
     }
@@ -81,8 +114,12 @@ final readonly class Grid
     public function words(Clause $clause): string
     {
         return match (true) {
-            $clause instanceof StepsClause => $clause->max === null ? "$clause->min or more" : "{$clause->min}–{$clause->max}",
-            $clause instanceof SprayedColoursClause => $clause->min === $clause->max ? (string) $clause->min : "{$clause->min}–{$clause->max}",
+            $clause instanceof StepsClause => $clause->max === null
+                ? "$clause->min or more"
+                : "{$clause->min}–{$clause->max}",
+            $clause instanceof SprayedColoursClause => $clause->min === $clause->max
+                ? (string) $clause->min
+                : "{$clause->min}–{$clause->max}",
             $clause instanceof EffectClause => self::where($clause),
             $clause instanceof TechniqueClause => match ($clause->status) {
                 TechniqueStatus::Required => self::where($clause),
@@ -92,7 +129,9 @@ final readonly class Grid
                 TechniqueStatus::ToAgree => 'to agree',
             },
             $clause instanceof FinishClause => self::finish($clause),
-            $clause instanceof AcceptanceClause => "{$clause->limits['minor']} minor, ".count($clause->views).' views',
+            $clause instanceof AcceptanceClause => "{$clause->limits['minor']} minor, ".
+                count($clause->views).
+                ' views',
             $clause instanceof MinutesClause => "$clause->max min",
             $clause instanceof SkillClause => "skill $clause->min",
             default => '',
@@ -118,19 +157,28 @@ final readonly class Grid
 
     private static function effect(EffectClause $clause): string
     {
-        return implode(' or ', array_map(fn (Effect $e) => match ($e) {
-            Effect::Separate => 'neutral',
-            Effect::SeparateTinted => 'tinted to the surface',
-            Effect::Letter => 'suggested',
-            Effect::LetterFull => 'real writing',
-            default => str_replace('_', ' ', $e->value),
-        }, $clause->effects));
+        return implode(
+            ' or ',
+            array_map(
+                fn (Effect $e) => match ($e) {
+                    Effect::Separate => 'neutral',
+                    Effect::SeparateTinted => 'tinted to the surface',
+                    Effect::Letter => 'suggested',
+                    Effect::LetterFull => 'real writing',
+                    default => str_replace('_', ' ', $e->value),
+                },
+                $clause->effects,
+            ),
+        );
     }
 
     private static function where(Clause $clause): string
     {
         $scope = $clause->scope();
-        $parts = array_map(fn ($word) => str_replace('_', ' ', $word->value), [...($scope->material ?? []), ...($scope->relief ?? [])]);
+        $parts = array_map(fn ($word) => str_replace('_', ' ', $word->value), [
+            ...$scope->material ?? [],
+            ...$scope->relief ?? [],
+        ]);
         if ($parts === []) {
             $parts = array_map(fn ($rank) => $rank->value, $scope->rank ?? []);
         }
@@ -161,7 +209,9 @@ final readonly class Grid
             $clause instanceof AcceptanceClause, $clause instanceof SkillClause => 'Check',
             $clause instanceof MinutesClause => 'Limits',
             $clause instanceof TechniqueClause && $clause->status === TechniqueStatus::Allowed => 'Allowed',
-            $clause instanceof TechniqueClause && $clause->technique !== null => self::phaseGroup(Phase::of($this->standard->technique($clause->technique))),
+            $clause instanceof TechniqueClause && $clause->technique !== null => self::phaseGroup(
+                Phase::of($this->standard->technique($clause->technique)),
+            ),
             $clause instanceof EffectClause => $this->effectGroup($clause->effects[0]),
             default => 'Allowed',
         };
@@ -171,7 +221,12 @@ final readonly class Grid
     {
         return match ($effect) {
             Effect::Shade => 'Shade',
-            Effect::HighlightEdge, Effect::HighlightRaised, Effect::Blend, Effect::Tint, Effect::Texture, Effect::Reflect => 'Light',
+            Effect::HighlightEdge,
+            Effect::HighlightRaised,
+            Effect::Blend,
+            Effect::Tint,
+            Effect::Texture,
+            Effect::Reflect => 'Light',
             Effect::HighlightSpot, Effect::Glow, Effect::PickOut => 'Detail',
             default => self::phaseGroup(Phase::of($this->giver($effect))),
         };

@@ -33,9 +33,14 @@ final readonly class Kinds
 
     public function inScope(Clause $clause, Area $area, Sculpt $sculpt): bool
     {
-        $painting = $clause instanceof StepsClause || $clause instanceof FinishClause || ($clause instanceof EffectClause && $this->isOnAreas($clause));
+        $painting =
+            $clause instanceof StepsClause ||
+            $clause instanceof FinishClause ||
+            ($clause instanceof EffectClause && $this->isOnAreas($clause));
 
-        return $painting ? $clause->scope()->matchesPainting($area, $sculpt) : $clause->scope()->matches($area, $sculpt);
+        return $painting
+            ? $clause->scope()->matchesPainting($area, $sculpt)
+            : $clause->scope()->matches($area, $sculpt);
     }
 
     /** Whether an effect clause speaks of areas; else it is met once for the whole model. */
@@ -69,8 +74,14 @@ final readonly class Kinds
         $asked = Strength::requirement($clause);
         $onAreas = $this->isOnAreas($clause);
 
-        return array_values(array_filter($this->standard->techniques, fn (Technique $t) => $t->retired !== true && $asked->isServedBy($t)
-            && ($onAreas ? DemandResolver::fits($t, $area) : $t->whole)));
+        return array_values(
+            array_filter(
+                $this->standard->techniques,
+                fn (Technique $t) => $t->retired !== true &&
+                    $asked->isServedBy($t) &&
+                    ($onAreas ? DemandResolver::fits($t, $area) : $t->whole),
+            ),
+        );
     }
 
     /** A kind of area in words. */
@@ -79,6 +90,10 @@ final readonly class Kinds
         $scope = $told->scope();
         $words = $scope->role === null && $scope->size === null ? '' : " of {$sculpt->role->value} models";
 
-        return "{$area->rank->value} areas of ".Words::plain($area->material->value).' with '.implode(' and ', array_map(fn ($r) => Words::plain($r->value), $area->relief)).$words;
+        return "{$area->rank->value} areas of ".
+            Words::plain($area->material->value).
+            ' with '.
+            implode(' and ', array_map(fn ($r) => Words::plain($r->value), $area->relief)).
+            $words;
     }
 }

@@ -14,10 +14,20 @@ final class LadderCsv
         $grid = new Grid($standard);
         $lines = [['group', 'row', ...array_map(fn ($t) => $t->name, $grid->tiers())]];
         foreach ($grid->rows() as $row) {
-            $lines[] = [$row->group, $row->label, ...array_map(fn (Cell $c) => $c->clause === null ? '' : Words::clause($c->clause, $standard), $row->cells)];
+            $lines[] = [
+                $row->group,
+                $row->label,
+                ...array_map(
+                    fn (Cell $c) => $c->clause === null ? '' : Words::clause($c->clause, $standard),
+                    $row->cells,
+                ),
+            ];
         }
 
-        return implode('', array_map(fn (array $line) => implode(',', array_map(self::field(...), $line))."\r\n", $lines));
+        return implode(
+            '',
+            array_map(fn (array $line) => implode(',', array_map(self::field(...), $line))."\r\n", $lines),
+        );
     }
 
     /** A text that a spreadsheet would take for a formula gets an apostrophe in front (OWASP, CSV injection). */

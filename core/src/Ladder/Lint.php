@@ -41,15 +41,21 @@ final readonly class Lint
      * @param  list<Sculpt>  $figures  the studio's figures, to plan the tiers on
      * @param  string|null  $hourlyRate  what an hour at the bench costs, a decimal in the standard's currency
      */
-    public function __construct(private Standard $standard, private array $figures = [], private ?string $hourlyRate = null)
-    {
+    public function __construct(
+        private Standard $standard,
+        private array $figures = [],
+        private ?string $hourlyRate = null,
+    ) {
         $this->kinds = new Kinds($standard);
     }
 
     /** @return list<Finding> of the ladder itself, tier by tier in clause order, then of its figures */
     public function findings(): array
     {
-        return [...$this->ofTheLadder(), ...(new FigureLint($this->standard, $this->figures, $this->hourlyRate))->findings()];
+        return [
+            ...$this->ofTheLadder(),
+            ...(new FigureLint($this->standard, $this->figures, $this->hourlyRate))->findings(),
+        ];
     }
 
     /** @return list<Finding> what needs no figure to be seen */
@@ -59,7 +65,13 @@ final readonly class Lint
         $seen = [];
         foreach ($this->standard->tiers as $tier) {
             $clauses = $this->standard->clausesOf($tier);
-            $found = [...$this->floorsAboveCeilings($tier, $clauses), ...$this->matchingNothing($tier, $tier->clauses), ...$this->nobodyMay($tier), ...$this->nobodySees($tier, $clauses), ...$this->lowersBar($tier)];
+            $found = [
+                ...$this->floorsAboveCeilings($tier, $clauses),
+                ...$this->matchingNothing($tier, $tier->clauses),
+                ...$this->nobodyMay($tier),
+                ...$this->nobodySees($tier, $clauses),
+                ...$this->lowersBar($tier),
+            ];
             foreach ($found as $finding) {
                 // A clause that a tier takes from another is reported once, where it stands first.
                 $what = $finding->kind.implode(' ', $finding->clauses);
@@ -76,7 +88,9 @@ final readonly class Lint
     /** @return list<Finding> each offered tier against the next one below it */
     private function rungs(): array
     {
-        $offered = array_values(array_filter((new Grid($this->standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered));
+        $offered = array_values(
+            array_filter((new Grid($this->standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered),
+        );
         $weaker = new WeakerRungs($this->standard);
         $findings = [];
         foreach (array_slice($offered, 1) as $i => $higher) {
@@ -85,8 +99,14 @@ final readonly class Lint
                 $head = self::head($higher);
                 $after = clone $head;
                 $after->status = TierStatus::Retired->value;
-                $findings[] = new Finding('same_as', $higher->key, [], "$higher->name asks exactly what $lower->name asks: a client would pay for a name.", "Retire $higher->name, or say what it does more.",
-                    [new Edit('tier', null, $head, $after)]);
+                $findings[] = new Finding(
+                    'same_as',
+                    $higher->key,
+                    [],
+                    "$higher->name asks exactly "."what $lower->name asks: a client would pay for a name.",
+                    "Retire $higher->name, or say what it does more.",
+                    [new Edit('tier', null, $head, $after)],
+                );
 
                 continue;
             }
@@ -102,8 +122,10 @@ final readonly class Lint
             $said = [];
             foreach ($this->standard->clausesOf($tier) as $clause) {
                 if ($clause instanceof StepsClause) {
-                    $said['steps '.Json::canonical(ScopeFormat::write($clause->scope())).' '.($clause->max ?? '')] = true;
-                } elseif (! $clause instanceof EffectClause) {
+                    $said[
+                        'steps '.Json::canonical(ScopeFormat::write($clause->scope())).' '.($clause->max ?? '')
+                    ] = true;
+                } elseif (! ($clause instanceof EffectClause)) {
                     $written = ClauseFormat::write($clause);
                     unset($written->id, $written->label, $written->client_text, $written->severity);
                     $said[Json::canonical($written)] = true;
@@ -114,7 +136,9 @@ final readonly class Lint
             return [array_keys($said), $tier->pace, $tier->defaultStatus(), $tier->aim];
         };
 
-        return $rest($lower) === $rest($higher) && $weaker->between($lower, $higher) === [] && $weaker->between($higher, $lower) === [];
+        return $rest($lower) === $rest($higher) &&
+            $weaker->between($lower, $higher) === [] &&
+            $weaker->between($higher, $lower) === [];
     }
 
     /**
@@ -124,20 +148,33 @@ final readonly class Lint
     private function floorsAboveCeilings(Tier $tier, array $clauses): array
     {
         $findings = [];
-        $ranged = array_values(array_filter($clauses, fn (Clause $c) => $c instanceof StepsClause || $c instanceof SprayedColoursClause));
+        $ranged = array_values(
+            array_filter($clauses, fn (Clause $c) => $c instanceof StepsClause || $c instanceof SprayedColoursClause),
+        );
         foreach ($ranged as $i => $floor) {
             foreach ($ranged as $j => $ceiling) {
-                if ($floor::class !== $ceiling::class || $ceiling->max === null || $floor->min <= $ceiling->max || ($i !== $j && ($ceiling->min > $ceiling->max || $floor->min > ($floor->max ?? INF)))) {
+                if (
+                    $floor::class !== $ceiling::class ||
+                    $ceiling->max === null ||
+                    $floor->min <= $ceiling->max ||
+                    ($i !== $j && ($ceiling->min > $ceiling->max || $floor->min > ($floor->max ?? INF)))
+                ) {
                     continue;
                 }
                 if ($i !== $j && ! $this->meet($floor, $ceiling)) {
                     continue;
                 }
                 $what = $floor instanceof StepsClause ? 'colour steps' : 'sprayed colours';
-                $findings[] = new Finding('floor_above_ceiling', $tier->key, array_values(array_unique([$floor->id, $ceiling->id])),
-                    "$floor->id asks for at least $floor->min $what where $ceiling->id allows at most $ceiling->max: nothing can meet both.",
-                    "Raise the ceiling of $ceiling->id to $floor->min, lower the floor of $floor->id to $ceiling->max, or let their scopes not overlap.",
-                    $this->own($tier, $ceiling, fn (stdClass $c) => $c->max = $floor->min));
+                $findings[] = new Finding(
+                    'floor_above_ceiling',
+                    $tier->key,
+                    array_values(array_unique([$floor->id, $ceiling->id])),
+                    "$floor->id asks for at least $floor->min $what where $ceiling->id allows at ".
+                        "most $ceiling->max: nothing can meet both.",
+                    "Raise the ceiling of $ceiling->id to $floor->min, lower the ".
+                        "floor of $floor->id to $ceiling->max, or let their scopes not overlap.",
+                    $this->own($tier, $ceiling, fn (stdClass $c) => ($c->max = $floor->min)),
+                );
             }
         }
 
@@ -176,12 +213,19 @@ final readonly class Lint
                 }
             }
             if (! $works) {
-                $findings[] = new Finding('matches_nothing', $tier->key, [$clause->id], ...($inScope ? [
-                    "Nothing $clause->id asks for can be done on any area in its scope: no technique fits the material and relief there.",
-                    'Take it out; or change its scope, its extent or the techniques it names.',
-                ] : [
-                    "No area of any model can be in the scope of $clause->id.", 'Take it out; or widen its scope, or name the ground in it if the ground is meant.',
-                ]), edits: [new Edit('clause', $tier->key, ClauseFormat::write($clause), null)]);
+                [$why, $change] = $inScope
+                    ? [
+                        "Nothing $clause->id asks for can be done on any area in its scope: no ".
+                        'technique fits the material and relief there.',
+                        'Take it out; or change its scope, its extent or the techniques it names.',
+                    ]
+                    : [
+                        "No area of any model can be in the scope of $clause->id.",
+                        'Take it out; or widen its scope, or name the ground in it if the ground is meant.',
+                    ];
+                $findings[] = new Finding('matches_nothing', $tier->key, [$clause->id], $why, $change, [
+                    new Edit('clause', $tier->key, ClauseFormat::write($clause), null),
+                ]);
             }
         }
 
@@ -198,12 +242,14 @@ final readonly class Lint
         $statuses = new Statuses($this->standard, $tier);
         $findings = [];
         foreach ($statuses->clauses as $clause) {
-            if (! $clause instanceof EffectClause) {
+            if (! ($clause instanceof EffectClause)) {
                 continue;
             }
             $could = [];
             foreach ($this->kindsFor($clause, $statuses) as [$area, $sculpt]) {
-                foreach ($this->kinds->inScope($clause, $area, $sculpt) ? $this->kinds->serving($clause, $area) : [] as $technique) {
+                foreach (
+                    $this->kinds->inScope($clause, $area, $sculpt) ? $this->kinds->serving($clause, $area) : [] as $technique
+                ) {
                     if ($statuses->mayUse($technique, $area, $sculpt)) {
                         continue 3;
                     }
@@ -213,9 +259,25 @@ final readonly class Lint
             // What nothing at all can give is another finding.
             if ($could !== []) {
                 $first = array_values($could)[0];
-                $findings[] = new Finding('nobody_may', $tier->key, [$clause->id], "$clause->id asks for ".Words::clause($clause, $this->standard).", and $tier->name allows no technique that gives it.",
-                    "Allow $first->name at $tier->name".(count($could) > 1 ? ', or another of '.implode(', ', array_map(fn (Technique $t) => $t->name, array_slice(array_values($could), 1, 4))) : '').'.',
-                    [$this->allowing($tier, $first, $clause)]);
+                $findings[] = new Finding(
+                    'nobody_may',
+                    $tier->key,
+                    [$clause->id],
+                    "$clause->id asks for ".
+                        Words::clause($clause, $this->standard).
+                        ", and $tier->name allows ".
+                        'no technique that gives it.',
+                    "Allow $first->name at $tier->name".
+                        (count($could) > 1
+                            ? ', or another of '.
+                                implode(
+                                    ', ',
+                                    array_map(fn (Technique $t) => $t->name, array_slice(array_values($could), 1, 4)),
+                                )
+                            : '').
+                        '.',
+                    [$this->allowing($tier, $first, $clause)],
+                );
             }
         }
 
@@ -234,17 +296,61 @@ final readonly class Lint
         $accepts = array_values(array_filter($clauses, fn (Clause $c) => $c instanceof AcceptanceClause));
         $findings = [];
         foreach ($clauses as $clause) {
-            $painted = $clause instanceof EffectClause || ($clause instanceof TechniqueClause && $clause->status === TechniqueStatus::Required);
-            if (! $painted && ! $clause instanceof FinishClause && ! $clause instanceof StepsClause) {
+            $painted =
+                $clause instanceof EffectClause ||
+                ($clause instanceof TechniqueClause && $clause->status === TechniqueStatus::Required);
+            if (! $painted && ! ($clause instanceof FinishClause) && ! ($clause instanceof StepsClause)) {
                 continue;
             }
-            $marks = ! $painted ? [] : array_map(fn (Technique $t) => $t->markMm, array_filter($this->standard->techniques, fn (Technique $t) => $clause instanceof EffectClause ? Strength::requirement($clause)->isServedBy($t) : $clause instanceof TechniqueClause && $clause->names($t)));
+            $marks = ! $painted
+                ? []
+                : array_map(
+                    fn (Technique $t) => $t->markMm,
+                    array_filter(
+                        $this->standard->techniques,
+                        fn (Technique $t) => $clause instanceof EffectClause
+                            ? Strength::requirement($clause)->isServedBy($t)
+                            : $clause instanceof TechniqueClause && $clause->names($t),
+                    ),
+                );
             if ($marks !== [] && ! in_array(null, $marks, true) && max($marks) < $visible) {
-                $findings[] = new Finding('nobody_sees', $tier->key, [$clause->id], sprintf('%s leaves marks of at most %s mm, and from %s cm the sharpest eye sees no less than %.2f mm.', $clause->id, max($marks), $tier->viewing->distanceCm, $visible),
-                    "Leave it out at $tier->name: nobody can check it.", $this->without($tier, $clause));
+                $findings[] = new Finding(
+                    'nobody_sees',
+                    $tier->key,
+                    [$clause->id],
+                    sprintf(
+                        '%s leaves marks of at most %s mm, and '.
+                            'from %s cm the '.
+                            'sharpest eye '.
+                            'sees no less '.
+                            'than %.2f mm.',
+                        $clause->id,
+                        max($marks),
+                        $tier->viewing->distanceCm,
+                        $visible,
+                    ),
+                    "Leave it out at $tier->name: nobody can check it.",
+                    $this->without($tier, $clause),
+                );
             } elseif ($accepts !== [] && ($unseen = $this->unseenView($clause, $accepts)) !== null) {
-                $findings[] = new Finding('nobody_sees', $tier->key, [$clause->id, $accepts[0]->id], "$clause->id asks for something in the view from ".$unseen.", and no check at $tier->name looks from there.",
-                    "Look from $unseen in the check, or leave $clause->id out.", $this->own($tier, $accepts[0], fn (stdClass $c) => $c->views = [...array_map(fn ($v) => $v->value, $accepts[0]->views), $unseen]));
+                $findings[] = new Finding(
+                    'nobody_sees',
+                    $tier->key,
+                    [$clause->id, $accepts[0]->id],
+                    "$clause->id asks ".
+                        'for something in the view from '.
+                        $unseen.
+                        ", and no check at $tier->name looks from there.",
+                    "Look from $unseen in the check, or "."leave $clause->id out.",
+                    $this->own(
+                        $tier,
+                        $accepts[0],
+                        fn (stdClass $c) => ($c->views = [
+                            ...array_map(fn ($v) => $v->value, $accepts[0]->views),
+                            $unseen,
+                        ]),
+                    ),
+                );
             }
         }
 
@@ -258,7 +364,12 @@ final readonly class Lint
      */
     private function unseenView(Clause $clause, array $accepts): ?string
     {
-        if ($clause->scope()->facing === null && $clause->scope()->rank === null && $clause->scope()->material === null && $clause->scope()->relief === null) {
+        if (
+            $clause->scope()->facing === null &&
+            $clause->scope()->rank === null &&
+            $clause->scope()->material === null &&
+            $clause->scope()->relief === null
+        ) {
             return null;
         }
         if ($clause instanceof EffectClause && ! $this->kinds->isOnAreas($clause)) {
@@ -272,8 +383,13 @@ final readonly class Lint
             $view = CheckList::viewOf($area)->value;
             $looked = false;
             foreach ($accepts as $accept) {
-                $applies = array_intersect(array_map(fn (Role $r) => $r->value, $accept->role), array_map(fn (Role $r) => $r->value, $clause->scope()->role ?? Role::cases())) !== [];
-                $looked = $looked || ($applies && in_array($view, array_map(fn ($v) => $v->value, $accept->views), true));
+                $applies =
+                    array_intersect(
+                        array_map(fn (Role $r) => $r->value, $accept->role),
+                        array_map(fn (Role $r) => $r->value, $clause->scope()->role ?? Role::cases()),
+                    ) !== [];
+                $looked =
+                    $looked || ($applies && in_array($view, array_map(fn ($v) => $v->value, $accept->views), true));
             }
             if ($looked) {
                 return null;
@@ -298,16 +414,21 @@ final readonly class Lint
         $statuses = new Statuses($this->standard, $tier);
         $findings = [];
         foreach ($statuses->clauses as $clause) {
-            if (! $clause instanceof EffectClause || ! $this->kinds->isOnAreas($clause)) {
+            if (! ($clause instanceof EffectClause) || ! $this->kinds->isOnAreas($clause)) {
                 continue;
             }
             $best = null;
             $better = null;
             foreach ($this->kindsFor($clause, $statuses) as [$area, $sculpt]) {
-                foreach ($this->kinds->inScope($clause, $area, $sculpt) ? $this->kinds->serving($clause, $area) : [] as $technique) {
+                foreach (
+                    $this->kinds->inScope($clause, $area, $sculpt) ? $this->kinds->serving($clause, $area) : [] as $technique
+                ) {
                     [$status] = $statuses->of($technique, $area, $sculpt);
                     $grade = self::gradeOn($technique, $technique->suit($area->relief));
-                    if ($status === TechniqueStatus::Required || ($status === TechniqueStatus::Allowed && $grade >= $bar)) {
+                    if (
+                        $status === TechniqueStatus::Required ||
+                        ($status === TechniqueStatus::Allowed && $grade >= $bar)
+                    ) {
                         continue 3;
                     }
                     if ($status === TechniqueStatus::Allowed) {
@@ -318,19 +439,33 @@ final readonly class Lint
                 }
             }
             if ($best !== null) {
-                $findings[] = new Finding('lowers_bar', $tier->key, [$clause->id], "$clause->id can only be met by work of grade $best or less, and the pace of $tier->name wants grade $bar: the bar is lowered wherever it holds.",
-                    $better === null ? "Allow something cleaner that gives it, or leave $clause->id out." : "Allow $better->name at $tier->name.",
-                    $better === null ? $this->without($tier, $clause) : [$this->allowing($tier, $better, $clause)]);
+                $findings[] = new Finding(
+                    'lowers_bar',
+                    $tier->key,
+                    [$clause->id],
+                    "$clause->id can only be met by work of ".
+                        "grade $best or less, and the ".
+"pace of $tier->name wants grade $bar: the bar is lowered wherever it holds.",
+                    $better === null
+                        ? "Allow something cleaner that gives it, or leave $clause->id out."
+                        : "Allow $better->name at $tier->name.",
+                    $better === null ? $this->without($tier, $clause) : [$this->allowing($tier, $better, $clause)],
+                );
             }
         }
 
         return $findings;
     }
 
-    /** The grade at which a technique counts at best on a relief it suits so well; tidied work counts as 4 at least. */
+    /**
+     * The grade at which a technique counts at best on a relief it suits so well; tidied work counts as 4 at least.
+     */
     private static function gradeOn(Technique $technique, int $suit): int
     {
-        $grade = $technique->grade === null ? 5 : max(1, min(5, $technique->grade + ($suit === 3 ? 1 : ($suit === 1 ? -1 : 0))));
+        $grade =
+            $technique->grade === null
+                ? 5
+                : max(1, min(5, $technique->grade + ($suit === 3 ? 1 : ($suit === 1 ? -1 : 0))));
 
         return $technique->tidied ? max(4, $grade) : $grade;
     }
@@ -351,7 +486,10 @@ final readonly class Lint
         $scopes = [$clause->scope()];
         foreach ($this->standard->techniques as $technique) {
             if (Strength::requirement($clause)->isServedBy($technique)) {
-                array_push($scopes, ...array_map(fn (TechniqueClause $c) => $c->scope(), $statuses->naming($technique)));
+                array_push(
+                    $scopes,
+                    ...array_map(fn (TechniqueClause $c) => $c->scope(), $statuses->naming($technique)),
+                );
             }
         }
 
@@ -365,7 +503,12 @@ final readonly class Lint
         while (in_array(substr($id, strlen($tier->key) + 1), $taken, true)) {
             $id .= '_too';
         }
-        $clause = (object) ['id' => $id, 'kind' => 'technique', 'technique' => $technique->key, 'status' => 'allowed'];
+        $clause = (object) [
+            'id' => $id,
+            'kind' => 'technique',
+            'technique' => $technique->key,
+            'status' => 'allowed',
+        ];
         if ($for->scope !== null && ! $technique->whole) {
             $clause->scope = ScopeFormat::write($for->scope);
         }
@@ -381,7 +524,7 @@ final readonly class Lint
         }
         $head = self::head($tier);
         $after = clone $head;
-        $after->drop = [...($tier->drop ?? []), $clause->suffix()];
+        $after->drop = [...$tier->drop ?? [], $clause->suffix()];
 
         return [new Edit('tier', null, $head, $after)];
     }

@@ -8,7 +8,11 @@ namespace Ordotype\Core\Ladder;
 final readonly class Row
 {
     /** @param  list<Cell>  $cells in the order of the tiers */
-    public function __construct(public string $suffix, public string $group, public string $label, public array $cells)
-    {
+    public function __construct(
+        public string $suffix,
+        public string $group,
+        public string $label,
+        public array $cells,
+    ) {
     }
 }

@@ -13,7 +13,13 @@ final readonly class StandardChange
      * @param  list<string>  $tiers  names of the tiers it holds in, lowest first; empty for techniques
      * @param  string  $label  what it is called on the ladder
      */
-    public function __construct(public string $kind, public string $what, public array $tiers, public string $label, public ?string $before, public ?string $after)
-    {
+    public function __construct(
+        public string $kind,
+        public string $what,
+        public array $tiers,
+        public string $label,
+        public ?string $before,
+        public ?string $after,
+    ) {
     }
 }

@@ -13,7 +13,9 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\Tier;
 
-/** In what two versions of a standard differ, clause by clause as the tiers resolve, with what is tighter or looser. */
+/**
+ * In what two versions of a standard differ, clause by clause as the tiers resolve, with what is tighter or looser.
+ */
 final readonly class StandardDifference
 {
     /** @var list<StandardChange> tiers, then clauses in the order of the ladder, then techniques, then prices */
@@ -27,10 +29,19 @@ final readonly class StandardDifference
     /** @return list<StandardChange> */
     private function tiers(): array
     {
-        return self::compare($this->from->tiers, $this->to->tiers, fn (Tier $t) => $t->key, fn (Tier $t) => $t->name, 'tier', function (Tier $t): string {
-            return "$t->name, {$t->status->value}, pace {$t->pace->value}, looked at from {$t->viewing->distanceCm} cm, aim {$t->aim->value}, what no clause names is ".Words::status($t->defaultStatus())
-                .($t->extends === null ? '' : ", takes the clauses of $t->extends");
-        });
+        return self::compare(
+            $this->from->tiers,
+            $this->to->tiers,
+            fn (Tier $t) => $t->key,
+            fn (Tier $t) => $t->name,
+            'tier',
+            function (Tier $t): string {
+                return "$t->name, {$t->status->value}, pace {$t->pace->value}, looked at ".
+                    "from {$t->viewing->distanceCm} cm, aim {$t->aim->value}, what no clause names is ".
+                    Words::status($t->defaultStatus()).
+                    ($t->extends === null ? '' : ", takes the clauses of $t->extends");
+            },
+        );
     }
 
     /** @return list<StandardChange> the same change in several tiers is one change */
@@ -41,7 +52,11 @@ final readonly class StandardDifference
         foreach ([...(new Grid($this->from))->tiers(), ...(new Grid($this->to))->tiers()] as $tier) {
             $names[$tier->key] = $tier->name;
         }
-        /** @var array<string, array{kind: string, tiers: list<string>, label: string, before: string|null, after: string|null}> $found */
+        /**
+         * @var array<string, array{
+         *     kind: string, tiers: list<string>, label: string, before: string|null, after: string|null
+         * }> $found
+         */
         $found = [];
         foreach ($names as $key => $name) {
             foreach (($after[$key] ?? []) + ($before[$key] ?? []) as $suffix => $any) {
@@ -49,19 +64,40 @@ final readonly class StandardDifference
                 if ($was !== null && $is !== null && self::canonical($was) === self::canonical($is)) {
                     continue;
                 }
-                $words = [$was === null ? null : Words::clause($was, $this->from), $is === null ? null : Words::clause($is, $this->to)];
+                $words = [
+                    $was === null ? null : Words::clause($was, $this->from),
+                    $is === null ? null : Words::clause($is, $this->to),
+                ];
                 $kind = match (true) {
                     $was === null => 'added',
                     $is === null => 'dropped',
                     default => self::direction($was, $is),
                 };
                 $place = "$kind\n$suffix\n$words[0]\n$words[1]";
-                $found[$place] ??= ['kind' => $kind, 'tiers' => [], 'label' => $any->label ?? str_replace(['.', '_'], ' ', (string) $suffix), 'before' => $words[0], 'after' => $words[1]];
+                $found[$place] ??= [
+                    'kind' => $kind,
+                    'tiers' => [],
+                    'label' => $any->label ?? str_replace(['.', '_'], ' ', (string) $suffix),
+                    'before' => $words[0],
+                    'after' => $words[1],
+                ];
                 $found[$place]['tiers'][] = $name;
             }
         }
 
-        return array_values(array_map(fn (array $f) => new StandardChange($f['kind'], 'clause', $f['tiers'], $f['label'], $f['before'], $f['after']), $found));
+        return array_values(
+            array_map(
+                fn (array $f) => new StandardChange(
+                    $f['kind'],
+                    'clause',
+                    $f['tiers'],
+                    $f['label'],
+                    $f['before'],
+                    $f['after'],
+                ),
+                $found,
+            ),
+        );
     }
 
     /** @return list<StandardChange> */
@@ -72,13 +108,33 @@ final readonly class StandardDifference
         foreach ($after + $before as $key => $any) {
             [$was, $is] = [$before[$key] ?? null, $after[$key] ?? null];
             if ($was === null || $is === null) {
-                $changes[] = new StandardChange($was === null ? 'added' : 'dropped', 'technique', [], $any['name'], null, null);
+                $changes[] = new StandardChange(
+                    $was === null ? 'added' : 'dropped',
+                    'technique',
+                    [],
+                    $any['name'],
+                    null,
+                    null,
+                );
 
                 continue;
             }
-            $differs = array_keys(array_filter($is + $was, fn (string $field) => ($was[$field] ?? null) !== ($is[$field] ?? null), ARRAY_FILTER_USE_KEY));
+            $differs = array_keys(
+                array_filter(
+                    $is + $was,
+                    fn (string $field) => ($was[$field] ?? null) !== ($is[$field] ?? null),
+                    ARRAY_FILTER_USE_KEY,
+                ),
+            );
             if ($differs !== []) {
-                $changes[] = new StandardChange('changed', 'technique', [], $is['name'], self::fields($was, $differs), self::fields($is, $differs));
+                $changes[] = new StandardChange(
+                    'changed',
+                    'technique',
+                    [],
+                    $is['name'],
+                    self::fields($was, $differs),
+                    self::fields($is, $differs),
+                );
             }
         }
 
@@ -91,7 +147,10 @@ final readonly class StandardDifference
      */
     private static function fields(array $fields, array $named): string
     {
-        return implode(', ', array_map(fn (string $f) => str_replace('_', ' ', $f).' '.($fields[$f] ?? 'unsaid'), $named));
+        return implode(
+            ', ',
+            array_map(fn (string $f) => str_replace('_', ' ', $f).' '.($fields[$f] ?? 'unsaid'), $named),
+        );
     }
 
     /** @return array<string, array<string, string>> technique key to its fields as text */
@@ -111,8 +170,14 @@ final readonly class StandardDifference
     /** @return list<StandardChange> */
     private function prices(): array
     {
-        return self::compare($this->from->prices, $this->to->prices, fn (PriceRange $p) => "{$p->tier} {$p->size->value} {$p->role->value}",
-            fn (PriceRange $p) => "{$p->size->value} {$p->role->value} at $p->tier", 'price', fn (PriceRange $p) => $p->low.($p->high === null ? ' and up' : " to $p->high"));
+        return self::compare(
+            $this->from->prices,
+            $this->to->prices,
+            fn (PriceRange $p) => "{$p->tier} {$p->size->value} {$p->role->value}",
+            fn (PriceRange $p) => "{$p->size->value} {$p->role->value} at $p->tier",
+            'price',
+            fn (PriceRange $p) => $p->low.($p->high === null ? ' and up' : " to $p->high"),
+        );
     }
 
     /**
@@ -125,15 +190,31 @@ final readonly class StandardDifference
      * @param  callable(T): string  $words
      * @return list<StandardChange>
      */
-    private static function compare(array $from, array $to, callable $key, callable $name, string $what, callable $words): array
-    {
+    private static function compare(
+        array $from,
+        array $to,
+        callable $key,
+        callable $name,
+        string $what,
+        callable $words,
+    ): array {
         $before = array_combine(array_map($key, $from), $from);
         $after = array_combine(array_map($key, $to), $to);
         $changes = [];
         foreach ($after + $before as $k => $any) {
-            [$was, $is] = [isset($before[$k]) ? $words($before[$k]) : null, isset($after[$k]) ? $words($after[$k]) : null];
+            [$was, $is] = [
+                isset($before[$k]) ? $words($before[$k]) : null,
+                isset($after[$k]) ? $words($after[$k]) : null,
+            ];
             if ($was !== $is) {
-                $changes[] = new StandardChange($was === null ? 'added' : ($is === null ? 'dropped' : 'changed'), $what, [], $name($any), $was, $is);
+                $changes[] = new StandardChange(
+                    $was === null ? 'added' : ($is === null ? 'dropped' : 'changed'),
+                    $what,
+                    [],
+                    $name($any),
+                    $was,
+                    $is,
+                );
             }
         }
 

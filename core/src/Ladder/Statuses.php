@@ -14,7 +14,9 @@ use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 
-/** What a tier says of each technique on a kind of area: the rule of the last matching clause, without a whole plan. */
+/**
+ * What a tier says of each technique on a kind of area: the rule of the last matching clause, without a whole plan.
+ */
 final readonly class Statuses
 {
     /** @var list<Clause> */
@@ -28,17 +30,26 @@ final readonly class Statuses
     /** @return list<TechniqueClause> the clauses that name the technique */
     public function naming(Technique $technique): array
     {
-        return array_values(array_filter($this->clauses, fn (Clause $c) => $c instanceof TechniqueClause && $c->names($technique)));
+        return array_values(
+            array_filter($this->clauses, fn (Clause $c) => $c instanceof TechniqueClause && $c->names($technique)),
+        );
     }
 
     /** @return array{TechniqueStatus, list<TechniqueClause>} the status there, and the clauses that require it */
     public function of(Technique $technique, Area $area, Sculpt $sculpt): array
     {
         $default = $this->tier->defaultStatus();
-        $status = $default === TechniqueStatus::NotOffered && $technique->key === WellKnown::TIDY ? TechniqueStatus::Allowed : $default;
+        $status =
+            $default === TechniqueStatus::NotOffered && $technique->key === WellKnown::TIDY
+                ? TechniqueStatus::Allowed
+                : $default;
         $required = [];
         foreach ($this->naming($technique) as $clause) {
-            if (! ($technique->whole ? $clause->scope()->matchesModel($sculpt) : $clause->scope()->matches($area, $sculpt))) {
+            if (
+                ! ($technique->whole
+                    ? $clause->scope()->matchesModel($sculpt)
+                    : $clause->scope()->matches($area, $sculpt))
+            ) {
                 continue;
             }
             if ($clause->status === TechniqueStatus::Required) {
@@ -55,6 +66,10 @@ final readonly class Statuses
 
     public function mayUse(Technique $technique, Area $area, Sculpt $sculpt): bool
     {
-        return in_array($this->of($technique, $area, $sculpt)[0], [TechniqueStatus::Required, TechniqueStatus::Allowed], true);
+        return in_array(
+            $this->of($technique, $area, $sculpt)[0],
+            [TechniqueStatus::Required, TechniqueStatus::Allowed],
+            true,
+        );
     }
 }

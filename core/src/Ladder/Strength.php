@@ -21,24 +21,37 @@ use Ordotype\Core\Standard\TechniqueStatus;
 /** Which of two clauses asks for more. */
 final class Strength
 {
-    /** Whether whoever meets $strong meets $weak too, on every area that $weak speaks of; as far as the clauses alone tell. */
+    /**
+     * Whether whoever meets $strong meets $weak too, on every area that $weak speaks of; as far as the clauses alone
+     * tell.
+     */
     public static function implies(Clause $strong, Clause $weak): bool
     {
         return self::sameScope($strong->scope(), $weak->scope()) && self::asksAtLeast($strong, $weak);
     }
 
-    /** The same without a look at where they hold. Floors count, ceilings do not, but for minutes, which are a ceiling. */
+    /**
+     * The same without a look at where they hold. Floors count, ceilings do not, but for minutes, which are a ceiling.
+     */
     public static function asksAtLeast(Clause $strong, Clause $weak): bool
     {
         return match (true) {
-            $strong instanceof EffectClause && $weak instanceof EffectClause => self::requirement($strong)->implies(self::requirement($weak)),
-            $strong instanceof StepsClause && $weak instanceof StepsClause, $strong instanceof SprayedColoursClause && $weak instanceof SprayedColoursClause => $strong->min >= $weak->min,
-            $strong instanceof FinishClause && $weak instanceof FinishClause => $strong->criterion === $weak->criterion
-                && (Words::atLeast($weak->criterion) ? $strong->limit >= $weak->limit : $strong->limit <= $weak->limit),
-            $strong instanceof TechniqueClause && $weak instanceof TechniqueClause => $strong->technique === $weak->technique && $strong->family === $weak->family
-                && $strong->status === TechniqueStatus::Required
-                && ($weak->status !== TechniqueStatus::Required || ($strong->extent()->value >= $weak->extent()->value && $strong->passes() >= $weak->passes())),
-            $strong instanceof MinutesClause && $weak instanceof MinutesClause => $strong->size === $weak->size && $strong->max <= $weak->max,
+            $strong instanceof EffectClause && $weak instanceof EffectClause => self::requirement($strong)->implies(
+                self::requirement($weak),
+            ),
+            $strong instanceof StepsClause && $weak instanceof StepsClause,
+            $strong instanceof SprayedColoursClause && $weak instanceof SprayedColoursClause => $strong->min >= $weak->min,
+            $strong instanceof FinishClause && $weak instanceof FinishClause => $strong->criterion ===
+                $weak->criterion &&
+                (Words::atLeast($weak->criterion) ? $strong->limit >= $weak->limit : $strong->limit <= $weak->limit),
+            $strong instanceof TechniqueClause && $weak instanceof TechniqueClause => $strong->technique ===
+                $weak->technique &&
+                $strong->family === $weak->family &&
+                $strong->status === TechniqueStatus::Required &&
+                ($weak->status !== TechniqueStatus::Required ||
+                    ($strong->extent()->value >= $weak->extent()->value && $strong->passes() >= $weak->passes())),
+            $strong instanceof MinutesClause && $weak instanceof MinutesClause => $strong->size === $weak->size &&
+                $strong->max <= $weak->max,
             $strong instanceof SkillClause && $weak instanceof SkillClause => $strong->min >= $weak->min,
             default => false,
         };
@@ -51,6 +64,7 @@ final class Strength
 
     public static function sameScope(Scope $one, Scope $other): bool
     {
-        return $one == $other || Json::canonical(ScopeFormat::write($one)) === Json::canonical(ScopeFormat::write($other));
+        return $one == $other ||
+            Json::canonical(ScopeFormat::write($one)) === Json::canonical(ScopeFormat::write($other));
     }
 }

@@ -13,7 +13,10 @@ use Ordotype\Core\Standard\PriceRange;
 /** What one tier asks of a sculpt that another does not, and what that takes. */
 final readonly class TierDifference
 {
-    /** @var list<RequirementChange> added, dropped, strengthened, weakened, changed, allowing more or less, in the order of areas */
+    /**
+     * @var list<RequirementChange> added, dropped, strengthened, weakened, changed, allowing more or less, in the
+     * order of areas
+     */
     public array $changes;
 
     public function __construct(public Plan $from, public Plan $to)
@@ -45,7 +48,11 @@ final readonly class TierDifference
     {
         $of = function (Plan $plan): ?PriceRange {
             foreach ($plan->request->standard->prices as $price) {
-                if ($price->tier === $plan->request->tier->key && $price->size === $plan->request->sculpt->size && $price->role === $plan->request->sculpt->role) {
+                if (
+                    $price->tier === $plan->request->tier->key &&
+                    $price->size === $plan->request->sculpt->size &&
+                    $price->role === $plan->request->sculpt->role
+                ) {
                     return $price;
                 }
             }

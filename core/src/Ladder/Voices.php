@@ -10,7 +10,9 @@ use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 
-/** The difference between two tiers on one sculpt, said twice: in the painter's terms and in plain words for a client. */
+/**
+ * The difference between two tiers on one sculpt, said twice: in the painter's terms and in plain words for a client.
+ */
 final readonly class Voices
 {
     /** @var array<string, string> clause id to the plain words the studio gave it */
@@ -29,7 +31,10 @@ final readonly class Voices
         $this->plain = $plain;
     }
 
-    /** @return list<array{change: string, what: string, areas: list<string>, before: string|null, after: string|null}> one for each thing that changes in the same way */
+    /**
+     * @return list<array{change: string, what: string, areas: list<string>, before: string|null, after: string|null}>
+     * one for each thing that changes in the same way
+     */
     public function painters(): array
     {
         $lines = [];
@@ -41,7 +46,13 @@ final readonly class Voices
             [$before, $after] = [self::asks($change->before), self::asks($change->after)];
             $what = $this->subject($any);
             $place = "$change->change\n$what\n$before\n$after";
-            $lines[$place] ??= ['change' => $change->change, 'what' => $what, 'areas' => [], 'before' => $before, 'after' => $after];
+            $lines[$place] ??= [
+                'change' => $change->change,
+                'what' => $what,
+                'areas' => [],
+                'before' => $before,
+                'after' => $after,
+            ];
             $lines[$place]['areas'][] = $this->areaName($any->area);
         }
 
@@ -89,7 +100,12 @@ final readonly class Voices
             if ($requirement === null || ! in_array($change->change, $kinds, true)) {
                 continue;
             }
-            $own = array_values(array_filter(array_map(fn (string $id) => $this->plain[$id] ?? null, $requirement->clauses), is_string(...)));
+            $own = array_values(
+                array_filter(
+                    array_map(fn (string $id) => $this->plain[$id] ?? null, $requirement->clauses),
+                    is_string(...),
+                ),
+            );
             if ($own !== []) {
                 $said[$own[0]] ??= [];
 
@@ -103,7 +119,12 @@ final readonly class Voices
         $lines = [];
         foreach ($said as $phrase => $areas) {
             $named = array_values(array_unique(array_filter($areas, fn (string $a) => $a !== 'the whole model')));
-            $where = $named === [] ? '' : ': '.mb_strtolower(implode(', ', array_slice($named, 0, 4))).(count($named) > 4 ? ' and '.(count($named) - 4).' more parts' : '');
+            $where =
+                $named === []
+                    ? ''
+                    : ': '.
+                        mb_strtolower(implode(', ', array_slice($named, 0, 4))).
+                        (count($named) > 4 ? ' and '.(count($named) - 4).' more parts' : '');
             $lines[] = self::sentence($phrase.$where);
         }
 
@@ -113,11 +134,17 @@ final readonly class Voices
     private function plainly(Requirement $r, bool $more): ?string
     {
         return match ($r->kind) {
-            RequirementKind::Effect => ($more ? 'more of this: ' : '').implode(' or ', array_map(fn (Effect $e) => Words::effectForClients($e), $r->effects)),
-            RequirementKind::Technique => ($more ? 'more of this: ' : '').mb_strtolower($this->difference->to->request->standard->technique((string) $r->technique)->name),
+            RequirementKind::Effect => ($more ? 'more of this: ' : '').
+                implode(' or ', array_map(fn (Effect $e) => Words::effectForClients($e), $r->effects)),
+            RequirementKind::Technique => ($more ? 'more of this: ' : '').
+                mb_strtolower($this->difference->to->request->standard->technique((string) $r->technique)->name),
             RequirementKind::Steps => ($r->min ?? 0) > 1 ? "at least $r->min shades from dark to light" : null,
             RequirementKind::SprayedColours => ($r->min ?? 0) > 0 ? 'at least '.$r->min.' sprayed colours' : null,
-            RequirementKind::Finish => $r->criterion === Criterion::TonalSpan ? ($more ? 'stronger' : 'clear').' contrast between light and shadow' : ($r->criterion === Criterion::HardStep ? 'smoother transitions' : null),
+            RequirementKind::Finish => $r->criterion === Criterion::TonalSpan
+                ? ($more ? 'stronger' : 'clear').' contrast between light and shadow'
+                : ($r->criterion === Criterion::HardStep
+                    ? 'smoother transitions'
+                    : null),
             default => null,
         };
     }
@@ -126,7 +153,9 @@ final readonly class Voices
     {
         return match ($r->kind) {
             RequirementKind::Effect => implode(' or ', array_map(Words::effect(...), $r->effects)),
-            RequirementKind::Technique => mb_strtolower($this->difference->to->request->standard->technique((string) $r->technique)->name),
+            RequirementKind::Technique => mb_strtolower(
+                $this->difference->to->request->standard->technique((string) $r->technique)->name,
+            ),
             RequirementKind::Finish => $r->criterion === null ? '' : Words::criterion($r->criterion),
             default => Words::plain($r->subject()),
         };
@@ -163,7 +192,10 @@ final readonly class Voices
     {
         $used = [];
         foreach ([...$plan->areas, $plan->whole] as $planned) {
-            $used[$planned->demand->area->name ?? 'the whole model'] = array_map(fn ($t) => $t->technique->name.($t->passes > 1 ? " ×$t->passes" : ''), $planned->choice->techniques ?? []);
+            $used[$planned->demand->area->name ?? 'the whole model'] = array_map(
+                fn ($t) => $t->technique->name.($t->passes > 1 ? " ×$t->passes" : ''),
+                $planned->choice->techniques ?? [],
+            );
         }
 
         return $used;

@@ -43,9 +43,16 @@ final readonly class WeakerRungs
         foreach ($low->clauses as $clause) {
             $where = $this->fallsShort($clause, $low, $high);
             if ($where !== null) {
-                $findings[] = new Finding('asks_less', $higher->key, array_values(array_unique([$clause->id, ...$this->rivals($clause, $high)])),
-                    "$higher->name asks for less than $lower->name on $where: $clause->id asks for ".Words::clause($clause, $this->standard).", and nothing $higher->name asks there is as much.",
-                    "Ask it at $higher->name too.", [$this->asking($clause, $higher)]);
+                $findings[] = new Finding(
+                    'asks_less',
+                    $higher->key,
+                    array_values(array_unique([$clause->id, ...$this->rivals($clause, $high)])),
+                    "$higher->name asks for less than $lower->name on $where: $clause->id asks for ".
+                        Words::clause($clause, $this->standard).
+                        ", and nothing $higher->name asks there is as much.",
+                    "Ask it at $higher->name too.",
+                    [$this->asking($clause, $higher)],
+                );
             }
         }
 
@@ -56,9 +63,20 @@ final readonly class WeakerRungs
     private function fallsShort(Clause $clause, Statuses $low, Statuses $high): ?string
     {
         if ($clause instanceof TechniqueClause) {
-            return $clause->status === TechniqueStatus::Required ? $this->techniqueFallsShort($clause, $low, $high) : null;
+            return $clause->status === TechniqueStatus::Required
+                ? $this->techniqueFallsShort($clause, $low, $high)
+                : null;
         }
-        if (! $clause instanceof EffectClause && ! $clause instanceof FinishClause && ! (($clause instanceof StepsClause || $clause instanceof SprayedColoursClause || $clause instanceof SkillClause) && $clause->min > 0)) {
+        if (
+            ! ($clause instanceof EffectClause) &&
+            ! ($clause instanceof FinishClause) &&
+            ! (
+                ($clause instanceof StepsClause ||
+                    $clause instanceof SprayedColoursClause ||
+                    $clause instanceof SkillClause) &&
+                $clause->min > 0
+            )
+        ) {
             return null;
         }
         $candidates = [];
@@ -66,13 +84,22 @@ final readonly class WeakerRungs
             if (Strength::implies($other, $clause) && $this->holdsWherever($other, $clause)) {
                 return null;
             }
-            if ($other::class === $clause::class || ($clause instanceof EffectClause && $other instanceof TechniqueClause)) {
+            if (
+                $other::class === $clause::class ||
+                ($clause instanceof EffectClause && $other instanceof TechniqueClause)
+            ) {
                 $candidates[] = $other;
             }
         }
         $candidates = array_values(array_filter($candidates, fn (Clause $c) => $this->couldImply($c, $clause)));
-        foreach (AreaKinds::toldApartBy([$clause->scope(), ...array_map(fn (Clause $c) => $c->scope(), $candidates)]) as [$area, $sculpt]) {
-            if ($this->kinds->inScope($clause, $area, $sculpt) && $this->kinds->canHold($clause, $area) && ! $this->impliedThere($clause, $candidates, $high, $area, $sculpt)) {
+        foreach (
+            AreaKinds::toldApartBy([$clause->scope(), ...array_map(fn (Clause $c) => $c->scope(), $candidates)]) as [$area, $sculpt]
+        ) {
+            if (
+                $this->kinds->inScope($clause, $area, $sculpt) &&
+                $this->kinds->canHold($clause, $area) &&
+                ! $this->impliedThere($clause, $candidates, $high, $area, $sculpt)
+            ) {
                 return Kinds::words($area, $sculpt, $clause);
             }
         }
@@ -83,18 +110,27 @@ final readonly class WeakerRungs
     /** A stronger effect that nothing can give where the weaker one could be given asks nothing there. */
     private function holdsWherever(Clause $strong, Clause $weak): bool
     {
-        if (! $strong instanceof EffectClause || ! $weak instanceof EffectClause) {
+        if (! ($strong instanceof EffectClause) || ! ($weak instanceof EffectClause)) {
             return true;
         }
         [$more, $less] = [Strength::requirement($strong), Strength::requirement($weak)];
 
-        return array_filter($this->standard->techniques, fn (Technique $t) => $less->isServedBy($t) && ! $more->isServedBy($t)) === [];
+        return array_filter(
+            $this->standard->techniques,
+            fn (Technique $t) => $less->isServedBy($t) && ! $more->isServedBy($t),
+        ) === [];
     }
 
     private function couldImply(Clause $strong, Clause $weak): bool
     {
-        if ($weak instanceof EffectClause && ($strong instanceof EffectClause || ($strong instanceof TechniqueClause && $strong->status === TechniqueStatus::Required))) {
-            return $strong->passes() >= $weak->passes() && $strong->extent()->value >= $weak->extent()->value && $this->shareATechnique($strong, $weak);
+        if (
+            $weak instanceof EffectClause &&
+            ($strong instanceof EffectClause ||
+                ($strong instanceof TechniqueClause && $strong->status === TechniqueStatus::Required))
+        ) {
+            return $strong->passes() >= $weak->passes() &&
+                $strong->extent()->value >= $weak->extent()->value &&
+                $this->shareATechnique($strong, $weak);
         }
 
         return Strength::asksAtLeast($strong, $weak);
@@ -104,7 +140,12 @@ final readonly class WeakerRungs
     {
         $asked = Strength::requirement($weak);
         foreach ($this->standard->techniques as $technique) {
-            if ($asked->isServedBy($technique) && ($strong instanceof TechniqueClause ? $strong->names($technique) : Strength::requirement($strong)->isServedBy($technique))) {
+            if (
+                $asked->isServedBy($technique) &&
+                ($strong instanceof TechniqueClause
+                    ? $strong->names($technique)
+                    : Strength::requirement($strong)->isServedBy($technique))
+            ) {
                 return true;
             }
         }
@@ -119,7 +160,10 @@ final readonly class WeakerRungs
             if (! $this->kinds->inScope($other, $area, $sculpt)) {
                 continue;
             }
-            if (! $clause instanceof EffectClause || (Strength::asksAtLeast($other, $clause) && $this->kinds->canHold($other, $area))) {
+            if (
+                ! ($clause instanceof EffectClause) ||
+                (Strength::asksAtLeast($other, $clause) && $this->kinds->canHold($other, $area))
+            ) {
                 return true;
             }
             $asked = Strength::requirement($clause);
@@ -137,11 +181,20 @@ final readonly class WeakerRungs
         return false;
     }
 
-    private function requires(TechniqueClause $clause, Requirement $asked, Statuses $high, Area $area, Sculpt $sculpt): bool
-    {
+    private function requires(
+        TechniqueClause $clause,
+        Requirement $asked,
+        Statuses $high,
+        Area $area,
+        Sculpt $sculpt,
+    ): bool {
         foreach ($this->standard->techniques as $technique) {
-            if ($clause->names($technique) && $asked->isServedBy($technique) && ($technique->whole || DemandResolver::fits($technique, $area))
-                && $high->of($technique, $area, $sculpt)[0] === TechniqueStatus::Required) {
+            if (
+                $clause->names($technique) &&
+                $asked->isServedBy($technique) &&
+                ($technique->whole || DemandResolver::fits($technique, $area)) &&
+                $high->of($technique, $area, $sculpt)[0] === TechniqueStatus::Required
+            ) {
                 return true;
             }
         }
@@ -160,15 +213,24 @@ final readonly class WeakerRungs
                 continue;
             }
             $naming = [...$low->naming($technique), ...$says];
-            foreach (AreaKinds::toldApartBy(array_map(fn (TechniqueClause $c) => $c->scope(), $naming)) as [$area, $sculpt]) {
-                if (! $clause->scope()->matches($area, $sculpt) || ! ($technique->whole || DemandResolver::fits($technique, $area))) {
+            foreach (
+                AreaKinds::toldApartBy(array_map(fn (TechniqueClause $c) => $c->scope(), $naming)) as [$area, $sculpt]
+            ) {
+                if (
+                    ! $clause->scope()->matches($area, $sculpt) ||
+                    ! ($technique->whole || DemandResolver::fits($technique, $area))
+                ) {
                     continue;
                 }
                 [$status, $asks] = $low->of($technique, $area, $sculpt);
                 if ($status !== TechniqueStatus::Required || ! in_array($clause, $asks, true)) {
                     continue;
                 }
-                $met = array_filter($high->of($technique, $area, $sculpt)[1], fn (TechniqueClause $c) => $c->passes() >= $clause->passes() && $c->extent()->value >= $clause->extent()->value);
+                $met = array_filter(
+                    $high->of($technique, $area, $sculpt)[1],
+                    fn (TechniqueClause $c) => $c->passes() >= $clause->passes() &&
+                        $c->extent()->value >= $clause->extent()->value,
+                );
                 if ($met === []) {
                     return $technique->whole ? 'the whole model' : Kinds::words($area, $sculpt, $clause);
                 }
@@ -184,16 +246,41 @@ final readonly class WeakerRungs
     /** @return list<string> what the higher tier says under the same name */
     private function rivals(Clause $clause, Statuses $high): array
     {
-        return array_values(array_map(fn (Clause $c) => $c->id, array_filter($high->clauses, fn (Clause $c) => $c->suffix() === $clause->suffix() && $c->id !== $clause->id)));
+        return array_values(
+            array_map(
+                fn (Clause $c) => $c->id,
+                array_filter(
+                    $high->clauses,
+                    fn (Clause $c) => $c->suffix() === $clause->suffix() && $c->id !== $clause->id,
+                ),
+            ),
+        );
     }
 
-    /** The clause as the higher tier would ask it: stronger in its place, or beside what stands there under another name. */
+    /**
+     * The clause as the higher tier would ask it: stronger in its place, or beside what stands there under another
+     * name.
+     */
     private function asking(Clause $clause, Tier $higher): Edit
     {
         $after = ClauseFormat::write($clause);
-        $own = array_values(array_filter($higher->clauses, fn (Clause $c) => $c->suffix() === $clause->suffix()))[0] ?? null;
-        $place = array_values(array_filter($this->standard->clausesOf($higher), fn (Clause $c) => $c->suffix() === $clause->suffix()))[0] ?? null;
-        if ($place !== null && ($place::class !== $clause::class || ! Strength::sameScope($place->scope(), $clause->scope()) || $place instanceof TechniqueClause || ! $this->sameSubject($place, $clause))) {
+        $own =
+            array_values(array_filter($higher->clauses, fn (Clause $c) => $c->suffix() === $clause->suffix()))[0] ??
+            null;
+        $place =
+            array_values(
+                array_filter(
+                    $this->standard->clausesOf($higher),
+                    fn (Clause $c) => $c->suffix() === $clause->suffix(),
+                ),
+            )[0] ?? null;
+        if (
+            $place !== null &&
+            ($place::class !== $clause::class ||
+                ! Strength::sameScope($place->scope(), $clause->scope()) ||
+                $place instanceof TechniqueClause ||
+                ! $this->sameSubject($place, $clause))
+        ) {
             $id = "$higher->key.{$clause->suffix()}_kept";
             for ($n = 2; $this->taken($higher, $id); $n++) {
                 $id = "$higher->key.{$clause->suffix()}_kept$n";
@@ -213,7 +300,8 @@ final readonly class WeakerRungs
     private function sameSubject(Clause $one, Clause $other): bool
     {
         return match (true) {
-            $one instanceof EffectClause && $other instanceof EffectClause => $one->effects === $other->effects && $one->by === $other->by,
+            $one instanceof EffectClause && $other instanceof EffectClause => $one->effects === $other->effects &&
+                $one->by === $other->by,
             $one instanceof FinishClause && $other instanceof FinishClause => $one->criterion === $other->criterion,
             default => true,
         };
@@ -221,7 +309,10 @@ final readonly class WeakerRungs
 
     private function taken(Tier $tier, string $id): bool
     {
-        return array_filter($this->standard->clausesOf($tier), fn (Clause $c) => $c->suffix() === substr($id, strlen($tier->key) + 1)) !== [];
+        return array_filter(
+            $this->standard->clausesOf($tier),
+            fn (Clause $c) => $c->suffix() === substr($id, strlen($tier->key) + 1),
+        ) !== [];
     }
 
     /** What stands there with its floors raised to those of the other; both of one kind and subject. */
@@ -235,7 +326,10 @@ final readonly class WeakerRungs
             $result->limit = $floor->limit;
         } elseif ($place instanceof SkillClause && $floor instanceof SkillClause) {
             $result->min = max($place->min, $floor->min);
-        } elseif (($place instanceof StepsClause && $floor instanceof StepsClause) || ($place instanceof SprayedColoursClause && $floor instanceof SprayedColoursClause)) {
+        } elseif (
+            ($place instanceof StepsClause && $floor instanceof StepsClause) ||
+            ($place instanceof SprayedColoursClause && $floor instanceof SprayedColoursClause)
+        ) {
             $result->min = max($place->min, $floor->min);
             $result->max = $place->max === null ? null : max($place->max, $result->min);
         }

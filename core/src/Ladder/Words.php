@@ -30,15 +30,48 @@ final class Words
         $on = $where === '' ? '' : ", on $where";
 
         return match (true) {
-            $clause instanceof StepsClause => ($clause->max === null ? "$clause->min or more" : "$clause->min to $clause->max")." colour steps$on",
-            $clause instanceof SprayedColoursClause => ($clause->min === $clause->max ? "$clause->min" : "$clause->min to $clause->max").' sprayed colours',
-            $clause instanceof EffectClause => implode(' or ', array_map(self::effect(...), $clause->effects)).' '.self::extent($clause->extent()).self::passes($clause->passes()).$on
-                .($clause->by === null ? '' : ', by '.implode(' or ', array_map(fn (string $key) => self::technique($key, $standard), $clause->by))),
-            $clause instanceof TechniqueClause => ($clause->technique === null ? "everything of the family {$clause->family?->value}" : self::technique($clause->technique, $standard)).' '
-                .self::status($clause->status).($clause->status === TechniqueStatus::Required ? ' '.self::extent($clause->extent()).self::passes($clause->passes()) : '').($clause->price === null ? '' : ", at $clause->price $standard->currency").$on,
-            $clause instanceof FinishClause => self::criterion($clause->criterion).' '.(self::atLeast($clause->criterion) ? 'at least' : 'at most').' '.self::number($clause->limit).self::unit($clause->criterion).$on,
-            $clause instanceof AcceptanceClause => ($clause->sampled ? 'a sample is checked' : 'every model is checked').", {$clause->limits['minor']} minor and {$clause->limits['major']} major faults pass, ".count($clause->views).' views',
-            $clause instanceof MinutesClause => 'at most '.self::number($clause->max).' minutes a model, '.implode(', ', array_map(fn ($s) => $s->value, $clause->size)),
+            $clause instanceof StepsClause => ($clause->max === null
+                ? "$clause->min or more"
+                : "$clause->min to $clause->max")." colour steps$on",
+            $clause instanceof SprayedColoursClause => ($clause->min === $clause->max
+                ? "$clause->min"
+                : "$clause->min to $clause->max").' sprayed colours',
+            $clause instanceof EffectClause => implode(' or ', array_map(self::effect(...), $clause->effects)).
+                ' '.
+                self::extent($clause->extent()).
+                self::passes($clause->passes()).
+                $on.
+                ($clause->by === null
+                    ? ''
+                    : ', by '.
+                        implode(' or ', array_map(fn (string $key) => self::technique($key, $standard), $clause->by))),
+            $clause instanceof TechniqueClause => ($clause->technique === null
+                ? "everything of the family {$clause->family?->value}"
+                : self::technique($clause->technique, $standard)).
+                ' '.
+                self::status($clause->status).
+                ($clause->status === TechniqueStatus::Required
+                    ? ' '.self::extent($clause->extent()).self::passes($clause->passes())
+                    : '').
+                ($clause->price === null ? '' : ", at $clause->price $standard->currency").
+                $on,
+            $clause instanceof FinishClause => self::criterion($clause->criterion).
+                ' '.
+                (self::atLeast($clause->criterion) ? 'at least' : 'at most').
+                ' '.
+                self::number($clause->limit).
+                self::unit($clause->criterion).
+                $on,
+            $clause instanceof AcceptanceClause => ($clause->sampled
+                ? 'a sample is checked'
+                : 'every model is checked').
+                ", {$clause->limits['minor']} minor and {$clause->limits['major']} major faults pass, ".
+                count($clause->views).
+                ' views',
+            $clause instanceof MinutesClause => 'at most '.
+                self::number($clause->max).
+                ' minutes a model, '.
+                implode(', ', array_map(fn ($s) => $s->value, $clause->size)),
             $clause instanceof SkillClause => "painted by someone of skill $clause->min or more",
             default => $clause->id,
         };
@@ -188,7 +221,17 @@ final class Words
 
     public static function atLeast(Criterion $criterion): bool
     {
-        return in_array($criterion, [Criterion::TonalSpan, Criterion::Tones, Criterion::LightFromAbove, Criterion::LineShare, Criterion::LastLight], true);
+        return in_array(
+            $criterion,
+            [
+                Criterion::TonalSpan,
+                Criterion::Tones,
+                Criterion::LightFromAbove,
+                Criterion::LineShare,
+                Criterion::LastLight,
+            ],
+            true,
+        );
     }
 
     public static function plain(string $word): string

@@ -18,8 +18,13 @@ final readonly class AreaDemand
      * @param  list<NotApplicable>  $notApplicable
      * @param  array<string, true>  $onRequest  keys of techniques that the client may ask for here
      */
-    public function __construct(public ?Area $area, public array $asked, public array $allowed, public array $notApplicable, public array $onRequest = [])
-    {
+    public function __construct(
+        public ?Area $area,
+        public array $asked,
+        public array $allowed,
+        public array $notApplicable,
+        public array $onRequest = [],
+    ) {
         $this->requirements = Requirement::join($asked);
     }
 

@@ -34,14 +34,30 @@ final readonly class AreaProblem
     /** Equal for problems that have the same solution: everything the search looks at, minutes to a billionth. */
     public function signature(): string
     {
-        $parts = [$this->pace->value, $this->needsBase ? 'base' : '', $this->tidied ? 'tidied' : '', implode(',', array_map(fn ($e) => $e->value, $this->given))];
+        $parts = [
+            $this->pace->value,
+            $this->needsBase ? 'base' : '',
+            $this->tidied ? 'tidied' : '',
+            implode(',', array_map(fn ($e) => $e->value, $this->given)),
+        ];
         foreach ($this->candidates as $c) {
             $t = $c->technique;
-            $parts[] = "$c->index {$t->key} ".round($c->minutes[1] * 1e9).' '.round($c->minutes[2] * 1e9).' '.round($c->minutes[3] * 1e9)." $c->grade ".implode(',', array_map(fn ($e) => $e->value, $c->needs)).($c->needsWash ? ' wash' : '')
-                ." $t->character";
+            $parts[] =
+                "$c->index {$t->key} ".
+                round($c->minutes[1] * 1e9).
+                ' '.
+                round($c->minutes[2] * 1e9).
+                ' '.
+                round($c->minutes[3] * 1e9).
+                " $c->grade ".
+                implode(',', array_map(fn ($e) => $e->value, $c->needs)).
+                ($c->needsWash ? ' wash' : '').
+                " $t->character";
         }
         foreach ($this->requirements as $r) {
-            $parts[] = "{$r->kind->value} {$r->subject()} {$r->extent->value} $r->passes $r->min $r->max ".($r->by === null ? '*' : implode(',', $r->by));
+            $parts[] =
+                "{$r->kind->value} {$r->subject()} {$r->extent->value} $r->passes $r->min $r->max ".
+                ($r->by === null ? '*' : implode(',', $r->by));
         }
         foreach ($this->passesDone as $key => $passes) {
             $parts[] = "done $key $passes";
@@ -53,7 +69,16 @@ final readonly class AreaProblem
     /** @param  list<Requirement>  $requirements */
     public function requiring(array $requirements): self
     {
-        return new self($this->candidates, $requirements, $this->needsBase, $this->pace, $this->given, $this->tidied, $this->passesDone, $this->spotOnly);
+        return new self(
+            $this->candidates,
+            $requirements,
+            $this->needsBase,
+            $this->pace,
+            $this->given,
+            $this->tidied,
+            $this->passesDone,
+            $this->spotOnly,
+        );
     }
 
     /** The same problem with one technique fixed as the base, or with some technique left out. */
@@ -70,6 +95,15 @@ final readonly class AreaProblem
     /** @param  callable(Candidate): bool  $keep */
     public function filtered(callable $keep): self
     {
-        return new self(array_values(array_filter($this->candidates, $keep)), $this->requirements, $this->needsBase, $this->pace, $this->given, $this->tidied, $this->passesDone, $this->spotOnly);
+        return new self(
+            array_values(array_filter($this->candidates, $keep)),
+            $this->requirements,
+            $this->needsBase,
+            $this->pace,
+            $this->given,
+            $this->tidied,
+            $this->passesDone,
+            $this->spotOnly,
+        );
     }
 }

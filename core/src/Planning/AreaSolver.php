@@ -11,9 +11,11 @@ use Ordotype\Core\Standard\Pace;
 /**
  * Chooses the techniques that meet an area's requirements in the fewest minutes, exactly.
  *
- * Everything a solution must reach is a *demand*: a number of units that chosen techniques contribute to (the one base,
+ * Everything a solution must reach is a *demand*: a number of units that chosen techniques contribute to (the one
+ * base,
  * the passes of an effect, the colour steps, a required technique, what a chosen technique needs, the tidying a wash
- * calls for). The search decides one technique at a time, taking the demand with the fewest techniques left, and bounds
+ * calls for). The search decides one technique at a time, taking the demand with the fewest techniques left, and
+ * bounds
  * what is still to come by a feasible solution of the dual of its linear relaxation (dual ascent: each demand in turn
  * takes as high a price as the techniques' remaining minutes bear). Nothing is cut that could tie, so that ties are
  * broken as they must be.
@@ -55,7 +57,9 @@ final class AreaSolver
     /** @var list<array<int, array{int, int}>> by demand: candidate to [least extent that counts, units a pass] */
     private array $members;
 
-    /** @var list<list<array{int, int, int}>> by demand: [candidate, place in cost, units a pass] for each useful extent */
+    /**
+     * @var list<list<array{int, int, int}>> by demand: [candidate, place in cost, units a pass] for each useful extent
+     */
     private array $columns;
 
     /** @var list<list<array{int, int, int}>> by candidate: [demand, least extent that counts, units a pass] */
@@ -101,7 +105,10 @@ final class AreaSolver
     /** Answers that are remembered at most. */
     private const REMEMBERED = 20_000;
 
-    /** @var array<string, list<array{int, int, int}>|null> by what the problem holds: [place among its candidates, passes, extent]; null: nothing fits */
+    /**
+     * @var array<string, list<array{int, int, int}>|null> by what the problem holds: [place among its candidates,
+     * passes, extent]; null: nothing fits
+     */
     private static array $solved = [];
 
     /**
@@ -118,15 +125,31 @@ final class AreaSolver
             $this->anyWillDo = false;
             $found = $this->search($problem, $bar);
             $places = array_flip(array_map(fn (Candidate $c) => $c->index, $problem->candidates));
-            self::$solved[$key] = $found === null ? null : array_map(fn (ChosenTechnique $u) => [$places[$u->index], $u->passes, $u->extent->value], $found->techniques);
+            self::$solved[$key] =
+                $found === null
+                    ? null
+                    : array_map(
+                        fn (ChosenTechnique $u) => [$places[$u->index], $u->passes, $u->extent->value],
+                        $found->techniques,
+                    );
         }
         $use = self::$solved[$key];
 
-        return $use === null ? null : new Choice(array_map(function (array $u) use ($problem): ChosenTechnique {
-            $candidate = $problem->candidates[$u[0]];
+        return $use === null
+            ? null
+            : new Choice(
+                array_map(function (array $u) use ($problem): ChosenTechnique {
+                    $candidate = $problem->candidates[$u[0]];
 
-            return new ChosenTechnique($candidate->technique, $candidate->index, $u[1], Extent::from($u[2]), $candidate->minutes[$u[2]]);
-        }, $use));
+                    return new ChosenTechnique(
+                        $candidate->technique,
+                        $candidate->index,
+                        $u[1],
+                        Extent::from($u[2]),
+                        $candidate->minutes[$u[2]],
+                    );
+                }, $use),
+            );
     }
 
     /** Forgets what was solved, so that it can be measured how long solving takes. */
@@ -157,7 +180,13 @@ final class AreaSolver
         $techniques = [];
         foreach ($this->bestUse as [$i, $passes, $extent]) {
             $candidate = $this->candidates[$i];
-            $techniques[] = new ChosenTechnique($candidate->technique, $candidate->index, $passes, Extent::from($extent), $candidate->minutes[$extent]);
+            $techniques[] = new ChosenTechnique(
+                $candidate->technique,
+                $candidate->index,
+                $passes,
+                Extent::from($extent),
+                $candidate->minutes[$extent],
+            );
         }
 
         return new Choice($techniques);
@@ -182,7 +211,10 @@ final class AreaSolver
         $this->candidates = [];
         $rescued = [];
         foreach ($problem->candidates as $candidate) {
-            $below = $candidate->grade !== null && $candidate->grade < $bar && ! isset($required[$candidate->technique->key]);
+            $below =
+                $candidate->grade !== null &&
+                $candidate->grade < $bar &&
+                ! isset($required[$candidate->technique->key]);
             if ($below && ! ($candidate->technique->tidied && $bar <= 4)) {
                 continue;
             }
@@ -195,7 +227,11 @@ final class AreaSolver
             $place[$candidate->technique->key] = $i;
         }
         foreach ($required as $key => $requirement) {
-            if (! isset($place[$key]) || $requirement->passes > $this->candidates[$place[$key]]->technique->maxPasses - ($problem->passesDone[$key] ?? 0)) {
+            if (
+                ! isset($place[$key]) ||
+                $requirement->passes >
+                    $this->candidates[$place[$key]]->technique->maxPasses - ($problem->passesDone[$key] ?? 0)
+            ) {
                 return false;
             }
         }
@@ -266,7 +302,9 @@ final class AreaSolver
             }
             if ($candidate->needsWash) {
                 // What is done already is dry: only a wash of this plan will do.
-                $washes = array_keys(array_filter($this->candidates, fn (Candidate $c) => $c !== $candidate && $c->isWash()));
+                $washes = array_keys(
+                    array_filter($this->candidates, fn (Candidate $c) => $c !== $candidate && $c->isWash()),
+                );
                 $this->raises[$i][] = $this->demand(1, array_fill_keys($washes, [Extent::Spot->value, 1]), false);
             }
             foreach ($candidate->needs as $effect) {
@@ -311,7 +349,8 @@ final class AreaSolver
 
     /**
      * A technique is worth using only at the extents at which it serves a demand, and for no more passes than the
-     * longest of those asks for. Where a wider extent costs the same it is looked at too, as ties go to the fuller one.
+     * longest of those asks for. Where a wider extent costs the same it is looked at too, as ties go to the fuller
+     * one.
      *
      * @param  array<string, Requirement>  $required
      */
@@ -343,7 +382,10 @@ final class AreaSolver
             $must = $required[$candidate->technique->key] ?? null;
             $levels = [];
             foreach (array_keys($extents) as $extent) {
-                if (($must !== null && $extent < $must->extent->value) || ($extent > Extent::Spot->value && isset($problem->spotOnly[$candidate->technique->key]))) {
+                if (
+                    ($must !== null && $extent < $must->extent->value) ||
+                    ($extent > Extent::Spot->value && isset($problem->spotOnly[$candidate->technique->key]))
+                ) {
                     continue;
                 }
                 $most = 0;
@@ -352,12 +394,24 @@ final class AreaSolver
                         $most = max($most, (int) ceil($this->asked[$d] / $units));
                     }
                 }
-                $most = $this->isBase[$i] ? min(1, $most) : min($candidate->technique->maxPasses - ($problem->passesDone[$candidate->technique->key] ?? 0), $most);
+                $most = $this->isBase[$i]
+                    ? min(1, $most)
+                    : min(
+                        $candidate->technique->maxPasses - ($problem->passesDone[$candidate->technique->key] ?? 0),
+                        $most,
+                    );
                 for ($passes = $must === null ? 1 : $must->passes; $passes <= $most; $passes++) {
                     $levels[] = [$passes, $extent];
                 }
             }
-            usort($levels, fn (array $a, array $b) => [$a[0] * $this->cost[4 * $i + $a[1]], $a[0], -$a[1]] <=> [$b[0] * $this->cost[4 * $i + $b[1]], $b[0], -$b[1]]);
+            usort(
+                $levels,
+                fn (array $a, array $b) => [$a[0] * $this->cost[4 * $i + $a[1]], $a[0], -$a[1]] <=> [
+                    $b[0] * $this->cost[4 * $i + $b[1]],
+                    $b[0],
+                    -$b[1],
+                ],
+            );
             if ($must === null) {
                 $levels[] = [0, 0];
             }

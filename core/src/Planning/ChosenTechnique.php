@@ -10,8 +10,13 @@ use Ordotype\Core\Standard\Technique;
 /** A technique as a plan uses it on an area: how many passes, how widely, minutes of one pass. */
 final readonly class ChosenTechnique
 {
-    public function __construct(public Technique $technique, public int $index, public int $passes, public Extent $extent, public float $minutesAPass)
-    {
+    public function __construct(
+        public Technique $technique,
+        public int $index,
+        public int $passes,
+        public Extent $extent,
+        public float $minutesAPass,
+    ) {
     }
 
     public function minutes(): float

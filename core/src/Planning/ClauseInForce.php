@@ -18,8 +18,12 @@ final readonly class ClauseInForce
      * @param  list<Scope>  $also
      * @param  list<Scope>  $except
      */
-    public function __construct(public Clause $clause, public array $ids, public array $also = [], public array $except = [])
-    {
+    public function __construct(
+        public Clause $clause,
+        public array $ids,
+        public array $also = [],
+        public array $except = [],
+    ) {
     }
 
     public function without(Scope $scope): self

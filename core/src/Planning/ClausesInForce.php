@@ -35,7 +35,10 @@ final readonly class ClausesInForce
     public static function of(Standard $standard, Tier $tier, array $amendments): self
     {
         $clauses = array_map(fn ($clause) => new ClauseInForce($clause, [$clause->id]), $standard->clausesOf($tier));
-        usort($amendments, fn (Amendment $a, Amendment $b) => [$a->level->rank(), $a->number] <=> [$b->level->rank(), $b->number]);
+        usort(
+            $amendments,
+            fn (Amendment $a, Amendment $b) => [$a->level->rank(), $a->number] <=> [$b->level->rank(), $b->number],
+        );
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
         foreach ($amendments as $amendment) {
             if ($amendment->on === null && ! self::speaksOfAnotherTier($amendment, $clauses, $standard)) {
@@ -49,7 +52,11 @@ final readonly class ClausesInForce
     /** @param  list<ClauseInForce>  $clauses */
     private static function speaksOfAnotherTier(Amendment $amendment, array $clauses, Standard $standard): bool
     {
-        if ($amendment->clause === null || $amendment->action === Action::Add || $amendment->level->rank() > Level::Order->rank()) {
+        if (
+            $amendment->clause === null ||
+            $amendment->action === Action::Add ||
+            $amendment->level->rank() > Level::Order->rank()
+        ) {
             return false;
         }
         foreach ($clauses as $one) {
@@ -76,7 +83,16 @@ final readonly class ClausesInForce
     private static function amended(array $clauses, Amendment $amendment, array $known): array
     {
         if ($amendment->action === Action::Add) {
-            $clause = $amendment->added ?? new TechniqueClause($amendment->id(), $amendment->technique, null, TechniqueStatus::Required, $amendment->extent, $amendment->passes);
+            $clause =
+                $amendment->added ??
+                new TechniqueClause(
+                    $amendment->id(),
+                    $amendment->technique,
+                    null,
+                    TechniqueStatus::Required,
+                    $amendment->extent,
+                    $amendment->passes,
+                );
             $ids = array_values(array_unique([$clause->id, $amendment->id()]));
 
             return [...$clauses, new ClauseInForce($clause, $ids, [$amendment->scope])];
@@ -100,11 +116,18 @@ final readonly class ClausesInForce
             $result[] = $one->without($amendment->scope);
             if ($amendment->action === Action::Set) {
                 $path = '/'.($amendment->number - 1).'/values';
-                $result[] = $one->changed(ClauseFormat::with($one->clause, $amendment->values, $known, $path), $amendment->scope, $amendment->id());
+                $result[] = $one->changed(
+                    ClauseFormat::with($one->clause, $amendment->values, $known, $path),
+                    $amendment->scope,
+                    $amendment->id(),
+                );
             }
         }
         if (! $found) {
-            throw FormatException::at('/'.($amendment->number - 1).'/clause', "\"$amendment->clause\" is not a clause of this tier");
+            throw FormatException::at(
+                '/'.($amendment->number - 1).'/clause',
+                "\"$amendment->clause\" is not a clause of this tier",
+            );
         }
 
         return $result;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
-/** The fewest clauses that cannot hold together on an area (null: on the whole model); empty when no clause is to blame. */
+/**
+ * The fewest clauses that cannot hold together on an area (null: on the whole model); empty when no clause is to
+ * blame.
+ */
 final readonly class Conflict
 {
     /** @param  list<string>  $clauses */

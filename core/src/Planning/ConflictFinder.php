@@ -6,7 +6,10 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Standard\Effect;
 
-/** Finds the smallest set of clauses that cannot be met together, trying sets by size and, within a size, by clause order. */
+/**
+ * Finds the smallest set of clauses that cannot be met together, trying sets by size and, within a size, by clause
+ * order.
+ */
 final readonly class ConflictFinder
 {
     /** At this bar no technique is too rough. */
@@ -19,9 +22,16 @@ final readonly class ConflictFinder
     /** @param  callable(list<Requirement>): AreaProblem  $problemOf the problem with only these requirements */
     public function find(AreaDemand $demand, callable $problemOf): Conflict
     {
-        $asked = array_values(array_filter($demand->asked, fn (Requirement $r) => in_array($r->kind, [
-            RequirementKind::Steps, RequirementKind::Effect, RequirementKind::Technique,
-        ], true)));
+        $asked = array_values(
+            array_filter(
+                $demand->asked,
+                fn (Requirement $r) => in_array(
+                    $r->kind,
+                    [RequirementKind::Steps, RequirementKind::Effect, RequirementKind::Technique],
+                    true,
+                ),
+            ),
+        );
         $area = $demand->area?->key;
         if (! $this->solver->canBeMet($problemOf([]), self::NO_BAR)) {
             return new Conflict($area, [], $this->withoutBase($problemOf([])));
@@ -30,12 +40,22 @@ final readonly class ConflictFinder
             foreach (Subsets::of(count($asked), $size) as $chosen) {
                 $set = array_map(fn (int $i) => $asked[$i], $chosen);
                 if (! $this->solver->canBeMet($problemOf(Requirement::join($set)), self::NO_BAR)) {
-                    return new Conflict($area, array_values(array_unique(array_merge(...array_map(fn (Requirement $r) => $r->clauses, $set)))), self::words($set));
+                    return new Conflict(
+                        $area,
+                        array_values(
+                            array_unique(array_merge(...array_map(fn (Requirement $r) => $r->clauses, $set))),
+                        ),
+                        self::words($set),
+                    );
                 }
             }
         }
 
-        return new Conflict($area, [], 'the clauses can be met one by one and together, but not with what the method adds');
+        return new Conflict(
+            $area,
+            [],
+            'the clauses can be met one by one and together, but not with what the method adds',
+        );
     }
 
     private function withoutBase(AreaProblem $problem): string
@@ -64,9 +84,11 @@ final readonly class ConflictFinder
         $passes = $r->passes > 1 ? " in $r->passes passes" : '';
 
         return match ($r->kind) {
-            RequirementKind::Steps => ($r->min ?? 0).($r->max === null ? ' colour steps or more' : " to $r->max colour steps"),
+            RequirementKind::Steps => ($r->min ?? 0).
+                ($r->max === null ? ' colour steps or more' : " to $r->max colour steps"),
             RequirementKind::Technique => "$r->technique at {$r->extent->word()} extent$passes",
-            default => "{$r->subject()} at {$r->extent->word()} extent$passes".($r->by === null ? '' : ' by '.implode(' or ', $r->by)),
+            default => "{$r->subject()} at {$r->extent->word()} extent$passes".
+                ($r->by === null ? '' : ' by '.implode(' or ', $r->by)),
         };
     }
 }

@@ -34,7 +34,10 @@ final class Conformance
             $have += match ($requirement->kind) {
                 RequirementKind::Steps => $one->credit(),
                 RequirementKind::Effect => self::serves($requirement, $one) ? $one->passes : 0,
-                RequirementKind::Technique => $one->technique->key === $requirement->technique && $one->extent->value >= $requirement->extent->value ? $one->passes : 0,
+                RequirementKind::Technique => $one->technique->key === $requirement->technique &&
+                $one->extent->value >= $requirement->extent->value
+                    ? $one->passes
+                    : 0,
                 default => 0,
             };
         }
@@ -55,7 +58,8 @@ final class Conformance
     /** What counts is the smaller of the extent used and the most the technique gives. */
     public static function serves(Requirement $requirement, ChosenTechnique $one): bool
     {
-        return min($one->extent->value, $requirement->deliveredBy($one->technique)->value) >= $requirement->extent->value;
+        return min($one->extent->value, $requirement->deliveredBy($one->technique)->value) >=
+            $requirement->extent->value;
     }
 
     /**
@@ -65,11 +69,22 @@ final class Conformance
      * @param  list<Effect>  $given
      * @return list<string>
      */
-    public static function broken(array $used, bool $needsBase, Pace $pace, array $given, int $bar, ?Area $area): array
-    {
+    public static function broken(
+        array $used,
+        bool $needsBase,
+        Pace $pace,
+        array $given,
+        int $bar,
+        ?Area $area,
+    ): array {
         $broken = [];
         $bases = array_filter($used, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour));
-        if ($needsBase && (count($bases) !== 1 || array_values($bases)[0]->passes !== 1 || array_values($bases)[0]->extent !== Extent::Full)) {
+        if (
+            $needsBase &&
+            (count($bases) !== 1 ||
+                array_values($bases)[0]->passes !== 1 ||
+                array_values($bases)[0]->extent !== Extent::Full)
+        ) {
             $broken[] = 'base';
         }
         $tidied = self::isTidied($used);
@@ -91,7 +106,10 @@ final class Conformance
     public static function isTidied(array $used): bool
     {
         foreach ($used as $one) {
-            if ($one->technique->key === WellKnown::TIDY || ($one->technique->key === WellKnown::LAYER && $one->extent === Extent::Full)) {
+            if (
+                $one->technique->key === WellKnown::TIDY ||
+                ($one->technique->key === WellKnown::LAYER && $one->extent === Extent::Full)
+            ) {
                 return true;
             }
         }
@@ -123,7 +141,8 @@ final class Conformance
     private static function leansOnTidying(array $used, int $bar, ?Area $area): bool
     {
         foreach ($used as $one) {
-            $grade = $area === null ? null : Candidate::gradeOn($one->technique, $one->technique->suit($area->relief));
+            $grade =
+                $area === null ? null : Candidate::gradeOn($one->technique, $one->technique->suit($area->relief));
             if ($one->technique->tidied && $grade !== null && $grade < $bar) {
                 return true;
             }
@@ -154,8 +173,14 @@ final class Conformance
      * @param  string|null  $practice  key of the technique that is practised, and so not given away
      * @return list<SurplusStep>
      */
-    public static function surplus(array $steps, array $areas, PlannedArea $whole, Pace $pace, array $given, ?string $practice = null): array
-    {
+    public static function surplus(
+        array $steps,
+        array $areas,
+        PlannedArea $whole,
+        Pace $pace,
+        array $given,
+        ?string $practice = null,
+    ): array {
         $byKey = ['' => $whole];
         $used = ['' => $whole->choice->techniques ?? []];
         foreach ($areas as $planned) {
@@ -173,13 +198,25 @@ final class Conformance
             $planned = $byKey[$key];
             $needsBase = $step->area !== null && $step->area->rank !== Rank::Ground;
             $broken = array_map(
-                fn (Choice $c): int => count(self::broken($c->techniques, $needsBase, $pace, $given[$key] ?? [], $planned->gradeBar, $step->area)),
+                fn (Choice $c): int => count(
+                    self::broken(
+                        $c->techniques,
+                        $needsBase,
+                        $pace,
+                        $given[$key] ?? [],
+                        $planned->gradeBar,
+                        $step->area,
+                    ),
+                ),
                 [new Choice($used[$key]), new Choice($without)],
             );
             if ($broken[1] > $broken[0] || ! self::asGood($planned->demand, $used[$key], $without)) {
                 continue;
             }
-            $over = array_filter(self::ofArea($planned->demand, $used[$key]), fn (RequirementState $s) => $s->state === 'over');
+            $over = array_filter(
+                self::ofArea($planned->demand, $used[$key]),
+                fn (RequirementState $s) => $s->state === 'over',
+            );
             $beyond = ! isset($planned->demand->allowed[$step->technique->key]) || $over !== [];
             $practised = $beyond && $step->technique->key === $practice;
             array_unshift($surplus, new SurplusStep($step, $no, $beyond && ! $practised, $practised));

@@ -15,8 +15,12 @@ use Ordotype\Core\Standard\TierStatus;
 final readonly class Cutting
 {
     /** @param  list<Cut>  $cuts  in the order in which they go */
-    private function __construct(public array $cuts, public float $left, public ?Tier $tier, public ?float $tierMinutes)
-    {
+    private function __construct(
+        public array $cuts,
+        public float $left,
+        public ?Tier $tier,
+        public ?float $tierMinutes,
+    ) {
     }
 
     public static function to(Plan $plan, float $minutes): self
@@ -34,7 +38,10 @@ final readonly class Cutting
         if ($left <= $minutes + AreaSolver::TIE) {
             return new self($gone, $left, null, null);
         }
-        $tiers = array_filter($plan->request->standard->tiers, fn (Tier $t) => $t->status === TierStatus::Offered && $t->order < $plan->request->tier->order);
+        $tiers = array_filter(
+            $plan->request->standard->tiers,
+            fn (Tier $t) => $t->status === TierStatus::Offered && $t->order < $plan->request->tier->order,
+        );
         usort($tiers, fn (Tier $a, Tier $b) => $b->order <=> $a->order);
         foreach ($tiers as $tier) {
             $takes = Planner::plan($plan->request->at($tier)->amended([]))->minutesByPasses();
@@ -54,7 +61,16 @@ final readonly class Cutting
     /** @return list<Cut> */
     private static function ofExtras(Plan $plan): array
     {
-        return array_map(fn (SurplusStep $s) => new Cut($s->step->area, $s->step->technique, null, $s->step->minutes, $s->step->area === null ? 0.0 : SpareMinutes::notice($s->step->area, $s->step->technique)), $plan->surplus);
+        return array_map(
+            fn (SurplusStep $s) => new Cut(
+                $s->step->area,
+                $s->step->technique,
+                null,
+                $s->step->minutes,
+                $s->step->area === null ? 0.0 : SpareMinutes::notice($s->step->area, $s->step->technique),
+            ),
+            $plan->surplus,
+        );
     }
 
     /** @return list<Cut> amendments without which the plan takes less */
@@ -81,7 +97,9 @@ final readonly class Cutting
             $notice = 0.0;
             foreach ((new PlanComparison($now, $without))->differences() as ['area' => $area, 'only_one' => $gone]) {
                 if ($area !== null) {
-                    $notice += array_sum(array_map(fn (ChosenTechnique $u) => SpareMinutes::notice($area, $u->technique), $gone));
+                    $notice += array_sum(
+                        array_map(fn (ChosenTechnique $u) => SpareMinutes::notice($area, $u->technique), $gone),
+                    );
                 }
             }
             $cuts[] = new Cut(null, null, $amendment, $saves, $notice);

@@ -30,7 +30,9 @@ final class Deal
     /** How many of n a spread means: shares are rounded to the nearest, halves up. */
     public static function count(Spread $spread, int $n): int
     {
-        return $spread->pieces === null ? (int) floor(($spread->share ?? 0.0) * $n + 0.5 + 1e-9) : min($n, $spread->pieces);
+        return $spread->pieces === null
+            ? (int) floor(($spread->share ?? 0.0) * $n + 0.5 + 1e-9)
+            : min($n, $spread->pieces);
     }
 
     /**

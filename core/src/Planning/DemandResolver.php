@@ -44,11 +44,11 @@ final readonly class DemandResolver
     /** Whether a technique can be used on an area at all, whatever the tier says of it. */
     public static function fits(Technique $technique, Area $area): bool
     {
-        return ! $technique->whole
-            && $technique->retired !== true
-            && $technique->permitsMaterial($area->material)
-            && $technique->suit($area->relief) > 0
-            && ! ($area->rank === Rank::Ground && $technique->givesAny(Effect::BaseColour));
+        return ! $technique->whole &&
+            $technique->retired !== true &&
+            $technique->permitsMaterial($area->material) &&
+            $technique->suit($area->relief) > 0 &&
+            ! ($area->rank === Rank::Ground && $technique->givesAny(Effect::BaseColour));
     }
 
     public function ofArea(Area $area): AreaDemand
@@ -70,11 +70,31 @@ final readonly class DemandResolver
                 continue;
             }
             if ($clause instanceof StepsClause) {
-                $asked[] = Requirement::steps($area->key, $inForce->ids, $clause->severity, $clause->min, $clause->max);
+                $asked[] = Requirement::steps(
+                    $area->key,
+                    $inForce->ids,
+                    $clause->severity,
+                    $clause->min,
+                    $clause->max,
+                );
             } elseif ($clause instanceof FinishClause) {
-                $asked[] = Requirement::finish($area->key, $inForce->ids, $clause->severity, $clause->criterion, $clause->limit);
+                $asked[] = Requirement::finish(
+                    $area->key,
+                    $inForce->ids,
+                    $clause->severity,
+                    $clause->criterion,
+                    $clause->limit,
+                );
             } elseif ($clause instanceof EffectClause && ! $this->isWhole($clause)) {
-                $one = Requirement::effect($area->key, $inForce->ids, $clause->severity, $clause->effects, $clause->extent(), $clause->passes(), $clause->by);
+                $one = Requirement::effect(
+                    $area->key,
+                    $inForce->ids,
+                    $clause->severity,
+                    $clause->effects,
+                    $clause->extent(),
+                    $clause->passes(),
+                    $clause->by,
+                );
                 $reason = $this->whyNot($one, $area);
                 if ($reason === null) {
                     $asked[] = $one;
@@ -96,13 +116,15 @@ final readonly class DemandResolver
             } elseif ($status === TechniqueStatus::OnRequest) {
                 $onRequest[$technique->key] = true;
             }
-            array_push($asked, ...($said[$technique->key]['required'] ?? []));
+            array_push($asked, ...$said[$technique->key]['required'] ?? []);
         }
 
         return new AreaDemand($area, $this->inClauseOrder($asked), $allowed, $notApplicable, $onRequest);
     }
 
-    /** What is asked of the model as a whole: effects only whole techniques give, whole techniques, colours, minutes. */
+    /**
+     * What is asked of the model as a whole: effects only whole techniques give, whole techniques, colours, minutes.
+     */
     public function ofModel(): AreaDemand
     {
         $asked = [];
@@ -117,13 +139,39 @@ final readonly class DemandResolver
             if ($clause instanceof TechniqueClause) {
                 $this->note($said, $inForce, $clause, null, $notApplicable);
             } elseif ($clause instanceof EffectClause && $this->isWhole($clause)) {
-                $asked[] = Requirement::effect(null, $inForce->ids, $clause->severity, $clause->effects, $clause->extent(), $clause->passes(), $clause->by);
+                $asked[] = Requirement::effect(
+                    null,
+                    $inForce->ids,
+                    $clause->severity,
+                    $clause->effects,
+                    $clause->extent(),
+                    $clause->passes(),
+                    $clause->by,
+                );
             } elseif ($clause instanceof SprayedColoursClause) {
-                $asked[] = Requirement::ofModel(RequirementKind::SprayedColours, $inForce->ids, $clause->severity, $clause->min, $clause->max);
+                $asked[] = Requirement::ofModel(
+                    RequirementKind::SprayedColours,
+                    $inForce->ids,
+                    $clause->severity,
+                    $clause->min,
+                    $clause->max,
+                );
             } elseif ($clause instanceof MinutesClause && in_array($this->sculpt->size, $clause->size, true)) {
-                $asked[] = Requirement::ofModel(RequirementKind::Minutes, $inForce->ids, $clause->severity, null, $clause->max);
+                $asked[] = Requirement::ofModel(
+                    RequirementKind::Minutes,
+                    $inForce->ids,
+                    $clause->severity,
+                    null,
+                    $clause->max,
+                );
             } elseif ($clause instanceof SkillClause) {
-                $asked[] = Requirement::ofModel(RequirementKind::Skill, $inForce->ids, $clause->severity, $clause->min, null);
+                $asked[] = Requirement::ofModel(
+                    RequirementKind::Skill,
+                    $inForce->ids,
+                    $clause->severity,
+                    $clause->min,
+                    null,
+                );
             }
         }
         $allowed = [];
@@ -135,7 +183,7 @@ final readonly class DemandResolver
             if ($status === TechniqueStatus::Required || $status === TechniqueStatus::Allowed) {
                 $allowed[$technique->key] = true;
             }
-            array_push($asked, ...($said[$technique->key]['required'] ?? []));
+            array_push($asked, ...$said[$technique->key]['required'] ?? []);
         }
 
         return new AreaDemand(null, $this->inClauseOrder($asked), $allowed, $notApplicable);
@@ -159,11 +207,17 @@ final readonly class DemandResolver
      * @param  array<string, array{status: TechniqueStatus, required: list<Requirement>}>  $said
      * @param  list<NotApplicable>  $notApplicable
      */
-    private function note(array &$said, ClauseInForce $inForce, TechniqueClause $clause, ?Area $area, array &$notApplicable): void
-    {
-        $techniques = $clause->technique === null
-            ? array_filter($this->standard->techniques, $clause->names(...))
-            : [$this->standard->technique($clause->technique)];
+    private function note(
+        array &$said,
+        ClauseInForce $inForce,
+        TechniqueClause $clause,
+        ?Area $area,
+        array &$notApplicable,
+    ): void {
+        $techniques =
+            $clause->technique === null
+                ? array_filter($this->standard->techniques, $clause->names(...))
+                : [$this->standard->technique($clause->technique)];
         foreach ($techniques as $technique) {
             if ($technique->whole !== ($area === null)) {
                 continue;
@@ -171,13 +225,28 @@ final readonly class DemandResolver
             $before = $said[$technique->key] ?? ['status' => $this->unsaid($technique), 'required' => []];
             if ($clause->status === TechniqueStatus::Required) {
                 if ($area !== null && ! self::fits($technique, $area)) {
-                    $notApplicable[] = new NotApplicable($area->key, $technique->key, $inForce->ids, self::whyUnfit($technique, $area));
+                    $notApplicable[] = new NotApplicable(
+                        $area->key,
+                        $technique->key,
+                        $inForce->ids,
+                        self::whyUnfit($technique, $area),
+                    );
 
                     continue;
                 }
                 $before['status'] = TechniqueStatus::Required;
-                $before['required'][] = Requirement::technique($area?->key, $inForce->ids, $clause->severity, $technique->key, $clause->extent(), $clause->passes());
-            } elseif ($clause->status !== TechniqueStatus::Allowed || $before['status'] !== TechniqueStatus::Required) {
+                $before['required'][] = Requirement::technique(
+                    $area?->key,
+                    $inForce->ids,
+                    $clause->severity,
+                    $technique->key,
+                    $clause->extent(),
+                    $clause->passes(),
+                );
+            } elseif (
+                $clause->status !== TechniqueStatus::Allowed ||
+                $before['status'] !== TechniqueStatus::Required
+            ) {
                 $before = ['status' => $clause->status, 'required' => []];
             }
             $said[$technique->key] = $before;
@@ -188,7 +257,9 @@ final readonly class DemandResolver
     {
         $default = $this->clauses->tier->defaultStatus();
 
-        return $default === TechniqueStatus::NotOffered && $technique->key === WellKnown::TIDY ? TechniqueStatus::Allowed : $default;
+        return $default === TechniqueStatus::NotOffered && $technique->key === WellKnown::TIDY
+            ? TechniqueStatus::Allowed
+            : $default;
     }
 
     /** Why no technique of the catalogue can give this effect here; null when one can. */
@@ -235,7 +306,11 @@ final readonly class DemandResolver
         foreach ($this->clauses->all as $i => $inForce) {
             $place[implode(' ', $inForce->ids)] ??= $i;
         }
-        usort($asked, fn (Requirement $a, Requirement $b) => ($place[implode(' ', $a->clauses)] ?? 0) <=> ($place[implode(' ', $b->clauses)] ?? 0));
+        usort(
+            $asked,
+            fn (Requirement $a, Requirement $b) => ($place[implode(' ', $a->clauses)] ?? 0) <=>
+                ($place[implode(' ', $b->clauses)] ?? 0),
+        );
 
         return $asked;
     }

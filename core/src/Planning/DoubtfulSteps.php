@@ -30,7 +30,10 @@ final readonly class DoubtfulSteps
      */
     public function warnings(array $steps): array
     {
-        $noticed = NoticingSize::mm($this->request->tier->viewing->distanceCm, $this->request->tier->viewing->angleArcmin);
+        $noticed = NoticingSize::mm(
+            $this->request->tier->viewing->distanceCm,
+            $this->request->tier->viewing->angleArcmin,
+        );
         $warnings = [];
         foreach ($steps as $step) {
             $area = $step->area;
@@ -38,13 +41,29 @@ final readonly class DoubtfulSteps
                 continue;
             }
             $why = match (true) {
-                $step->technique->markMm !== null && $step->technique->markMm < $noticed => sprintf('its mark of %s mm is smaller than the %.2f mm that are noticed from %s cm', $step->technique->markMm, $noticed, $this->request->tier->viewing->distanceCm),
+                $step->technique->markMm !== null && $step->technique->markMm < $noticed => sprintf(
+                    'its mark of %s mm is smaller than the %.2f mm that are noticed from %s cm',
+                    $step->technique->markMm,
+                    $noticed,
+                    $this->request->tier->viewing->distanceCm,
+                ),
                 Phase::of($step->technique) === Phase::Shade && $this->tooClose($area, $step) => 'its paint is hardly darker than the base colour',
-                $this->hidden($area) && $step->technique->givesAny(Effect::HighlightEdge, Effect::HighlightSpot, Effect::Blend, Effect::Tint) => 'the area is dark and nobody looks at it',
+                $this->hidden($area) &&
+                    $step->technique->givesAny(
+                        Effect::HighlightEdge,
+                        Effect::HighlightSpot,
+                        Effect::Blend,
+                        Effect::Tint,
+                    ) => 'the area is dark and nobody looks at it',
                 default => null,
             };
             if ($why !== null) {
-                $warnings[] = new Warning('hardly_seen', $area->key, "{$step->technique->name} on $area->name will hardly be seen: $why.", technique: $step->technique->key);
+                $warnings[] = new Warning(
+                    'hardly_seen',
+                    $area->key,
+                    "{$step->technique->name} on $area->name will hardly be seen: $why.",
+                    technique: $step->technique->key,
+                );
             }
         }
 
@@ -63,7 +82,10 @@ final readonly class DoubtfulSteps
     {
         $base = $this->base($area);
 
-        return $base !== null && $base < self::DARK && $area->focus === 0 && in_array($area->facing, [Facing::Back, Facing::Under], true);
+        return $base !== null &&
+            $base < self::DARK &&
+            $area->focus === 0 &&
+            in_array($area->facing, [Facing::Back, Facing::Under], true);
     }
 
     private function base(Area $area): ?float

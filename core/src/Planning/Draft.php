@@ -14,7 +14,12 @@ final readonly class Draft
      * @param  list<SprayedColour>  $sprayed
      * @param  list<Step>  $steps
      */
-    public function __construct(public PlanRequest $request, public array $areas, public PlannedArea $whole, public array $sprayed, public array $steps)
-    {
+    public function __construct(
+        public PlanRequest $request,
+        public array $areas,
+        public PlannedArea $whole,
+        public array $sprayed,
+        public array $steps,
+    ) {
     }
 }

@@ -15,8 +15,13 @@ final readonly class Extra
      * @param  float  $notice  how much it is noticed, see {@see SpareMinutes}
      * @param  bool  $onRequest  whether the tier gives it on request only
      */
-    public function __construct(public Area $area, public ChosenTechnique $use, public float $minutes, public float $notice, public bool $onRequest)
-    {
+    public function __construct(
+        public Area $area,
+        public ChosenTechnique $use,
+        public float $minutes,
+        public float $notice,
+        public bool $onRequest,
+    ) {
     }
 
     public function technique(): Technique

@@ -72,7 +72,11 @@ final readonly class MethodOnModel
         if ($technique->family === Family::Spray && ! $this->sprays()) {
             return School::Spraying;
         }
-        if ($technique->key === WellKnown::WASH && $area->material === Material::Skin && $this->method->answerFor(School::SkinWash, $area, $this->sculpt) === 'none') {
+        if (
+            $technique->key === WellKnown::WASH &&
+            $area->material === Material::Skin &&
+            $this->method->answerFor(School::SkinWash, $area, $this->sculpt) === 'none'
+        ) {
             return School::SkinWash;
         }
         $build = $this->method->answerFor(School::Build, $area, $this->sculpt);
@@ -85,7 +89,8 @@ final readonly class MethodOnModel
     }
 
     /**
-     * The problem with stains as the only bases, where the method builds down from stains, a stain is allowed and suits
+     * The problem with stains as the only bases, where the method builds down from stains, a stain is allowed and
+     * suits
      * the area well; null elsewhere.
      */
     public function stains(Area $area, AreaProblem $problem): ?AreaProblem
@@ -94,8 +99,15 @@ final readonly class MethodOnModel
             return null;
         }
         foreach ($problem->candidates as $candidate) {
-            if ($candidate->isBase() && in_array($candidate->technique->key, self::STAINS, true) && $candidate->technique->suit($area->relief) >= 2) {
-                return $problem->filtered(fn (Candidate $c) => ! $c->isBase() || (in_array($c->technique->key, self::STAINS, true) && $c->technique->suit($area->relief) >= 2));
+            if (
+                $candidate->isBase() &&
+                in_array($candidate->technique->key, self::STAINS, true) &&
+                $candidate->technique->suit($area->relief) >= 2
+            ) {
+                return $problem->filtered(
+                    fn (Candidate $c) => ! $c->isBase() ||
+                        (in_array($c->technique->key, self::STAINS, true) && $c->technique->suit($area->relief) >= 2),
+                );
             }
         }
 
@@ -106,7 +118,11 @@ final readonly class MethodOnModel
     public function simpler(AreaDemand $demand): AreaDemand
     {
         $area = $demand->area;
-        if ($area === null || $area->facing !== Facing::Back || $this->method->answerFor(School::Backs, $area, $this->sculpt) !== 'simpler') {
+        if (
+            $area === null ||
+            $area->facing !== Facing::Back ||
+            $this->method->answerFor(School::Backs, $area, $this->sculpt) !== 'simpler'
+        ) {
             return $demand;
         }
         $asked = [];
@@ -114,7 +130,15 @@ final readonly class MethodOnModel
             if ($one->kind !== RequirementKind::Effect) {
                 $asked[] = $one;
             } elseif ($one->extent->value > Extent::Spot->value) {
-                $asked[] = Requirement::effect($one->area, [...$one->clauses, 'method.'.School::Backs->value], $one->severity, $one->effects, Extent::from($one->extent->value - 1), max(1, $one->passes - 1), $one->by);
+                $asked[] = Requirement::effect(
+                    $one->area,
+                    [...$one->clauses, 'method.'.School::Backs->value],
+                    $one->severity,
+                    $one->effects,
+                    Extent::from($one->extent->value - 1),
+                    max(1, $one->passes - 1),
+                    $one->by,
+                );
             }
         }
 
@@ -146,12 +170,14 @@ final readonly class MethodOnModel
     /** Whether a decal on this area goes into a wash that is still wet. */
     public function goesIntoWash(Technique $technique, Area $area): bool
     {
-        return $technique->givesAny(Effect::Mark) && $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash';
+        return $technique->givesAny(Effect::Mark) &&
+            $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash';
     }
 
     public function keepsGroundApart(): bool
     {
-        return $this->method->answer(School::Ground) === 'apart' && array_filter($this->sculpt->areas, fn (Area $a) => $a->rank === Rank::Ground) !== [];
+        return $this->method->answer(School::Ground) === 'apart' &&
+            array_filter($this->sculpt->areas, fn (Area $a) => $a->rank === Rank::Ground) !== [];
     }
 
     /** The model as it stands on the bench: with the ground as a kept-apart part, where the method keeps it apart. */
@@ -188,7 +214,11 @@ final readonly class MethodOnModel
             return $coats;
         }
         $undercoat = $this->method->answer(School::Undercoat);
-        if ($technique->onlyOn !== [] && array_diff(array_map(fn (Material $m) => $m->value, $technique->onlyOn), ['steel', 'gold', 'copper']) === []) {
+        if (
+            $technique->onlyOn !== [] &&
+            array_diff(array_map(fn (Material $m) => $m->value, $technique->onlyOn), ['steel', 'gold', 'copper']) ===
+                []
+        ) {
             $coats -= $undercoat === 'dark' ? 1 : 0;
             $coats -= $this->adds($area) === [] ? 0 : 1;
         } elseif ($undercoat !== null && self::isOpaque($technique) && $this->wantsOneMore($area, $undercoat)) {
@@ -198,7 +228,9 @@ final readonly class MethodOnModel
         return max(1, $coats);
     }
 
-    /** Time factor of a technique at an extent: edges that only catch the light are fewer than all that can be seen. */
+    /**
+     * Time factor of a technique at an extent: edges that only catch the light are fewer than all that can be seen.
+     */
     public function timeFactor(Technique $technique, Area $area, Extent $extent): float
     {
         if ($extent !== Extent::Full || $technique->gives(Effect::HighlightEdge) !== Extent::Full) {
@@ -221,12 +253,16 @@ final readonly class MethodOnModel
         }
         $colour = $base === null ? null : $this->shelf->colourOf($base);
 
-        return $hiding === Hiding::Medium && $undercoat === 'dark' && $colour !== null && $colour->lab()->l >= self::LIGHT_COLOUR;
+        return $hiding === Hiding::Medium &&
+            $undercoat === 'dark' &&
+            $colour !== null &&
+            $colour->lab()->l >= self::LIGHT_COLOUR;
     }
 
     private static function isOpaque(Technique $technique): bool
     {
-        return ! $technique->tidied && ! $technique->givesAny(Effect::Shade, Effect::PickOut)
-            && in_array($technique->family, [Family::Base, Family::Spray], true);
+        return ! $technique->tidied &&
+            ! $technique->givesAny(Effect::Shade, Effect::PickOut) &&
+            in_array($technique->family, [Family::Base, Family::Spray], true);
     }
 }

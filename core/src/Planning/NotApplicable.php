@@ -8,7 +8,11 @@ namespace Ordotype\Core\Planning;
 final readonly class NotApplicable
 {
     /** @param  list<string>  $clauses */
-    public function __construct(public ?string $area, public string $subject, public array $clauses, public string $reason)
-    {
+    public function __construct(
+        public ?string $area,
+        public string $subject,
+        public array $clauses,
+        public string $reason,
+    ) {
     }
 }

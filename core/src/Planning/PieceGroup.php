@@ -30,17 +30,32 @@ final class PieceGroup
     /** Equal for pieces that are alike. Changes by hand of a piece are its own: it is alike only to itself. */
     public function mark(): string
     {
-        return serialize([$this->variant?->name, $this->lacks, $this->amendments(), $this->needs->edits === [] ? null : $this->needs->number]);
+        return serialize([
+            $this->variant?->name,
+            $this->lacks,
+            $this->amendments(),
+            $this->needs->edits === [] ? null : $this->needs->number,
+        ]);
     }
 
     /** What these pieces are planned from. */
     public function request(PlanRequest $unit): PlanRequest
     {
         $sculpt = $this->lacks === [] ? $unit->sculpt : $unit->sculpt->without($this->lacks);
-        $scheme = $this->variant?->colours === null ? $unit->scheme : ($unit->scheme?->with($this->variant->colours) ?? $this->variant->colours);
+        $scheme =
+            $this->variant?->colours === null
+                ? $unit->scheme
+                : $unit->scheme?->with($this->variant->colours) ?? $this->variant->colours;
         $common = array_values(array_filter($unit->amendments, fn (Amendment $a) => $a->on === null));
 
-        return $unit->of($sculpt, $scheme)->amended([...$common, ...array_map(fn (Amendment $a) => $a->here(), $this->onSome), ...$this->variant->amendments ?? [], ...$this->needs->amendments]);
+        return $unit
+            ->of($sculpt, $scheme)
+            ->amended([
+                ...$common,
+                ...array_map(fn (Amendment $a) => $a->here(), $this->onSome),
+                ...$this->variant->amendments ?? [],
+                ...$this->needs->amendments,
+            ]);
     }
 
     /**
@@ -49,7 +64,11 @@ final class PieceGroup
      */
     public function edits(array $ofUnit, Sculpt $sculpt): array
     {
-        return array_filter($this->needs->edits + $ofUnit, fn (string $area) => $sculpt->has($area), ARRAY_FILTER_USE_KEY);
+        return array_filter(
+            $this->needs->edits + $ofUnit,
+            fn (string $area) => $sculpt->has($area),
+            ARRAY_FILTER_USE_KEY,
+        );
     }
 
     public function kind(Plan $plan): PieceKind
@@ -57,7 +76,14 @@ final class PieceGroup
         $pieces = $this->pieces;
         sort($pieces);
 
-        return new PieceKind($pieces === [] ? [$this->needs->number] : $pieces, $plan, $this->variant, $this->lacks, $this->amendments(), $this->needs->edits !== []);
+        return new PieceKind(
+            $pieces === [] ? [$this->needs->number] : $pieces,
+            $plan,
+            $this->variant,
+            $this->lacks,
+            $this->amendments(),
+            $this->needs->edits !== [],
+        );
     }
 
     /** @return list<int> numbers of the amendments that hold here beyond the unit's */

@@ -12,8 +12,14 @@ final readonly class PieceKind
      * @param  list<string>  $lacks  keys of areas they do not have
      * @param  list<int>  $amendments  numbers of those that hold on these pieces beyond the unit's
      */
-    public function __construct(public array $pieces, public Plan $plan, public ?Variant $variant, public array $lacks, public array $amendments, public bool $edited)
-    {
+    public function __construct(
+        public array $pieces,
+        public Plan $plan,
+        public ?Variant $variant,
+        public array $lacks,
+        public array $amendments,
+        public bool $edited,
+    ) {
     }
 
     /** Whether they are painted just as the unit is. */

@@ -14,7 +14,11 @@ final readonly class PieceNeeds
      * @param  list<Amendment>  $amendments  of level piece
      * @param  array<string, Choice>  $edits  techniques chosen by hand, by area
      */
-    public function __construct(public int $number, public array $lacks = [], public array $amendments = [], public array $edits = [])
-    {
+    public function __construct(
+        public int $number,
+        public array $lacks = [],
+        public array $amendments = [],
+        public array $edits = [],
+    ) {
     }
 }

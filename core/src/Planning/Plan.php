@@ -45,7 +45,9 @@ final readonly class Plan
     /** @return list<NotApplicable> */
     public function notApplicable(): array
     {
-        return array_merge(...array_map(fn (PlannedArea $a) => $a->demand->notApplicable, [...$this->areas, $this->whole]));
+        return array_merge(
+            ...array_map(fn (PlannedArea $a) => $a->demand->notApplicable, [...$this->areas, $this->whole]),
+        );
     }
 
     /** Hand minutes of one piece, area by area, whole steps and masking included. */

@@ -14,7 +14,8 @@ final readonly class PlanComparison
     }
 
     /**
-     * @return list<array{area: Area|null, only_one: list<ChosenTechnique>, only_other: list<ChosenTechnique>, minutes_one: float|null, minutes_other: float|null}> areas that differ, the whole model first (area null)
+     * @return list<array{area: Area|null, only_one: list<ChosenTechnique>, only_other: list<ChosenTechnique>,
+     *     minutes_one: float|null, minutes_other: float|null}> areas that differ, the whole model first (area null)
      */
     public function differences(): array
     {
@@ -24,7 +25,13 @@ final readonly class PlanComparison
             $onlyOne = self::beside($a, $b);
             $onlyOther = self::beside($b, $a);
             if ($onlyOne !== [] || $onlyOther !== []) {
-                $differences[] = ['area' => $area, 'only_one' => $onlyOne, 'only_other' => $onlyOther, 'minutes_one' => $one?->minutes(), 'minutes_other' => $other?->minutes()];
+                $differences[] = [
+                    'area' => $area,
+                    'only_one' => $onlyOne,
+                    'only_other' => $onlyOther,
+                    'minutes_one' => $one?->minutes(),
+                    'minutes_other' => $other?->minutes(),
+                ];
             }
         }
 
@@ -55,6 +62,15 @@ final readonly class PlanComparison
     {
         $there = array_map(fn (ChosenTechnique $u) => "{$u->technique->key} $u->passes {$u->extent->value}", $other);
 
-        return array_values(array_filter($list, fn (ChosenTechnique $u) => ! in_array("{$u->technique->key} $u->passes {$u->extent->value}", $there, true)));
+        return array_values(
+            array_filter(
+                $list,
+                fn (ChosenTechnique $u) => ! in_array(
+                    "{$u->technique->key} $u->passes {$u->extent->value}",
+                    $there,
+                    true,
+                ),
+            ),
+        );
     }
 }

@@ -24,38 +24,88 @@ final readonly class PlanRequest
         public Tier $tier,
         public Sculpt $sculpt,
         public ?Scheme $scheme = null,
-        public Method $method = new Method,
+        public Method $method = new Method(),
         public array $amendments = [],
         public Shelf $shelf = new Shelf([]),
         public int $pieces = 1,
-        public Arrangement $arrangement = new Arrangement,
+        public Arrangement $arrangement = new Arrangement(),
     ) {
     }
 
     public function at(Tier $tier): self
     {
-        return new self($this->standard, $tier, $this->sculpt, $this->scheme, $this->method, $this->amendments, $this->shelf, $this->pieces, $this->arrangement);
+        return new self(
+            $this->standard,
+            $tier,
+            $this->sculpt,
+            $this->scheme,
+            $this->method,
+            $this->amendments,
+            $this->shelf,
+            $this->pieces,
+            $this->arrangement,
+        );
     }
 
     public function by(Method $method): self
     {
-        return new self($this->standard, $this->tier, $this->sculpt, $this->scheme, $method, $this->amendments, $this->shelf, $this->pieces, $this->arrangement);
+        return new self(
+            $this->standard,
+            $this->tier,
+            $this->sculpt,
+            $this->scheme,
+            $method,
+            $this->amendments,
+            $this->shelf,
+            $this->pieces,
+            $this->arrangement,
+        );
     }
 
     /** @param  list<Amendment>  $amendments */
     public function amended(array $amendments): self
     {
-        return new self($this->standard, $this->tier, $this->sculpt, $this->scheme, $this->method, $amendments, $this->shelf, $this->pieces, $this->arrangement);
+        return new self(
+            $this->standard,
+            $this->tier,
+            $this->sculpt,
+            $this->scheme,
+            $this->method,
+            $amendments,
+            $this->shelf,
+            $this->pieces,
+            $this->arrangement,
+        );
     }
 
     /** The same work on a piece that is made or coloured otherwise. */
     public function of(Sculpt $sculpt, ?Scheme $scheme): self
     {
-        return new self($this->standard, $this->tier, $sculpt, $scheme, $this->method, $this->amendments, $this->shelf, $this->pieces, $this->arrangement);
+        return new self(
+            $this->standard,
+            $this->tier,
+            $sculpt,
+            $scheme,
+            $this->method,
+            $this->amendments,
+            $this->shelf,
+            $this->pieces,
+            $this->arrangement,
+        );
     }
 
     public function arranged(Arrangement $arrangement): self
     {
-        return new self($this->standard, $this->tier, $this->sculpt, $this->scheme, $this->method, $this->amendments, $this->shelf, $this->pieces, $arrangement);
+        return new self(
+            $this->standard,
+            $this->tier,
+            $this->sculpt,
+            $this->scheme,
+            $this->method,
+            $this->amendments,
+            $this->shelf,
+            $this->pieces,
+            $arrangement,
+        );
     }
 }

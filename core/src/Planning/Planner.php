@@ -37,7 +37,7 @@ final class Planner
 
     private function __construct(private readonly PlanRequest $request)
     {
-        $this->solver = new AreaSolver;
+        $this->solver = new AreaSolver();
         $this->method = new MethodOnModel($request->method, $request->sculpt, $request->scheme, $request->shelf);
     }
 
@@ -59,7 +59,8 @@ final class Planner
     }
 
     /**
-     * The least-time plan with the most notice that its minutes ceiling leaves room for. Without a ceiling the quickest
+     * The least-time plan with the most notice that its minutes ceiling leaves room for. Without a ceiling the
+     * quickest
      * plan is the best there is; what the client would have to ask for is not given away.
      */
     private static function best(Plan $plan): Plan
@@ -79,7 +80,9 @@ final class Planner
         $edited = [];
         foreach ($extras as $extra) {
             $key = $extra->area->key;
-            $used = $edited[$key]->techniques ?? $plan->areas[$plan->request->sculpt->place($key)]->choice->techniques ?? [];
+            $used =
+                $edited[$key]->techniques ??
+                ($plan->areas[$plan->request->sculpt->place($key)]->choice->techniques ?? []);
             $used[] = $extra->use;
             usort($used, fn (ChosenTechnique $a, ChosenTechnique $b) => $a->index <=> $b->index);
             $edited[$key] = new Choice($used);
@@ -101,18 +104,28 @@ final class Planner
     /**
      * What is asked of each area and with what it could be met by brush alone, before anything is chosen.
      *
-     * @return array{list<array{AreaDemand, AreaProblem}>, PlannedArea} by area in the sculpt's order, and the whole model
+     * @return array{list<array{AreaDemand, AreaProblem}>, PlannedArea} by area in the sculpt's order, and the
+     *     whole model
      */
     public static function problems(PlanRequest $request): array
     {
         $planner = new self($request);
-        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
+        $resolver = new DemandResolver(
+            $request->standard,
+            ClausesInForce::of($request->standard, $request->tier, $request->amendments),
+            $request->sculpt,
+        );
         $whole = $planner->planWhole($resolver->ofModel());
         $planner->takeGiven($whole);
         $problems = [];
         foreach ($request->sculpt->areas as $area) {
             $demand = $planner->method->simpler($resolver->ofArea($area));
-            $problems[] = [$demand, $planner->problem($demand, false)->filtered(fn (Candidate $c) => $c->technique->family !== Family::Spray)];
+            $problems[] = [
+                $demand,
+                $planner
+                    ->problem($demand, false)
+                    ->filtered(fn (Candidate $c) => $c->technique->family !== Family::Spray),
+            ];
         }
 
         return [$problems, $whole];
@@ -138,13 +151,23 @@ final class Planner
      */
     private static function edited(array $areas, array $edited): array
     {
-        return array_map(fn (PlannedArea $a) => isset($edited[(string) $a->demand->area?->key])
-            ? new PlannedArea($a->demand, $edited[(string) $a->demand->area?->key], $a->gradeBar, $a->relaxed, null)
-            : $a, $areas);
+        return array_map(
+            fn (PlannedArea $a) => isset($edited[(string) $a->demand->area?->key])
+                ? new PlannedArea(
+                    $a->demand,
+                    $edited[(string) $a->demand->area?->key],
+                    $a->gradeBar,
+                    $a->relaxed,
+                    null,
+                )
+                : $a,
+            $areas,
+        );
     }
 
     /**
-     * For each colour that could be sprayed: its minutes by airbrush and by brush over the unit, with their parts. What
+     * For each colour that could be sprayed: its minutes by airbrush and by brush over the unit, with their parts.
+     * What
      * is sprayed in the plan and touches it is masked, so much as the plan sprays before it.
      *
      * @return list<SprayOrBrush> the largest first
@@ -156,34 +179,60 @@ final class Planner
             return [];
         }
         $spray = $request->standard->technique(WellKnown::SPRAY);
-        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
+        $resolver = new DemandResolver(
+            $request->standard,
+            ClausesInForce::of($request->standard, $request->tier, $request->amendments),
+            $request->sculpt,
+        );
         // What it would take is asked whether the method sprays or not.
-        $planner->method = new MethodOnModel($request->method->without(School::Spraying), $request->sculpt, $request->scheme, $request->shelf);
+        $planner->method = new MethodOnModel(
+            $request->method->without(School::Spraying),
+            $request->sculpt,
+            $request->scheme,
+            $request->shelf,
+        );
         $planner->takeGiven($whole);
         $options = [];
         foreach ($request->sculpt->areas as $area) {
             if ($area->rank !== Rank::Ground && DemandResolver::fits($spray, $area)) {
                 $demand = $planner->method->simpler($resolver->ofArea($area));
                 $problem = $planner->problem($demand, true);
-                $pair = [$planner->solve($demand, $problem->without(WellKnown::SPRAY)), $planner->solve($demand, $problem->withBase(WellKnown::SPRAY))];
+                $pair = [
+                    $planner->solve($demand, $problem->without(WellKnown::SPRAY)),
+                    $planner->solve($demand, $problem->withBase(WellKnown::SPRAY)),
+                ];
                 if ($pair[0]->choice !== null && $pair[1]->choice !== null) {
                     $options[$area->key] = $pair;
                 }
             }
         }
-        $masking = $request->standard->hasTechnique(WellKnown::MASKING) ? $request->standard->technique(WellKnown::MASKING) : null;
+        $masking = $request->standard->hasTechnique(WellKnown::MASKING)
+            ? $request->standard->technique(WellKnown::MASKING)
+            : null;
 
-        return (new SprayPlanner($request, $planner->method->benchSculpt()))->compare($options, $sprayed, $spray, $masking);
+        return (new SprayPlanner($request, $planner->method->benchSculpt()))->compare(
+            $options,
+            $sprayed,
+            $spray,
+            $masking,
+        );
     }
 
     /** @return array{self, list<PlannedArea>, PlannedArea, list<SprayedColour>} */
     private static function chosen(PlanRequest $request): array
     {
         $planner = new self($request);
-        $resolver = new DemandResolver($request->standard, ClausesInForce::of($request->standard, $request->tier, $request->amendments), $request->sculpt);
+        $resolver = new DemandResolver(
+            $request->standard,
+            ClausesInForce::of($request->standard, $request->tier, $request->amendments),
+            $request->sculpt,
+        );
         $whole = $planner->planWhole($resolver->ofModel());
         $planner->takeGiven($whole);
-        $demands = array_map(fn (Area $area) => $planner->method->simpler($resolver->ofArea($area)), $request->sculpt->areas);
+        $demands = array_map(
+            fn (Area $area) => $planner->method->simpler($resolver->ofArea($area)),
+            $request->sculpt->areas,
+        );
         [$areas, $sprayed] = $planner->planAreas($demands, $whole->demand);
 
         return [$planner, $areas, $whole, $sprayed];
@@ -219,11 +268,21 @@ final class Planner
                 default => isset($demand->allowed[$technique->key]) || in_array($technique->key, $required, true),
             };
             if ($usable) {
-                $candidates[] = Candidate::onModel($technique, $index, $this->request->sculpt, $this->request->tier->pace, $technique->key === WellKnown::JOIN_PARTS ? $parts : 1);
+                $candidates[] = Candidate::onModel(
+                    $technique,
+                    $index,
+                    $this->request->sculpt,
+                    $this->request->tier->pace,
+                    $technique->key === WellKnown::JOIN_PARTS ? $parts : 1,
+                );
             }
         }
 
-        return $this->solve($demand, new AreaProblem($candidates, $demand->requirements, false, $this->request->tier->pace, []), 1);
+        return $this->solve(
+            $demand,
+            new AreaProblem($candidates, $demand->requirements, false, $this->request->tier->pace, []),
+            1,
+        );
     }
 
     /** A value sketch is asked for by the method, not by a clause. */
@@ -233,7 +292,12 @@ final class Planner
             return $demand;
         }
 
-        return $demand->asking(...[...$demand->asked, Requirement::effect(null, ['method.undercoat'], null, [Effect::Value], Extent::Full, 1, null)]);
+        return $demand->asking(
+            ...[
+                ...$demand->asked,
+                Requirement::effect(null, ['method.undercoat'], null, [Effect::Value], Extent::Full, 1, null),
+            ],
+        );
     }
 
     /** What is kept apart is joined: parts of the sculpt, and the ground where the method keeps it apart. */
@@ -263,7 +327,10 @@ final class Planner
     private function planAreas(array $demands, AreaDemand $model): array
     {
         $colours = $model->first(RequirementKind::SprayedColours);
-        $spray = $colours !== null && $this->request->standard->hasTechnique(WellKnown::SPRAY) ? $this->request->standard->technique(WellKnown::SPRAY) : null;
+        $spray =
+            $colours !== null && $this->request->standard->hasTechnique(WellKnown::SPRAY)
+                ? $this->request->standard->technique(WellKnown::SPRAY)
+                : null;
         $problems = [];
         $byBrush = [];
         foreach ($demands as $i => $demand) {
@@ -285,8 +352,16 @@ final class Planner
                 }
             }
         }
-        $masking = $this->request->standard->hasTechnique(WellKnown::MASKING) ? $this->request->standard->technique(WellKnown::MASKING) : null;
-        $sprayed = (new SprayPlanner($this->request, $this->method->benchSculpt()))->choose($options, (int) $colours->min, $colours->max === null ? null : (int) $colours->max, $spray, $masking);
+        $masking = $this->request->standard->hasTechnique(WellKnown::MASKING)
+            ? $this->request->standard->technique(WellKnown::MASKING)
+            : null;
+        $sprayed = (new SprayPlanner($this->request, $this->method->benchSculpt()))->choose(
+            $options,
+            (int) $colours->min,
+            $colours->max === null ? null : (int) $colours->max,
+            $spray,
+            $masking,
+        );
         foreach ($sprayed as $colour) {
             foreach ($colour->areas as $area) {
                 $byBrush[$this->request->sculpt->place($area->key)] = $options[$area->key][1];
@@ -308,30 +383,58 @@ final class Planner
                 continue;
             }
             $added = isset($adds[$technique->key]);
-            $usable = isset($demand->allowed[$technique->key]) || $added || $this->method->permits($technique) !== null
-                || ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
+            $usable =
+                isset($demand->allowed[$technique->key]) ||
+                $added ||
+                $this->method->permits($technique) !== null ||
+                ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
             if (! $usable || $this->method->keepsOff($technique, $area, $demand->allowed) !== null) {
                 continue;
             }
-            $candidates[] = Candidate::onArea($technique, $index, $area, $this->request->sculpt, $this->request->tier->pace, $this->method);
+            $candidates[] = Candidate::onArea(
+                $technique,
+                $index,
+                $area,
+                $this->request->sculpt,
+                $this->request->tier->pace,
+                $this->method,
+            );
             if ($added) {
-                $requirements[] = Requirement::technique($area->key, ['method.'.$adds[$technique->key]->value], null, $technique->key, Extent::Full, 1);
+                $requirements[] = Requirement::technique(
+                    $area->key,
+                    ['method.'.$adds[$technique->key]->value],
+                    null,
+                    $technique->key,
+                    Extent::Full,
+                    1,
+                );
             }
         }
 
-        return new AreaProblem($candidates, $requirements, $area->rank !== Rank::Ground, $this->request->tier->pace, $this->given);
+        return new AreaProblem(
+            $candidates,
+            $requirements,
+            $area->rank !== Rank::Ground,
+            $this->request->tier->pace,
+            $this->given,
+        );
     }
 
     /** Solves at the pace's grade bar, lowering it by one until something fits; a conflict where nothing does. */
     private function solve(AreaDemand $demand, AreaProblem $problem, ?int $from = null): PlannedArea
     {
         $wanted = $from ?? $this->request->tier->pace->gradeBar();
-        $found = $this->solved($demand, $problem, $wanted) ?? ($demand->area === null ? null : $this->shortByMethod($demand, $problem, $wanted));
+        $found =
+            $this->solved($demand, $problem, $wanted) ??
+            ($demand->area === null ? null : $this->shortByMethod($demand, $problem, $wanted));
         if ($found !== null) {
             return $found;
         }
         $methods = array_slice($problem->requirements, count($demand->requirements));
-        $conflict = (new ConflictFinder($this->solver))->find($demand, fn (array $asked) => $problem->requiring([...$asked, ...$methods]));
+        $conflict = (new ConflictFinder($this->solver))->find(
+            $demand,
+            fn (array $asked) => $problem->requiring([...$asked, ...$methods]),
+        );
 
         return new PlannedArea($demand, null, 1, $wanted - 1, $conflict);
     }
@@ -340,7 +443,9 @@ final class Planner
     {
         $stains = $demand->area === null ? null : $this->method->stains($demand->area, $problem);
         for ($bar = $wanted; $bar >= 1; $bar--) {
-            $choice = ($stains === null ? null : $this->solver->solve($stains, $bar)) ?? $this->solver->solve($problem, $bar);
+            $choice =
+                ($stains === null ? null : $this->solver->solve($stains, $bar)) ??
+                $this->solver->solve($problem, $bar);
             if ($choice !== null) {
                 return new PlannedArea($demand, $choice, $bar, $wanted - $bar, null);
             }
@@ -368,7 +473,10 @@ final class Planner
             foreach (Subsets::of(count($asked), $out) as $left) {
                 $kept = array_values(array_diff_key($asked, array_flip($left)));
                 $found = $this->solved($demand, $problem->requiring([...$kept, ...$methods]), $wanted);
-                if ($found?->choice !== null && ($best?->choice === null || $found->choice->minutes < $best->choice->minutes - AreaSolver::TIE)) {
+                if (
+                    $found?->choice !== null &&
+                    ($best?->choice === null || $found->choice->minutes < $best->choice->minutes - AreaSolver::TIE)
+                ) {
                     $best = $found;
                 }
             }
@@ -380,25 +488,35 @@ final class Planner
         return null;
     }
 
-    /** The first school without which the area could be planned; null where the method is not what stands in the way. */
+    /**
+     * The first school without which the area could be planned; null where the method is not what stands in the way.
+     */
     private function schoolInTheWay(AreaDemand $demand, Area $area): ?School
     {
         if ($this->request->method->choices === []) {
             return null;
         }
-        $bare = new self($this->request->by(new Method)->amended([]));
+        $bare = new self($this->request->by(new Method())->amended([]));
         $bare->given = $this->given;
         $without = function (Method $method) use ($bare, $demand): bool {
-            $bare->method = new MethodOnModel($method, $this->request->sculpt, $this->request->scheme, $this->request->shelf);
+            $bare->method = new MethodOnModel(
+                $method,
+                $this->request->sculpt,
+                $this->request->scheme,
+                $this->request->shelf,
+            );
 
             return $this->solver->canBeMet($bare->problem($demand, false), 1);
         };
-        if (! $without(new Method)) {
+        if (! $without(new Method())) {
             return null;
         }
         foreach (School::cases() as $school) {
             $left = array_diff_key($this->request->method->choices, [$school->value => true]);
-            if (count($left) < count($this->request->method->choices) && $without(new Method($left, $this->request->method->undercoatColour))) {
+            if (
+                count($left) < count($this->request->method->choices) &&
+                $without(new Method($left, $this->request->method->undercoatColour))
+            ) {
                 return $school;
             }
         }
@@ -412,7 +530,12 @@ final class Planner
      */
     private function lay(array $areas, PlannedArea $whole, array $sprayed): Plan
     {
-        $colours = new StepColours($this->request->scheme, $this->request->shelf, $this->request->method, $this->request->sculpt);
+        $colours = new StepColours(
+            $this->request->scheme,
+            $this->request->shelf,
+            $this->request->method,
+            $this->request->sculpt,
+        );
         $steps = $this->steps($areas, $whole, $sprayed, $colours);
         $work = $this->layout($steps)->order($this->rules($steps)->edges(), $this->request->arrangement->sequence);
 
@@ -420,11 +543,30 @@ final class Planner
         foreach ($areas as $planned) {
             $given[(string) $planned->demand->area?->key] = $this->given;
         }
-        $plan = new Plan($this->request, $areas, $whole, $sprayed, $work, [],
-            Conformance::surplus($work->steps, $areas, $whole, $this->request->tier->pace, $given, $this->request->arrangement->practice), []);
+        $plan = new Plan(
+            $this->request,
+            $areas,
+            $whole,
+            $sprayed,
+            $work,
+            [],
+            Conformance::surplus(
+                $work->steps,
+                $areas,
+                $whole,
+                $this->request->tier->pace,
+                $given,
+                $this->request->arrangement->practice,
+            ),
+            [],
+        );
 
-        return new Plan($this->request, $areas, $whole, $sprayed, $work, $this->states($plan), $plan->surplus,
-            [...$this->warnings($areas, $whole), ...$colours->warnings(), ...(new DoubtfulSteps($this->request))->warnings($work->steps), ...array_map($this->cycleWarning(...), $work->cycles)]);
+        return new Plan($this->request, $areas, $whole, $sprayed, $work, $this->states($plan), $plan->surplus, [
+            ...$this->warnings($areas, $whole),
+            ...$colours->warnings(),
+            ...(new DoubtfulSteps($this->request))->warnings($work->steps),
+            ...array_map($this->cycleWarning(...), $work->cycles),
+        ]);
     }
 
     /**
@@ -451,7 +593,12 @@ final class Planner
     /** @param  list<Step>  $steps */
     private function rules(array $steps): OrderRules
     {
-        return new OrderRules($steps, $this->method->benchSculpt(), $this->request->method, $this->request->arrangement->overrules);
+        return new OrderRules(
+            $steps,
+            $this->method->benchSculpt(),
+            $this->request->method,
+            $this->request->arrangement->overrules,
+        );
     }
 
     /**
@@ -504,14 +651,34 @@ final class Planner
         $planner->takeGiven($whole);
         $areas = self::edited($areas, $edited);
 
-        return new Draft($request, $areas, $whole, $sprayed, $planner->steps($areas, $whole, $sprayed, new StepColours($request->scheme, $request->shelf, $request->method, $request->sculpt)));
+        return new Draft(
+            $request,
+            $areas,
+            $whole,
+            $sprayed,
+            $planner->steps(
+                $areas,
+                $whole,
+                $sprayed,
+                new StepColours($request->scheme, $request->shelf, $request->method, $request->sculpt),
+            ),
+        );
     }
 
     /** A draft as a plan, its steps in the order that other work lays down, as far as that names them. */
     public static function inOrder(Draft $draft, OrderedWork $work): Plan
     {
         $request = $draft->request;
-        $planner = new self($request->arranged(new Arrangement($request->arrangement->overrules, array_map(fn (Step $s) => $s->paintedKey(), $work->steps), $request->arrangement->paints, $request->arrangement->practice)));
+        $planner = new self(
+            $request->arranged(
+                new Arrangement(
+                    $request->arrangement->overrules,
+                    array_map(fn (Step $s) => $s->paintedKey(), $work->steps),
+                    $request->arrangement->paints,
+                    $request->arrangement->practice,
+                ),
+            ),
+        );
         $planner->takeGiven($draft->whole);
 
         return $planner->lay($draft->areas, $draft->whole, $draft->sprayed);
@@ -530,15 +697,29 @@ final class Planner
         $planner = new self($request);
         $colours = new StepColours($request->scheme, $request->shelf, $request->method, $request->sculpt);
         $once = array_fill_keys(array_map(fn (ChosenTechnique $u) => $u->technique->key, $wholeDone), true);
-        $steps = array_map(fn (Step $s) => isset($once[$s->technique->key]) ? $s->numbered(2) : $s,
-            $planner->wholeSteps(new PlannedArea(new AreaDemand(null, [], [], []), new Choice($whole), 1, 0, null), []));
+        $steps = array_map(
+            fn (Step $s) => isset($once[$s->technique->key]) ? $s->numbered(2) : $s,
+            $planner->wholeSteps(
+                new PlannedArea(new AreaDemand(null, [], [], []), new Choice($whole), 1, 0, null),
+                [],
+            ),
+        );
         foreach ($areas as $raised) {
             $kept = [];
             foreach ([...$raised->kept, ...$raised->lost] as $used) {
                 $kept[$used->technique->key] = ($kept[$used->technique->key] ?? 0) + $used->passes;
             }
             // Colours follow from all that is on the area when it is done; only what is added is given back.
-            $all = $planner->areaSteps(new PlannedArea($raised->demand, new Choice([...$raised->kept, ...$raised->added]), $raised->gradeBar, 0, $raised->conflict), $colours);
+            $all = $planner->areaSteps(
+                new PlannedArea(
+                    $raised->demand,
+                    new Choice([...$raised->kept, ...$raised->added]),
+                    $raised->gradeBar,
+                    0,
+                    $raised->conflict,
+                ),
+                $colours,
+            );
             $there = [];
             foreach ($raised->kept as $used) {
                 $there[$used->technique->key] = ($there[$used->technique->key] ?? 0) + $used->passes;
@@ -567,7 +748,9 @@ final class Planner
         return array_map(function (Step $step): Step {
             $paint = $this->request->arrangement->paints[$step->key()] ?? null;
 
-            return $paint === null ? $step : $step->coloured(new StepColour($paint, null, $this->request->shelf->colourOf($paint)));
+            return $paint === null
+                ? $step
+                : $step->coloured(new StepColour($paint, null, $this->request->shelf->colourOf($paint)));
         }, $steps);
     }
 
@@ -580,19 +763,49 @@ final class Planner
      */
     private function jointSteps(array $areas, PlannedArea $whole, StepColours $colours): array
     {
-        if ($whole->choice?->uses(WellKnown::JOIN_PARTS) !== true || ! $this->request->standard->hasTechnique(WellKnown::TIDY)) {
+        if (
+            $whole->choice?->uses(WellKnown::JOIN_PARTS) !== true ||
+            ! $this->request->standard->hasTechnique(WellKnown::TIDY)
+        ) {
             return [];
         }
         $tidy = $this->request->standard->technique(WellKnown::TIDY);
         $steps = [];
         foreach ($areas as $planned) {
             $area = $planned->demand->area;
-            if ($area === null || $area->part === null || isset($steps[$area->part]) || $planned->choice === null || ! DemandResolver::fits($tidy, $area)
-                || array_filter($area->touches, fn (string $other) => $this->request->sculpt->has($other) && $this->request->sculpt->area($other)->part !== $area->part) === []) {
+            if (
+                $area === null ||
+                $area->part === null ||
+                isset($steps[$area->part]) ||
+                $planned->choice === null ||
+                ! DemandResolver::fits($tidy, $area) ||
+                array_filter(
+                    $area->touches,
+                    fn (string $other) => $this->request->sculpt->has($other) &&
+                        $this->request->sculpt->area($other)->part !== $area->part,
+                ) === []
+            ) {
                 continue;
             }
-            $minutes = Candidate::onArea($tidy, $this->indexOf($tidy), $area, $this->request->sculpt, $this->request->tier->pace, $this->method)->minutes[Extent::Spot->value];
-            $step = new Step($area, $tidy, $this->indexOf($tidy), 1, Extent::Spot, $minutes, 0.0, ['parts'], phase: Phase::JointTidy);
+            $minutes = Candidate::onArea(
+                $tidy,
+                $this->indexOf($tidy),
+                $area,
+                $this->request->sculpt,
+                $this->request->tier->pace,
+                $this->method,
+            )->minutes[Extent::Spot->value];
+            $step = new Step(
+                $area,
+                $tidy,
+                $this->indexOf($tidy),
+                1,
+                Extent::Spot,
+                $minutes,
+                0.0,
+                ['parts'],
+                phase: Phase::JointTidy,
+            );
             $steps[$area->part] = $colours->colour($area, [$step])[0];
         }
 
@@ -607,22 +820,48 @@ final class Planner
     {
         $steps = [];
         foreach ($whole->choice->techniques ?? [] as $used) {
-            $colour = $used->technique->givesAny(Effect::Undercoat) && $this->request->method->undercoatColour !== null
-                ? new StepColour($this->request->method->undercoatColour, null, $this->request->shelf->colourOf($this->request->method->undercoatColour))
-                : null;
+            $colour =
+                $used->technique->givesAny(Effect::Undercoat) && $this->request->method->undercoatColour !== null
+                    ? new StepColour(
+                        $this->request->method->undercoatColour,
+                        null,
+                        $this->request->shelf->colourOf($this->request->method->undercoatColour),
+                    )
+                    : null;
             $because = $this->reasons($whole, $used, []);
             if ($used->technique->key === $this->method->prime()) {
                 $because[] = 'method.'.School::Spraying->value;
             }
-            $steps[] = new Step(null, $used->technique, $used->index, 1, Extent::Full, $used->minutesAPass, 0.0, $because, $colour);
+            $steps[] = new Step(
+                null,
+                $used->technique,
+                $used->index,
+                1,
+                Extent::Full,
+                $used->minutesAPass,
+                0.0,
+                $because,
+                $colour,
+            );
         }
         foreach ($sprayed as $colour) {
             if ($colour->masked === []) {
                 continue;
             }
             $masking = $this->request->standard->technique(WellKnown::MASKING);
-            $steps[] = new Step(null, $masking, $this->indexOf($masking), 1, Extent::Full, $colour->maskingMinutes, 0.0, $this->sprayClauses($whole->demand),
-                null, array_map(fn (Area $a) => $a->key, $colour->areas), array_map(fn (Area $a) => $a->key, $colour->masked));
+            $steps[] = new Step(
+                null,
+                $masking,
+                $this->indexOf($masking),
+                1,
+                Extent::Full,
+                $colour->maskingMinutes,
+                0.0,
+                $this->sprayClauses($whole->demand),
+                null,
+                array_map(fn (Area $a) => $a->key, $colour->areas),
+                array_map(fn (Area $a) => $a->key, $colour->masked),
+            );
         }
 
         return $steps;
@@ -641,16 +880,33 @@ final class Planner
             $because = $this->reasons($planned, $used, $planned->choice->techniques);
             $handling = min($used->minutesAPass, $used->technique->handling * $area->access * $pace);
             for ($pass = 1; $pass <= $used->passes; $pass++) {
-                $steps[] = new Step($area, $used->technique, $used->index, $pass, $used->extent, $used->minutesAPass, $handling, $because);
+                $steps[] = new Step(
+                    $area,
+                    $used->technique,
+                    $used->index,
+                    $pass,
+                    $used->extent,
+                    $used->minutesAPass,
+                    $handling,
+                    $because,
+                );
             }
         }
-        usort($steps, fn (Step $a, Step $b) => [$a->phase->rank($a->technique), $a->catalogue, $a->pass] <=> [$b->phase->rank($b->technique), $b->catalogue, $b->pass]);
+        usort(
+            $steps,
+            fn (Step $a, Step $b) => [$a->phase->rank($a->technique), $a->catalogue, $a->pass] <=> [
+                $b->phase->rank($b->technique),
+                $b->catalogue,
+                $b->pass,
+            ],
+        );
 
         return $colours->colour($area, $steps);
     }
 
     /**
-     * Why a technique is in the plan: the clauses it helps to meet, the base rule, tidying, the method, or what another
+     * Why a technique is in the plan: the clauses it helps to meet, the base rule, tidying, the method, or what
+     * another
      * chosen technique needs.
      *
      * @param  list<ChosenTechnique>  $all
@@ -660,7 +916,9 @@ final class Planner
     {
         $because = $this->ownReasons($planned, $used, $all);
         foreach ($all as $other) {
-            foreach ($other->technique->key === $used->technique->key ? [] : $this->method->needs($other->technique) as $effect) {
+            foreach (
+                $other->technique->key === $used->technique->key ? [] : $this->method->needs($other->technique) as $effect
+            ) {
                 if ($used->technique->givesAny($effect) && ! in_array($effect, $this->given, true)) {
                     array_push($because, ...$this->ownReasons($planned, $other, $all));
                     $school = $this->method->permits($used->technique);
@@ -686,8 +944,9 @@ final class Planner
             $counts = match ($requirement->kind) {
                 RequirementKind::Effect => Conformance::serves($requirement, $used),
                 RequirementKind::Technique => $technique->key === $requirement->technique,
-                RequirementKind::Steps => $used->credit() > 0
-                    && array_sum(array_map(fn (ChosenTechnique $u) => $u->credit(), $all)) - $technique->credit < ($requirement->min ?? 0),
+                RequirementKind::Steps => $used->credit() > 0 &&
+                    array_sum(array_map(fn (ChosenTechnique $u) => $u->credit(), $all)) - $technique->credit <
+                        ($requirement->min ?? 0),
                 default => false,
             };
             if ($counts) {
@@ -697,7 +956,9 @@ final class Planner
         if ($planned->demand->area !== null && $technique->givesAny(Effect::BaseColour)) {
             $because[] = 'base';
         }
-        $tidies = $technique->key === WellKnown::TIDY || ($technique->key === WellKnown::LAYER && $used->extent === Extent::Full);
+        $tidies =
+            $technique->key === WellKnown::TIDY ||
+            ($technique->key === WellKnown::LAYER && $used->extent === Extent::Full);
         if ($tidies && (Conformance::washesUnderLight($all, $this->request->tier->pace) || $this->anyTidied($all))) {
             $because[] = 'tidy';
         }
@@ -726,7 +987,11 @@ final class Planner
             $requirement = $state->requirement;
             $states[] = match ($requirement->kind) {
                 RequirementKind::Minutes => self::within($requirement, $plan->minutesByPasses(), null),
-                RequirementKind::SprayedColours => self::within($requirement, count($plan->sprayed), $this->method->sprays() ? null : 'method.'.School::Spraying->value),
+                RequirementKind::SprayedColours => self::within(
+                    $requirement,
+                    count($plan->sprayed),
+                    $this->method->sprays() ? null : 'method.'.School::Spraying->value,
+                ),
                 default => $state,
             };
         }
@@ -741,17 +1006,34 @@ final class Planner
 
         $why = $planned->shortBecause === null ? null : 'method.'.$planned->shortBecause->value;
 
-        return array_map(fn (RequirementState $s) => $why !== null && $s->state === 'short' ? new RequirementState($s->requirement, 'short', $s->by, $why) : $s,
-            array_map(fn (RequirementState $s) => $planned->choice === null && array_intersect($s->requirement->clauses, $blamed) !== []
-            ? new RequirementState($s->requirement, 'conflict', $s->by, $planned->conflict?->reason)
-            : $s, Conformance::ofArea($planned->demand, $planned->choice->techniques ?? [])));
+        return array_map(
+            fn (RequirementState $s) => $why !== null && $s->state === 'short'
+                ? new RequirementState($s->requirement, 'short', $s->by, $why)
+                : $s,
+            array_map(
+                fn (RequirementState $s) => $planned->choice === null &&
+                array_intersect($s->requirement->clauses, $blamed) !== []
+                    ? new RequirementState($s->requirement, 'conflict', $s->by, $planned->conflict?->reason)
+                    : $s,
+                Conformance::ofArea($planned->demand, $planned->choice->techniques ?? []),
+            ),
+        );
     }
 
     private static function within(Requirement $requirement, float $have, ?string $reason): RequirementState
     {
         return match (true) {
-            $requirement->min !== null && $have < $requirement->min => new RequirementState($requirement, 'short', $requirement->min - $have, $reason),
-            $requirement->max !== null && $have > $requirement->max + AreaSolver::TIE => new RequirementState($requirement, 'over', $have - $requirement->max),
+            $requirement->min !== null && $have < $requirement->min => new RequirementState(
+                $requirement,
+                'short',
+                $requirement->min - $have,
+                $reason,
+            ),
+            $requirement->max !== null && $have > $requirement->max + AreaSolver::TIE => new RequirementState(
+                $requirement,
+                'over',
+                $have - $requirement->max,
+            ),
             default => new RequirementState($requirement, 'met'),
         };
     }
@@ -766,31 +1048,72 @@ final class Planner
         foreach ($areas as $planned) {
             $area = $planned->demand->area;
             if ($area !== null && $planned->relaxed > 0 && $planned->choice !== null) {
-                $warnings[] = new Warning('grade_lowered', $area->key,
-                    "Nothing that is allowed on $area->name meets the tier at the grade this pace wants: grade $planned->gradeBar is taken there.");
+                $warnings[] = new Warning(
+                    'grade_lowered',
+                    $area->key,
+                    "Nothing that is allowed on $area->name meets the tier at the grade this pace ".
+                        "wants: grade $planned->gradeBar is taken there.",
+                );
             }
         }
         foreach ($this->request->amendments as $amendment) {
             if ($amendment->on !== null) {
-                $warnings[] = new Warning('amendment_on_some', null, "Amendment $amendment->number holds on some pieces only: this is the plan of the others.");
+                $warnings[] = new Warning(
+                    'amendment_on_some',
+                    null,
+                    "Amendment $amendment->number holds on some pieces only: this is the plan of the others.",
+                );
             }
         }
         foreach ($this->request->arrangement->overrules as $overrule) {
-            $warnings[] = new Warning('rule_overruled', null, "Set aside for this order: {$overrule->rule->words()}, between $overrule->earlier and $overrule->later. $overrule->reason", [$overrule->rule->value]);
+            $warnings[] = new Warning(
+                'rule_overruled',
+                null,
+                "Set aside for this order: {$overrule->rule->words()}, between $overrule->earlier and $overrule->later. $overrule->reason",
+                [$overrule->rule->value],
+            );
         }
         foreach ($areas as $planned) {
             $area = $planned->demand->area;
             $used = $planned->choice->techniques ?? [];
-            $decals = $area === null ? [] : array_filter($used, fn (ChosenTechnique $u) => $this->method->goesIntoWash($u->technique, $area));
-            if ($area !== null && $decals !== [] && array_filter($used, fn (ChosenTechnique $u) => $u->technique->tidied && $u->technique->givesAny(Effect::Shade)) === []) {
-                $warnings[] = new Warning('no_wet_wash', $area->key, "There is no wash on $area->name for its decal to go into: it wants gloss under it instead.");
+            $decals =
+                $area === null
+                    ? []
+                    : array_filter(
+                        $used,
+                        fn (ChosenTechnique $u) => $this->method->goesIntoWash($u->technique, $area),
+                    );
+            if (
+                $area !== null &&
+                $decals !== [] &&
+                array_filter(
+                    $used,
+                    fn (ChosenTechnique $u) => $u->technique->tidied && $u->technique->givesAny(Effect::Shade),
+                ) === []
+            ) {
+                $warnings[] = new Warning(
+                    'no_wet_wash',
+                    $area->key,
+                    "There is no wash on $area->name for its decal to go into: it wants gloss under it instead.",
+                );
             }
         }
         foreach ($areas as $planned) {
             $area = $planned->demand->area;
             foreach ($planned->choice->techniques ?? [] as $used) {
-                if ($area !== null && $area->count === 0 && $used->technique->perPiece > 0 && $used->minutesAPass <= 0.0) {
-                    $warnings[] = new Warning('nothing_counted', $area->key, "{$used->technique->name} on $area->name is timed by the piece, and the map counts nothing there: it takes no time in this plan.", technique: $used->technique->key);
+                if (
+                    $area !== null &&
+                    $area->count === 0 &&
+                    $used->technique->perPiece > 0 &&
+                    $used->minutesAPass <= 0.0
+                ) {
+                    $warnings[] = new Warning(
+                        'nothing_counted',
+                        $area->key,
+                        "{$used->technique->name} on $area->name is timed by the piece, and the map ".
+                            'counts nothing there: it takes no time in this plan.',
+                        technique: $used->technique->key,
+                    );
                 }
             }
         }
@@ -806,7 +1129,12 @@ final class Planner
 
     private function cycleWarning(Cycle $cycle): Warning
     {
-        return new Warning('order_circle', null, ucfirst($cycle->words), array_map(fn ($rule) => $rule->value, $cycle->rules));
+        return new Warning(
+            'order_circle',
+            null,
+            ucfirst($cycle->words),
+            array_map(fn ($rule) => $rule->value, $cycle->rules),
+        );
     }
 
     /** @return list<string> */

@@ -13,10 +13,15 @@ final readonly class RaisedWork
      * @param  list<RaisedArea>  $areas
      * @param  list<ChosenTechnique>  $whole  to be done on the whole model, varnish and the final look anew
      * @param  OrderedWork  $work  the added steps alone, pass numbers going on after what is done
-     * @param  list<string>  $concerns  keys of late work that is there: varnish to be taken into account, decals to be kept
+     * @param  list<string>  $concerns  keys of late work that is there: varnish to be taken into account, decals
+     *     to be kept
      */
-    public function __construct(public array $areas, public array $whole, public OrderedWork $work, public array $concerns)
-    {
+    public function __construct(
+        public array $areas,
+        public array $whole,
+        public OrderedWork $work,
+        public array $concerns,
+    ) {
     }
 
     /** Hand minutes of what is added to one piece, worked in passes. */
@@ -28,6 +33,8 @@ final readonly class RaisedWork
     /** @return list<Conflict> */
     public function conflicts(): array
     {
-        return array_values(array_filter(array_map(fn (RaisedArea $a) => $a->conflict, $this->areas), fn (?Conflict $c) => $c !== null));
+        return array_values(
+            array_filter(array_map(fn (RaisedArea $a) => $a->conflict, $this->areas), fn (?Conflict $c) => $c !== null),
+        );
     }
 }

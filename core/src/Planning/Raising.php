@@ -21,10 +21,13 @@ final class Raising
 {
     private AreaSolver $solver;
 
-    /** @param  array<string, list<ChosenTechnique>>  $done  by area key, '' for the whole model; empty: nothing is painted */
+    /**
+     * @param  array<string, list<ChosenTechnique>>  $done  by area key, '' for the whole model; empty: nothing is
+     * painted
+     */
     public function __construct(private readonly PlanRequest $request, private readonly array $done)
     {
-        $this->solver = new AreaSolver;
+        $this->solver = new AreaSolver();
     }
 
     /**
@@ -67,32 +70,68 @@ final class Raising
         $areas = $this->areas();
         $whole = $this->whole();
 
-        return new RaisedWork($areas, $whole, Planner::orderOf($this->request->arranged(new Arrangement($this->request->arrangement->overrules)), Planner::addedSteps($this->request, $areas, $whole, $this->done[''] ?? [])), $this->concerns());
+        return new RaisedWork(
+            $areas,
+            $whole,
+            Planner::orderOf(
+                $this->request->arranged(new Arrangement($this->request->arrangement->overrules)),
+                Planner::addedSteps($this->request, $areas, $whole, $this->done[''] ?? []),
+            ),
+            $this->concerns(),
+        );
     }
 
     /** @return list<RaisedArea> in the sculpt's order; from nothing, what planning chooses */
     public function areas(): array
     {
         if (array_filter($this->done) === []) {
-            return array_map(fn (PlannedArea $p) => new RaisedArea($p->demand, $p->choice->techniques ?? [], [], [], false, $p->gradeBar, 0, $p->conflict), Planner::choose($this->request));
+            return array_map(
+                fn (PlannedArea $p) => new RaisedArea(
+                    $p->demand,
+                    $p->choice->techniques ?? [],
+                    [],
+                    [],
+                    false,
+                    $p->gradeBar,
+                    0,
+                    $p->conflict,
+                ),
+                Planner::choose($this->request),
+            );
         }
 
-        return array_map(fn (array $pair) => $this->raise($pair[0], $pair[1], $this->done[(string) $pair[0]->area?->key] ?? []), Planner::problems($this->request)[0]);
+        return array_map(
+            fn (array $pair) => $this->raise($pair[0], $pair[1], $this->done[(string) $pair[0]->area?->key] ?? []),
+            Planner::problems($this->request)[0],
+        );
     }
 
     /**
-     * Whole techniques that are still to be done; the undercoat never is. Over painted work, varnish and the final look
+     * Whole techniques that are still to be done; the undercoat never is. Over painted work, varnish and the final
+     * look
      * are done anew.
      *
      * @return list<ChosenTechnique>
      */
     public function whole(): array
     {
-        $there = array_map(fn (ChosenTechnique $u) => $u->technique->key, array_filter($this->done[''] ?? [], fn (ChosenTechnique $u) => ! $u->technique->givesAny(Effect::Protect, Effect::Check) || ! $this->addsAnything()));
+        $there = array_map(
+            fn (ChosenTechnique $u) => $u->technique->key,
+            array_filter(
+                $this->done[''] ?? [],
+                fn (ChosenTechnique $u) => ! $u->technique->givesAny(Effect::Protect, Effect::Check) ||
+                    ! $this->addsAnything(),
+            ),
+        );
         $painted = array_filter($this->done) !== [];
 
-        return array_values(array_filter(Planner::problems($this->request)[1]->choice->techniques ?? [], fn (ChosenTechnique $u) => ! in_array($u->technique->key, $there, true)
-            && ! ($painted && $u->technique->givesAny(Effect::Undercoat, Effect::Value))));
+        return array_values(
+            array_filter(
+                Planner::problems($this->request)[1]->choice->techniques ?? [],
+                fn (ChosenTechnique $u) => ! in_array($u->technique->key, $there, true) &&
+                    ! ($painted && $u->technique->givesAny(Effect::Undercoat, Effect::Value)),
+            ),
+        );
     }
 
     private function addsAnything(): bool
@@ -100,7 +139,10 @@ final class Raising
         return array_filter($this->areas(), fn (RaisedArea $a) => $a->added !== []) !== [];
     }
 
-    /** @return list<string> keys of late work on the model that the additions go over or under: varnish to be taken into account, decals to be kept */
+    /**
+     * @return list<string> keys of late work on the model that the additions go over or under: varnish to be taken
+     * into account, decals to be kept
+     */
     public function concerns(): array
     {
         $concerns = [];
@@ -122,7 +164,10 @@ final class Raising
         assert($area !== null);
         $wanted = $this->request->tier->pace->gradeBar();
         for ($bar = $wanted; $bar >= 1; $bar--) {
-            $raised = $done === [] || $this->isRepaint($area, $done, $bar) ? $this->anew($demand, $problem, $done, $bar) : $this->onTop($demand, $problem, $done, $bar, $area);
+            $raised =
+                $done === [] || $this->isRepaint($area, $done, $bar)
+                    ? $this->anew($demand, $problem, $done, $bar)
+                    : $this->onTop($demand, $problem, $done, $bar, $area);
             if ($raised !== null) {
                 return $raised;
             }
@@ -135,7 +180,19 @@ final class Raising
         }
         $methods = array_slice($problem->requirements, count($demand->requirements));
 
-        return new RaisedArea($demand, [], [], $done, false, 1, 0, (new ConflictFinder($this->solver))->find($demand, fn (array $asked) => $problem->requiring([...$asked, ...$methods])));
+        return new RaisedArea(
+            $demand,
+            [],
+            [],
+            $done,
+            false,
+            1,
+            0,
+            (new ConflictFinder($this->solver))->find(
+                $demand,
+                fn (array $asked) => $problem->requiring([...$asked, ...$methods]),
+            ),
+        );
     }
 
     /** @param  list<ChosenTechnique>  $done */
@@ -158,7 +215,9 @@ final class Raising
     {
         $choice = $this->solver->solve($problem, $bar);
 
-        return $choice === null ? null : new RaisedArea($demand, $choice->techniques, [], $done, $done !== [], $bar, 0, null);
+        return $choice === null
+            ? null
+            : new RaisedArea($demand, $choice->techniques, [], $done, $done !== [], $bar, 0, null);
     }
 
     /**
@@ -172,8 +231,14 @@ final class Raising
     {
         $bare = $problem->needsBase && ! self::hasBase($done);
         $best = $bare ? $this->anew($demand, $problem, $done, $bar) : null;
-        $staying = $bare ? array_values(array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value < Phase::Base->value)) : $done;
-        $phases = array_values(array_unique(array_map(fn (ChosenTechnique $u) => Phase::of($u->technique)->value, $staying)));
+        $staying = $bare
+            ? array_values(
+                array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value < Phase::Base->value),
+            )
+            : $done;
+        $phases = array_values(
+            array_unique(array_map(fn (ChosenTechnique $u) => Phase::of($u->technique)->value, $staying)),
+        );
         rsort($phases);
         $base = $bare || $area->rank === Rank::Ground ? 0 : Phase::Base->value;
         foreach ($phases as $i => $last) {
@@ -181,13 +246,40 @@ final class Raising
                 continue;
             }
             $next = $phases[$i - 1] ?? null;
-            $there = array_values(array_filter($staying, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $last));
-            $open = $problem->filtered(fn (Candidate $c) => ($bare || ! $c->isBase()) && ($c->technique->mess === 0 || Phase::of($c->technique)->value >= $last));
-            foreach (array_merge(...array_map(fn (?Requirement $cover) => $this->variants($demand, $open, $there, $bar, $area, $cover), self::covering($open, $next))) as [$variant, $counted]) {
+            $there = array_values(
+                array_filter($staying, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $last),
+            );
+            $open = $problem->filtered(
+                fn (Candidate $c) => ($bare || ! $c->isBase()) &&
+                    ($c->technique->mess === 0 || Phase::of($c->technique)->value >= $last),
+            );
+            foreach (
+                array_merge(
+                    ...array_map(
+                        fn (?Requirement $cover) => $this->variants($demand, $open, $there, $bar, $area, $cover),
+                        self::covering($open, $next),
+                    ),
+                ) as [$variant, $counted]
+            ) {
                 $choice = $this->solver->solve($variant, $bar);
-                if ($choice !== null && ($best === null || $choice->minutes < $best->minutes() + ($best->repainted ? AreaSolver::TIE : -AreaSolver::TIE))) {
-                    $lost = array_values(array_filter($done, fn (ChosenTechnique $u) => ! in_array($u, $counted, true)));
-                    $best = new RaisedArea($demand, $choice->techniques, $counted, $lost, false, $bar, $this->over($demand, $counted), null);
+                if (
+                    $choice !== null &&
+                    ($best === null ||
+                        $choice->minutes < $best->minutes() + ($best->repainted ? AreaSolver::TIE : -AreaSolver::TIE))
+                ) {
+                    $lost = array_values(
+                        array_filter($done, fn (ChosenTechnique $u) => ! in_array($u, $counted, true)),
+                    );
+                    $best = new RaisedArea(
+                        $demand,
+                        $choice->techniques,
+                        $counted,
+                        $lost,
+                        false,
+                        $bar,
+                        $this->over($demand, $counted),
+                        null,
+                    );
                 }
             }
         }
@@ -210,7 +302,15 @@ final class Raising
         foreach ($problem->candidates as $candidate) {
             $technique = $candidate->technique;
             if ($technique->mess >= 1 && Phase::of($technique)->value < $phase) {
-                $covers[] = Requirement::effect(null, [], null, [Effect::from((string) array_key_first($technique->effects))], Extent::Spot, 1, [$technique->key]);
+                $covers[] = Requirement::effect(
+                    null,
+                    [],
+                    null,
+                    [Effect::from((string) array_key_first($technique->effects))],
+                    Extent::Spot,
+                    1,
+                    [$technique->key],
+                );
             }
         }
 
@@ -218,18 +318,41 @@ final class Raising
     }
 
     /**
-     * The problem of what is left when some of what is there counts. A wash or stain below the bar counts only where it
+     * The problem of what is left when some of what is there counts. A wash or stain below the bar counts only where
+     * it
      * is tidied; a wash under light calls for tidying at an even or the finest pace.
      *
      * @param  list<ChosenTechnique>  $there
      * @return list<array{AreaProblem, list<ChosenTechnique>}>
      */
-    private function variants(AreaDemand $demand, AreaProblem $problem, array $there, int $bar, Area $area, ?Requirement $cover): array
-    {
+    private function variants(
+        AreaDemand $demand,
+        AreaProblem $problem,
+        array $there,
+        int $bar,
+        Area $area,
+        ?Requirement $cover,
+    ): array {
         $required = array_map(fn (Requirement $r) => $r->technique, $demand->of(RequirementKind::Technique));
-        $clean = array_values(array_filter($there, fn (ChosenTechnique $u) => self::reaches($u, $area, $bar) || in_array($u->technique->key, $required, true)));
-        $rescued = array_values(array_filter($there, fn (ChosenTechnique $u) => $u->technique->tidied && $bar <= 4 && ! in_array($u, $clean, true)));
-        $all = array_values(array_filter($there, fn (ChosenTechnique $u) => in_array($u, $clean, true) || in_array($u, $rescued, true)));
+        $clean = array_values(
+            array_filter(
+                $there,
+                fn (ChosenTechnique $u) => self::reaches($u, $area, $bar) ||
+                    in_array($u->technique->key, $required, true),
+            ),
+        );
+        $rescued = array_values(
+            array_filter(
+                $there,
+                fn (ChosenTechnique $u) => $u->technique->tidied && $bar <= 4 && ! in_array($u, $clean, true),
+            ),
+        );
+        $all = array_values(
+            array_filter(
+                $there,
+                fn (ChosenTechnique $u) => in_array($u, $clean, true) || in_array($u, $rescued, true),
+            ),
+        );
         $variants = [];
         foreach ($rescued === [] ? [$clean] : [$all, $clean] as $counted) {
             $tidied = Conformance::isTidied($counted);
@@ -238,13 +361,26 @@ final class Raising
             if ($left->needsBase && self::hasBase($there)) {
                 continue;
             }
-            $lightDone = array_filter($counted, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::HighlightRaised, Effect::HighlightEdge)) !== [];
-            $washDone = array_filter($counted, fn (ChosenTechnique $u) => $u->technique->key === WellKnown::WASH) !== [] && $this->request->tier->pace !== Pace::Fast;
+            $lightDone =
+                array_filter(
+                    $counted,
+                    fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::HighlightRaised, Effect::HighlightEdge),
+                ) !== [];
+            $washDone =
+                array_filter($counted, fn (ChosenTechnique $u) => $u->technique->key === WellKnown::WASH) !== [] &&
+                $this->request->tier->pace !== Pace::Fast;
             $washTidies = $lightDone && $this->request->tier->pace !== Pace::Fast;
-            $must = ! $tidied && ($counted === $all && $rescued !== [] || ($washDone && $lightDone));
+            $must = ! $tidied && (($counted === $all && $rescued !== []) || ($washDone && $lightDone));
             if ($must || (($washDone || $washTidies) && ! $tidied)) {
                 foreach ([WellKnown::TIDY, WellKnown::LAYER] as $tidier) {
-                    $fit = array_filter($left->candidates, fn (Candidate $c) => $c->technique->key === $tidier && ($c->grade === null || $c->grade >= $bar || ($c->technique->tidied && $bar <= 4) || in_array($tidier, $required, true)));
+                    $fit = array_filter(
+                        $left->candidates,
+                        fn (Candidate $c) => $c->technique->key === $tidier &&
+                            ($c->grade === null ||
+                                $c->grade >= $bar ||
+                                ($c->technique->tidied && $bar <= 4) ||
+                                in_array($tidier, $required, true)),
+                    );
                     if ($fit === []) {
                         continue;
                     }
@@ -252,7 +388,12 @@ final class Raising
                 }
                 if (! $must) {
                     // Untidied, a wash that is there allows no light, and light that is there allows no wash.
-                    $variants[] = [$left->filtered(fn (Candidate $c) => $washDone ? ! $c->isLight() : $c->technique->key !== WellKnown::WASH), $counted];
+                    $variants[] = [
+                        $left->filtered(
+                            fn (Candidate $c) => $washDone ? ! $c->isLight() : $c->technique->key !== WellKnown::WASH,
+                        ),
+                        $counted,
+                    ];
                 }
             } else {
                 $variants[] = [$left, $counted];
@@ -274,7 +415,17 @@ final class Raising
         $asked = array_values(array_filter($requirements, $isSame))[0] ?? null;
         $others = array_values(array_filter($requirements, fn (Requirement $r) => ! $isSame($r)));
 
-        return [...$others, Requirement::technique($area->key, [...$asked->clauses ?? [], 'tidy'], $asked?->severity, $tidier, Extent::Full, $asked->passes ?? 1)];
+        return [
+            ...$others,
+            Requirement::technique(
+                $area->key,
+                [...$asked->clauses ?? [], 'tidy'],
+                $asked?->severity,
+                $tidier,
+                Extent::Full,
+                $asked->passes ?? 1,
+            ),
+        ];
     }
 
     /** @param  list<ChosenTechnique>  $counted */
@@ -287,11 +438,20 @@ final class Raising
                 $have += match ($requirement->kind) {
                     RequirementKind::Steps => $used->credit(),
                     RequirementKind::Effect => Conformance::serves($requirement, $used) ? $used->passes : 0,
-                    RequirementKind::Technique => $used->technique->key === $requirement->technique && $used->extent->value >= $requirement->extent->value ? $used->passes : 0,
+                    RequirementKind::Technique => $used->technique->key === $requirement->technique &&
+                    $used->extent->value >= $requirement->extent->value
+                        ? $used->passes
+                        : 0,
                     default => 0,
                 };
             }
-            $less = in_array($requirement->kind, [RequirementKind::Steps, RequirementKind::Effect, RequirementKind::Technique], true) ? $requirement->lessDone($have) : $requirement;
+            $less = in_array(
+                $requirement->kind,
+                [RequirementKind::Steps, RequirementKind::Effect, RequirementKind::Technique],
+                true,
+            )
+                ? $requirement->lessDone($have)
+                : $requirement;
             if ($less !== null) {
                 $requirements[] = $less;
             }
@@ -305,13 +465,26 @@ final class Raising
             }
             $passes[$used->technique->key] = $used->passes;
             foreach ($used->extent->value > Extent::Spot->value ? $problem->candidates : [] as $candidate) {
-                if ($candidate->technique->key !== $used->technique->key && (in_array($candidate->technique->key, $used->technique->excludes, true) || in_array($used->technique->key, $candidate->technique->excludes, true))) {
+                if (
+                    $candidate->technique->key !== $used->technique->key &&
+                    (in_array($candidate->technique->key, $used->technique->excludes, true) ||
+                        in_array($used->technique->key, $candidate->technique->excludes, true))
+                ) {
                     $spotOnly[$candidate->technique->key] = true;
                 }
             }
         }
 
-        return new AreaProblem($problem->candidates, $requirements, $problem->needsBase && ! self::hasBase($counted), $problem->pace, $given, $tidied, $passes, $spotOnly);
+        return new AreaProblem(
+            $problem->candidates,
+            $requirements,
+            $problem->needsBase && ! self::hasBase($counted),
+            $problem->pace,
+            $given,
+            $tidied,
+            $passes,
+            $spotOnly,
+        );
     }
 
     /** @param  list<ChosenTechnique>  $list */
@@ -332,6 +505,8 @@ final class Raising
     {
         $most = $demand->first(RequirementKind::Steps)?->max;
 
-        return $most === null ? 0 : max(0, array_sum(array_map(fn (ChosenTechnique $u) => $u->credit(), $counted)) - (int) $most);
+        return $most === null
+            ? 0
+            : max(0, array_sum(array_map(fn (ChosenTechnique $u) => $u->credit(), $counted)) - (int) $most);
     }
 }

@@ -14,7 +14,8 @@ use Ordotype\Core\Standard\Technique;
  * What a tier asks of one area, or of the whole model where `area` is null, with the clauses that ask it.
  *
  * Which fields mean something depends on the kind: effects, extent, passes and by for effects; technique, extent and
- * passes for required techniques; min and max for steps, sprayed colours (max null: open), minutes and skill; criterion
+ * passes for required techniques; min and max for steps, sprayed colours (max null: open), minutes and skill;
+ * criterion
  * and min or max for finish, whichever way the criterion runs.
  */
 final readonly class Requirement
@@ -51,28 +52,76 @@ final readonly class Requirement
      * @param  list<Effect>  $effects
      * @param  list<string>|null  $by
      */
-    public static function effect(?string $area, array $clauses, ?Severity $severity, array $effects, Extent $extent, int $passes, ?array $by): self
-    {
-        return new self($area, RequirementKind::Effect, $clauses, $severity, $effects, extent: $extent, passes: $passes, by: $by);
+    public static function effect(
+        ?string $area,
+        array $clauses,
+        ?Severity $severity,
+        array $effects,
+        Extent $extent,
+        int $passes,
+        ?array $by,
+    ): self {
+        return new self(
+            $area,
+            RequirementKind::Effect,
+            $clauses,
+            $severity,
+            $effects,
+            extent: $extent,
+            passes: $passes,
+            by: $by,
+        );
     }
 
     /** @param  list<string>  $clauses */
-    public static function technique(?string $area, array $clauses, ?Severity $severity, string $technique, Extent $extent, int $passes): self
-    {
-        return new self($area, RequirementKind::Technique, $clauses, $severity, technique: $technique, extent: $extent, passes: $passes);
+    public static function technique(
+        ?string $area,
+        array $clauses,
+        ?Severity $severity,
+        string $technique,
+        Extent $extent,
+        int $passes,
+    ): self {
+        return new self(
+            $area,
+            RequirementKind::Technique,
+            $clauses,
+            $severity,
+            technique: $technique,
+            extent: $extent,
+            passes: $passes,
+        );
     }
 
     /** @param  list<string>  $clauses */
-    public static function finish(string $area, array $clauses, ?Severity $severity, Criterion $criterion, float $limit): self
-    {
+    public static function finish(
+        string $area,
+        array $clauses,
+        ?Severity $severity,
+        Criterion $criterion,
+        float $limit,
+    ): self {
         $least = self::isLeast($criterion);
 
-        return new self($area, RequirementKind::Finish, $clauses, $severity, min: $least ? $limit : null, max: $least ? null : $limit, criterion: $criterion);
+        return new self(
+            $area,
+            RequirementKind::Finish,
+            $clauses,
+            $severity,
+            min: $least ? $limit : null,
+            max: $least ? null : $limit,
+            criterion: $criterion,
+        );
     }
 
     /** @param  list<string>  $clauses */
-    public static function ofModel(RequirementKind $kind, array $clauses, ?Severity $severity, ?float $min, ?float $max): self
-    {
+    public static function ofModel(
+        RequirementKind $kind,
+        array $clauses,
+        ?Severity $severity,
+        ?float $min,
+        ?float $max,
+    ): self {
         return new self(null, $kind, $clauses, $severity, min: $min, max: $max);
     }
 
@@ -134,27 +183,52 @@ final readonly class Requirement
         return array_values($joined);
     }
 
-    /** What is left of it when so much is done; null when nothing is. For effects and techniques passes, for steps credits. */
+    /**
+     * What is left of it when so much is done; null when nothing is. For effects and techniques passes, for steps
+     * credits.
+     */
     public function lessDone(int $done): ?self
     {
         if ($this->kind === RequirementKind::Steps) {
-            return self::steps($this->area, $this->clauses, $this->severity, max(0, (int) $this->min - $done), $this->max === null ? null : max(0, (int) $this->max - $done));
+            return self::steps(
+                $this->area,
+                $this->clauses,
+                $this->severity,
+                max(0, (int) $this->min - $done),
+                $this->max === null ? null : max(0, (int) $this->max - $done),
+            );
         }
         $left = $this->passes - $done;
 
-        return $left <= 0 ? null : new self($this->area, $this->kind, $this->clauses, $this->severity, $this->effects, $this->technique, $this->extent, $left, $this->by, $this->min, $this->max, $this->criterion);
+        return $left <= 0
+            ? null
+            : new self(
+                $this->area,
+                $this->kind,
+                $this->clauses,
+                $this->severity,
+                $this->effects,
+                $this->technique,
+                $this->extent,
+                $left,
+                $this->by,
+                $this->min,
+                $this->max,
+                $this->criterion,
+            );
     }
 
     /** Same effect, extent and passes at least as great, `by` equal or narrower. */
     public function implies(self $other): bool
     {
-        $same = count($this->effects) === count($other->effects)
-            && array_filter($this->effects, fn (Effect $e) => ! in_array($e, $other->effects, true)) === [];
+        $same =
+            count($this->effects) === count($other->effects) &&
+            array_filter($this->effects, fn (Effect $e) => ! in_array($e, $other->effects, true)) === [];
 
-        return $same
-            && $this->extent->value >= $other->extent->value
-            && $this->passes >= $other->passes
-            && ($other->by === null || ($this->by !== null && array_diff($this->by, $other->by) === []));
+        return $same &&
+            $this->extent->value >= $other->extent->value &&
+            $this->passes >= $other->passes &&
+            ($other->by === null || ($this->by !== null && array_diff($this->by, $other->by) === []));
     }
 
     /** @param  array<int|string, self>  $joined */
@@ -205,8 +279,20 @@ final readonly class Requirement
      */
     private function carrying(array $first, array $then, ?Severity $severity): self
     {
-        return new self($this->area, $this->kind, self::ids($first, $then), self::graver($this->severity, $severity), $this->effects,
-            $this->technique, $this->extent, $this->passes, $this->by, $this->min, $this->max, $this->criterion);
+        return new self(
+            $this->area,
+            $this->kind,
+            self::ids($first, $then),
+            self::graver($this->severity, $severity),
+            $this->effects,
+            $this->technique,
+            $this->extent,
+            $this->passes,
+            $this->by,
+            $this->min,
+            $this->max,
+            $this->criterion,
+        );
     }
 
     /**
@@ -233,8 +319,16 @@ final readonly class Requirement
     private static function isLeast(Criterion $criterion): bool
     {
         return match ($criterion) {
-            Criterion::TonalSpan, Criterion::Tones, Criterion::LightFromAbove, Criterion::LineShare, Criterion::LastLight => true,
-            Criterion::BaseColour, Criterion::ColourDrift, Criterion::HardStep, Criterion::BarePrimer, Criterion::LineWidth => false,
+            Criterion::TonalSpan,
+            Criterion::Tones,
+            Criterion::LightFromAbove,
+            Criterion::LineShare,
+            Criterion::LastLight => true,
+            Criterion::BaseColour,
+            Criterion::ColourDrift,
+            Criterion::HardStep,
+            Criterion::BarePrimer,
+            Criterion::LineWidth => false,
         };
     }
 }

@@ -11,7 +11,11 @@ namespace Ordotype\Core\Planning;
  */
 final readonly class RequirementState
 {
-    public function __construct(public Requirement $requirement, public ?string $state, public float $by = 0.0, public ?string $reason = null)
-    {
+    public function __construct(
+        public Requirement $requirement,
+        public ?string $state,
+        public float $by = 0.0,
+        public ?string $reason = null,
+    ) {
     }
 }

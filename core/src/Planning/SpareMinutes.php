@@ -12,7 +12,8 @@ use Ordotype\Core\Standard\Technique;
 /**
  * What spare minutes on a piece buy: extras are techniques that the tier allows or gives on request and the plan does
  * not use. One group for each area, whose options are its permitted combinations of up to two extras; minutes are
- * rounded up to the half minute; what is done by the piece is no extra where there is nothing to count; within the minutes, the most notice. A multiple-choice knapsack, solved exactly by
+ * rounded up to the half minute; what is done by the piece is no extra where there is nothing to count; within the
+ * minutes, the most notice. A multiple-choice knapsack, solved exactly by
  * dynamic programming over half minutes; equal notice goes to fewer minutes, then to what comes first on the sculpt.
  *
  * Notice of an extra = weight of the area's focus × its share × weight of what it does (house defaults).
@@ -45,8 +46,15 @@ final class SpareMinutes
             $next = $best;
             foreach ($options as [$notice, $halves, $extras]) {
                 for ($c = $halves; $c <= $cap; $c++) {
-                    $with = [$best[$c - $halves][0] + $notice, $best[$c - $halves][1] + $halves, [...$best[$c - $halves][2], ...$extras]];
-                    if ($with[0] > $next[$c][0] + self::TIE || ($with[0] > $next[$c][0] - self::TIE && $with[1] < $next[$c][1])) {
+                    $with = [
+                        $best[$c - $halves][0] + $notice,
+                        $best[$c - $halves][1] + $halves,
+                        [...$best[$c - $halves][2], ...$extras],
+                    ];
+                    if (
+                        $with[0] > $next[$c][0] + self::TIE ||
+                        ($with[0] > $next[$c][0] - self::TIE && $with[1] < $next[$c][1])
+                    ) {
                         $next[$c] = $with;
                     }
                 }
@@ -76,17 +84,35 @@ final class SpareMinutes
             foreach ($request->standard->techniques as $index => $technique) {
                 $allowed = isset($planned->demand->allowed[$technique->key]);
                 $asked = isset($planned->demand->onRequest[$technique->key]);
-                if ((! $allowed && ! ($asked && $onRequest)) || $planned->choice->uses($technique->key) || ! DemandResolver::fits($technique, $area)
-                    || $technique->givesAny(Effect::BaseColour) || ($technique->perPiece > 0 && $area->count === 0) || $method->keepsOff($technique, $area, $planned->demand->allowed) !== null) {
+                if (
+                    (! $allowed && ! ($asked && $onRequest)) ||
+                    $planned->choice->uses($technique->key) ||
+                    ! DemandResolver::fits($technique, $area) ||
+                    $technique->givesAny(Effect::BaseColour) ||
+                    ($technique->perPiece > 0 && $area->count === 0) ||
+                    $method->keepsOff($technique, $area, $planned->demand->allowed) !== null
+                ) {
                     continue;
                 }
-                $candidate = Candidate::onArea($technique, $index, $area, $request->sculpt, $request->tier->pace, $method);
+                $candidate = Candidate::onArea(
+                    $technique,
+                    $index,
+                    $area,
+                    $request->sculpt,
+                    $request->tier->pace,
+                    $method,
+                );
                 if ($candidate->grade !== null && $candidate->grade < $planned->gradeBar && ! $technique->tidied) {
                     continue;
                 }
                 $minutes = $candidate->minutes[Extent::Full->value];
-                $extras[] = new Extra($area, new ChosenTechnique($technique, $index, 1, Extent::Full, $minutes), ceil($minutes * self::HALF - self::TIE) / self::HALF,
-                    self::notice($area, $technique), ! $allowed);
+                $extras[] = new Extra(
+                    $area,
+                    new ChosenTechnique($technique, $index, 1, Extent::Full, $minutes),
+                    ceil($minutes * self::HALF - self::TIE) / self::HALF,
+                    self::notice($area, $technique),
+                    ! $allowed,
+                );
             }
             if ($extras !== []) {
                 $groups[] = $extras;
@@ -131,7 +157,11 @@ final class SpareMinutes
             foreach ([null, ...array_slice($extras, $i + 1)] as $other) {
                 $set = $other === null ? [$one] : [$one, $other];
                 if ($this->permitted($set)) {
-                    $options[] = [array_sum(array_map(fn (Extra $e) => $e->notice, $set)), (int) round(self::HALF * array_sum(array_map(fn (Extra $e) => $e->minutes, $set))), $set];
+                    $options[] = [
+                        array_sum(array_map(fn (Extra $e) => $e->notice, $set)),
+                        (int) round(self::HALF * array_sum(array_map(fn (Extra $e) => $e->minutes, $set))),
+                        $set,
+                    ];
                 }
             }
         }
@@ -161,14 +191,20 @@ final class SpareMinutes
         $after = [...$before, ...array_map(fn (Extra $e) => $e->use, $set)];
         foreach ($after as $i => $one) {
             foreach (array_slice($after, $i + 1) as $other) {
-                $excluded = in_array($other->technique->key, $one->technique->excludes, true) || in_array($one->technique->key, $other->technique->excludes, true);
+                $excluded =
+                    in_array($other->technique->key, $one->technique->excludes, true) ||
+                    in_array($one->technique->key, $other->technique->excludes, true);
                 if ($excluded && $one->extent !== Extent::Spot && $other->extent !== Extent::Spot) {
                     return false;
                 }
             }
         }
         $pace = $this->plan->request->tier->pace;
-        $leans = array_filter($set, fn (Extra $e) => $e->technique()->tidied && (Candidate::gradeOn($e->technique(), $e->technique()->suit($area->relief)) ?? 5) < $planned->gradeBar);
+        $leans = array_filter(
+            $set,
+            fn (Extra $e) => $e->technique()->tidied &&
+                (Candidate::gradeOn($e->technique(), $e->technique()->suit($area->relief)) ?? 5) < $planned->gradeBar,
+        );
         if (! Conformance::isTidied($after) && ($leans !== [] || Conformance::washesUnderLight($after, $pace))) {
             return false;
         }
@@ -193,7 +229,10 @@ final class SpareMinutes
     /** Whether the undercoat or another whole technique gives an effect to every area. */
     private function isGiven(Effect $effect, MethodOnModel $method): bool
     {
-        return in_array($effect, $method->given(), true)
-            || array_filter($this->plan->whole->choice->techniques ?? [], fn (ChosenTechnique $u) => $u->technique->givesAny($effect)) !== [];
+        return in_array($effect, $method->given(), true) ||
+            array_filter(
+                $this->plan->whole->choice->techniques ?? [],
+                fn (ChosenTechnique $u) => $u->technique->givesAny($effect),
+            ) !== [];
     }
 }

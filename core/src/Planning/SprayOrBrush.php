@@ -7,8 +7,10 @@ namespace Ordotype\Core\Planning;
 use Ordotype\Core\Sculpt\Area;
 
 /**
- * Minutes of one colour over the whole unit, by airbrush (set-up, hand, masking) and by brush (set-up, hand). Hand minutes
- * are those of everything the areas get when their base is done that way, in least minutes, since the base decides what
+ * Minutes of one colour over the whole unit, by airbrush (set-up, hand, masking) and by brush (set-up, hand). Hand
+ * minutes
+ * are those of everything the areas get when their base is done that way, in least minutes, since the base decides
+ * what
  * else they need.
  */
 final readonly class SprayOrBrush

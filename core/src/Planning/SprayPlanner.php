@@ -10,7 +10,10 @@ use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
 
-/** Decides which colours are sprayed where a tier says how many: the main ones first, then those that save time. What is kept apart needs no masking. */
+/**
+ * Decides which colours are sprayed where a tier says how many: the main ones first, then those that save time. What
+ * is kept apart needs no masking.
+ */
 final readonly class SprayPlanner
 {
     public function __construct(private PlanRequest $request, private Sculpt $bench)
@@ -18,7 +21,8 @@ final readonly class SprayPlanner
     }
 
     /**
-     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its plan by brush, and sprayed
+     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its
+     *     plan by brush, and sprayed
      * @return list<SprayedColour> in the order they are sprayed
      */
     public function choose(array $options, int $min, ?int $max, Technique $spray, ?Technique $masking): array
@@ -49,7 +53,8 @@ final readonly class SprayPlanner
     }
 
     /**
-     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its plan by brush, and sprayed
+     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its
+     *     plan by brush, and sprayed
      * @param  list<SprayedColour>  $sprayed  what the plan sprays, in its order
      * @return list<SprayOrBrush> the largest surface first
      */
@@ -68,7 +73,8 @@ final readonly class SprayPlanner
                 array_push($before, ...$colour->areas);
             }
             $masked = $this->toMask($areas, $before);
-            $sum = fn (int $way): float => $pieces * array_sum(array_map(fn (Area $a) => $options[$a->key][$way]->minutes() ?? 0.0, $areas));
+            $sum = fn (int $way): float => $pieces *
+                array_sum(array_map(fn (Area $a) => $options[$a->key][$way]->minutes() ?? 0.0, $areas));
             $bases = [];
             foreach ($areas as $area) {
                 foreach ($options[$area->key][0]->choice->techniques ?? [] as $used) {
@@ -77,8 +83,19 @@ final readonly class SprayPlanner
                     }
                 }
             }
-            $compared[] = new SprayOrBrush($this->request->scheme?->for($areas[0])?->base, $areas, $masked, $isSprayed, $spray->setup, $sum(1),
-                $masking === null || $masked === [] ? 0.0 : $pieces * $this->maskingMinutes($masking, $masked) + $masking->setup, array_sum($bases), $sum(0));
+            $compared[] = new SprayOrBrush(
+                $this->request->scheme?->for($areas[0])?->base,
+                $areas,
+                $masked,
+                $isSprayed,
+                $spray->setup,
+                $sum(1),
+                $masking === null || $masked === []
+                    ? 0.0
+                    : $pieces * $this->maskingMinutes($masking, $masked) + $masking->setup,
+                array_sum($bases),
+                $sum(0),
+            );
         }
         usort($compared, fn (SprayOrBrush $a, SprayOrBrush $b) => self::share($b->areas) <=> self::share($a->areas));
 
@@ -117,7 +134,12 @@ final readonly class SprayPlanner
     private function groups(array $keys): array
     {
         $groups = $this->byColour($keys);
-        $withMain = array_values(array_filter($groups, fn (array $areas) => in_array(Rank::Main, array_map(fn (Area $a) => $a->rank, $areas), true)));
+        $withMain = array_values(
+            array_filter(
+                $groups,
+                fn (array $areas) => in_array(Rank::Main, array_map(fn (Area $a) => $a->rank, $areas), true),
+            ),
+        );
         usort($withMain, fn (array $a, array $b) => self::mainShare($b) <=> self::mainShare($a));
 
         return $withMain;
@@ -153,6 +175,6 @@ final readonly class SprayPlanner
     {
         $cm2 = array_sum(array_map(fn (Area $a) => $this->request->sculpt->areaCm2($a), $masked));
 
-        return $masking->hand * $cm2 / 10 * $this->request->tier->pace->timeFactor();
+        return (($masking->hand * $cm2) / 10) * $this->request->tier->pace->timeFactor();
     }
 }

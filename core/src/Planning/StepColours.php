@@ -20,7 +20,9 @@ use Ordotype\Core\Sequencing\StepColour;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Material;
 
-/** Gives the steps of an area their colours from the scheme, splitting and spreading the lights over the light passes. */
+/**
+ * Gives the steps of an area their colours from the scheme, splitting and spreading the lights over the light passes.
+ */
 final class StepColours
 {
     /** Lights closer in L* than this are not told apart on the table (common practice, no source). */
@@ -57,18 +59,40 @@ final class StepColours
             return $steps;
         }
         $lights = array_keys(array_filter($steps, fn (Step $s) => self::isLight($s)));
-        $shades = array_keys(array_filter($steps, fn (Step $s) => in_array($s->phase, [Phase::Shade, Phase::GroundShade], true)));
+        $shades = array_keys(
+            array_filter($steps, fn (Step $s) => in_array($s->phase, [Phase::Shade, Phase::GroundShade], true)),
+        );
         foreach ($steps as $i => $step) {
-            $steps[$i] = $step->coloured($this->single(match (true) {
-                in_array($step->phase, [Phase::Base, Phase::Tidy, Phase::Detail, Phase::GroundColour, Phase::Rim, Phase::JointTidy], true) => $colours->base,
-                $step->technique->givesAny(Effect::Separate) => $colours->line ?? $colours->shades[0] ?? null,
-                $step->technique->givesAny(Effect::Reflect) => $colours->lights === [] ? null : $colours->lights[count($colours->lights) - 1],
-                $step->technique->givesAny(Effect::Tint) && $step->phase === Phase::BlendAndTint => $colours->tint,
-                default => null,
-            }));
+            $steps[$i] = $step->coloured(
+                $this->single(
+                    match (true) {
+                        in_array(
+                            $step->phase,
+                            [
+                                Phase::Base,
+                                Phase::Tidy,
+                                Phase::Detail,
+                                Phase::GroundColour,
+                                Phase::Rim,
+                                Phase::JointTidy,
+                            ],
+                            true,
+                        ) => $colours->base,
+                        $step->technique->givesAny(Effect::Separate) => $colours->line ??
+                            ($colours->shades[0] ?? null),
+                        $step->technique->givesAny(Effect::Reflect) => $colours->lights === []
+                            ? null
+                            : $colours->lights[count($colours->lights) - 1],
+                        $step->technique->givesAny(Effect::Tint) && $step->phase === Phase::BlendAndTint => $colours->tint,
+                        default => null,
+                    },
+                ),
+            );
         }
         foreach ($shades as $k => $i) {
-            $steps[$i] = $steps[$i]->coloured($this->single($colours->shades[min($k, count($colours->shades) - 1)] ?? null));
+            $steps[$i] = $steps[$i]->coloured(
+                $this->single($colours->shades[min($k, count($colours->shades) - 1)] ?? null),
+            );
         }
         foreach ($this->lights($area, $colours, count($lights)) as $k => $colour) {
             $steps[$lights[$k]] = $steps[$lights[$k]]->coloured($colour);
@@ -83,22 +107,36 @@ final class StepColours
 
     /**
      * Gold reads brighter when its last light is silver, or its own last light and silver one to one: as the method
-     * says. Silver is the brightest light of the scheme's steel, or else the brightest grey metallic paint on the shelf.
+     * says. Silver is the brightest light of the scheme's steel, or else the brightest grey metallic paint on the
+     * shelf.
      */
     private function lastLightOfGold(Area $area, AreaColours $colours): ?StepColour
     {
-        $school = $area->material !== Material::Gold || $this->sculpt === null ? null : $this->method?->answerFor(School::GoldLight, $area, $this->sculpt);
+        $school =
+            $area->material !== Material::Gold || $this->sculpt === null
+                ? null
+                : $this->method?->answerFor(School::GoldLight, $area, $this->sculpt);
         if ($school === null) {
             return null;
         }
         $silver = $this->silver();
         if ($silver === null) {
-            $this->warnings[] = new Warning('no_silver', $area->key, "The method wants silver in the last light on $area->name, and neither the scheme nor the shelf has one.");
+            $this->warnings[] = new Warning(
+                'no_silver',
+                $area->key,
+                'The method wants silver in the last '.
+                    "light on $area->name, and neither the scheme nor the shelf has one.",
+            );
 
             return null;
         }
 
-        return $school === 'silver' ? $this->single($silver) : $this->mix($colours->lights === [] ? $colours->base : $colours->lights[count($colours->lights) - 1], $silver);
+        return $school === 'silver'
+            ? $this->single($silver)
+            : $this->mix(
+                $colours->lights === [] ? $colours->base : $colours->lights[count($colours->lights) - 1],
+                $silver,
+            );
     }
 
     private function silver(): ?string
@@ -106,22 +144,34 @@ final class StepColours
         $lights = [];
         foreach ($this->sculpt->areas ?? [] as $area) {
             if ($area->material === Material::Steel) {
-                array_push($lights, ...($this->scheme?->for($area)->lights ?? []));
+                array_push($lights, ...$this->scheme?->for($area)->lights ?? []);
             }
         }
         if ($lights === []) {
-            $grey = array_filter($this->shelf->paints, fn (Paint $p) => $p->kind === 'metal' && hypot($p->colour->lab()->a, $p->colour->lab()->b) < self::GREY);
+            $grey = array_filter(
+                $this->shelf->paints,
+                fn (Paint $p) => $p->kind === 'metal' &&
+                    hypot($p->colour->lab()->a, $p->colour->lab()->b) < self::GREY,
+            );
             $lights = array_map(fn (Paint $p) => $p->name, $grey);
         }
-        usort($lights, fn (string $a, string $b) => ($this->shelf->colourOf($b)?->lab()->l ?? 0.0) <=> ($this->shelf->colourOf($a)?->lab()->l ?? 0.0));
+        usort(
+            $lights,
+            fn (string $a, string $b) => ($this->shelf->colourOf($b)?->lab()->l ?? 0.0) <=>
+                ($this->shelf->colourOf($a)?->lab()->l ?? 0.0),
+        );
 
         return $lights[0] ?? null;
     }
 
     private static function isLight(Step $step): bool
     {
-        return in_array($step->phase, [Phase::RaisedLight, Phase::EdgeLight, Phase::PointLight, Phase::SprayFade, Phase::GroundLight], true)
-            || ($step->phase === Phase::BlendAndTint && $step->technique->givesAny(Effect::HighlightRaised));
+        return in_array(
+            $step->phase,
+            [Phase::RaisedLight, Phase::EdgeLight, Phase::PointLight, Phase::SprayFade, Phase::GroundLight],
+            true,
+        ) ||
+            ($step->phase === Phase::BlendAndTint && $step->technique->givesAny(Effect::HighlightRaised));
     }
 
     private function single(?string $paint): ?StepColour
@@ -142,14 +192,26 @@ final class StepColours
             return [];
         }
         if ($k === 0) {
-            $this->warnings[] = new Warning('no_lights', $area->key, "The scheme has no light colours for $area->name, which gets $m light ".($m === 1 ? 'pass' : 'passes').'.');
+            $this->warnings[] = new Warning(
+                'no_lights',
+                $area->key,
+                "The scheme has no light colours for $area->name, which gets $m light ".
+                    ($m === 1 ? 'pass' : 'passes').
+                    '.',
+            );
 
             return [];
         }
         $this->checkLights($area, $colours);
         if ($m <= $k) {
-            return array_map(fn (int $i) => new StepColour($colours->lights[(int) ceil($i * $k / $m) - 1], null,
-                $this->shelf->colourOf($colours->lights[(int) ceil($i * $k / $m) - 1])), range(1, $m));
+            return array_map(
+                fn (int $i) => new StepColour(
+                    $colours->lights[(int) ceil(($i * $k) / $m) - 1],
+                    null,
+                    $this->shelf->colourOf($colours->lights[(int) ceil(($i * $k) / $m) - 1]),
+                ),
+                range(1, $m),
+            );
         }
         $ladder = [$colours->base, ...$colours->lights];
         $gaps = [];
@@ -168,8 +230,13 @@ final class StepColours
         }
         $last = $result[count($result) - 1];
         if (count($result) < $m) {
-            $this->warnings[] = new Warning('light_repeated', $area->key,
-                "$area->name gets $m light passes from $k ".($k === 1 ? 'colour' : 'colours')." and the mixes between: {$last->words()} is repeated.");
+            $this->warnings[] = new Warning(
+                'light_repeated',
+                $area->key,
+                "$area->name gets $m light passes from $k ".
+                    ($k === 1 ? 'colour' : 'colours').
+                    " and the mixes between: {$last->words()} is repeated.",
+            );
         }
 
         return array_pad($result, $m, $last);
@@ -190,9 +257,18 @@ final class StepColours
             if ($from instanceof Srgb && $to instanceof Srgb) {
                 $rise = $to->lab()->l - $from->lab()->l;
                 if ($rise <= 0) {
-                    $this->warnings[] = new Warning('light_not_lighter', $area->key, "On $area->name the light $light is not lighter than $before before it.");
+                    $this->warnings[] = new Warning(
+                        'light_not_lighter',
+                        $area->key,
+                        "On $area->name the light $light is not lighter than $before before it.",
+                    );
                 } elseif ($rise < self::SEEN) {
-                    $this->warnings[] = new Warning('light_not_seen', $area->key, "On $area->name the light $light is hardly lighter than $before: the difference is not seen on the table.");
+                    $this->warnings[] = new Warning(
+                        'light_not_seen',
+                        $area->key,
+                        "On $area->name the light $light is hardly lighter ".
+                            "than $before: the difference is not seen on the table.",
+                    );
                 }
             }
             $before = $light;

@@ -10,12 +10,18 @@ use Ordotype\Core\Standard\Tier;
 final readonly class StoppingPoint
 {
     /**
-     * @param  list<int>|null  $steps  places in the plan's order of work that are done by then, finishing steps apart; null where there is no such point
+     * @param  list<int>|null  $steps  places in the plan's order of work that are done by then, finishing steps
+     *     apart; null where there is no such point
      * @param  list<int>  $finish  places of the steps that finish the piece there
      * @param  float  $minutes  hand minutes of all those steps, area by area
      * @param  string|null  $reason  why there is none
      */
-    public function __construct(public Tier $tier, public ?array $steps, public array $finish, public float $minutes, public ?string $reason)
-    {
+    public function __construct(
+        public Tier $tier,
+        public ?array $steps,
+        public array $finish,
+        public float $minutes,
+        public ?string $reason,
+    ) {
     }
 }

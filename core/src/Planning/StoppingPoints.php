@@ -19,14 +19,25 @@ use Ordotype\Core\Standard\TierStatus;
  * steps that is closed under the rules of order, holds the sets before it and meets the tier's floors, effects and
  * required techniques. Ceilings do not count.
  *
- * On one area the order of work is a chain, so what is done there is a beginning of it; the sets are therefore found as
- * the least fixed point of "what the tier needs on each area" and "what must come before it", and no smaller one exists.
- * Steps that finish a piece (varnish, plants and gloss after it, joining, the rim, the final look) are done wherever the work stops, so
+ * On one area the order of work is a chain, so what is done there is a beginning of it; the sets are therefore found
+ * as
+ * the least fixed point of "what the tier needs on each area" and "what must come before it", and no smaller one
+ * exists.
+ * Steps that finish a piece (varnish, plants and gloss after it, joining, the rim, the final look) are done wherever
+ * the work stops, so
  * they belong to every set and the rules that put them last do not pull anything forward.
  */
 final class StoppingPoints
 {
-    private const FINISHING = [Phase::MattVarnish, Phase::GroundPlants, Phase::Gloss, Phase::Join, Phase::JointTidy, Phase::Rim, Phase::Check];
+    private const FINISHING = [
+        Phase::MattVarnish,
+        Phase::GroundPlants,
+        Phase::Gloss,
+        Phase::Join,
+        Phase::JointTidy,
+        Phase::Rim,
+        Phase::Check,
+    ];
 
     /** @var list<Step> */
     private array $steps;
@@ -54,13 +65,19 @@ final class StoppingPoints
     /** @return list<StoppingPoint> from the lowest tier up; the last is the plan's own */
     public function all(): array
     {
-        $tiers = array_values(array_filter($this->plan->request->standard->tiers, fn (Tier $t) => $t->order <= $this->plan->request->tier->order
-            && ($t->status === TierStatus::Offered || $t->key === $this->plan->request->tier->key)));
+        $tiers = array_values(
+            array_filter(
+                $this->plan->request->standard->tiers,
+                fn (Tier $t) => $t->order <= $this->plan->request->tier->order &&
+                    ($t->status === TierStatus::Offered || $t->key === $this->plan->request->tier->key),
+            ),
+        );
         usort($tiers, fn (Tier $a, Tier $b) => $a->order <=> $b->order);
         $done = [];
         $points = [];
         foreach ($tiers as $tier) {
-            $point = $tier->key === $this->plan->request->tier->key ? $this->whole($tier) : $this->point($tier, $done);
+            $point =
+                $tier->key === $this->plan->request->tier->key ? $this->whole($tier) : $this->point($tier, $done);
             $points[] = $point;
             $done = $point->steps === null ? $done : array_fill_keys($point->steps, true);
         }
@@ -90,7 +107,13 @@ final class StoppingPoints
 
     private function whole(Tier $tier): StoppingPoint
     {
-        return new StoppingPoint($tier, array_keys($this->finishing, false, true), array_keys($this->finishing, true, true), $this->plan->minutesByArea(), null);
+        return new StoppingPoint(
+            $tier,
+            array_keys($this->finishing, false, true),
+            array_keys($this->finishing, true, true),
+            $this->plan->minutesByArea(),
+            null,
+        );
     }
 
     /** @param  array<int, true>  $done  what the sets before hold */
@@ -128,7 +151,10 @@ final class StoppingPoints
             arsort($pulled);
             $rule = Rule::from((string) array_key_first($pulled));
 
-            return $this->none($tier, "{$rule->words()} ($rule->value): whatever the tier asks comes after all the rest of the work");
+            return $this->none(
+                $tier,
+                "{$rule->words()} ($rule->value): whatever the tier asks comes after all the rest of the work",
+            );
         }
         $steps = array_keys($closed);
         sort($steps);
@@ -136,9 +162,20 @@ final class StoppingPoints
         foreach ($problems as [$demand]) {
             $demands[(string) $demand->area?->key] = $demand;
         }
-        $finish = array_values(array_filter(array_keys($this->finishing, true, true), fn (int $i) => $this->finishes($demands[(string) $this->steps[$i]->area?->key], $i)));
+        $finish = array_values(
+            array_filter(
+                array_keys($this->finishing, true, true),
+                fn (int $i) => $this->finishes($demands[(string) $this->steps[$i]->area?->key], $i),
+            ),
+        );
 
-        return new StoppingPoint($tier, $steps, $finish, array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, [...$steps, ...$finish])), null);
+        return new StoppingPoint(
+            $tier,
+            $steps,
+            $finish,
+            array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, [...$steps, ...$finish])),
+            null,
+        );
     }
 
     private function none(Tier $tier, string $reason): StoppingPoint
@@ -198,7 +235,14 @@ final class StoppingPoints
         $chain = $this->chains[(string) $demand->area?->key] ?? [];
         $lengths = [];
         for ($length = 0; $length <= count($chain); $length++) {
-            if ($this->failing($demand, $problem, $tier, self::used(array_map(fn (int $i) => $this->steps[$i], array_slice($chain, 0, $length)))) === null) {
+            if (
+                $this->failing(
+                    $demand,
+                    $problem,
+                    $tier,
+                    self::used(array_map(fn (int $i) => $this->steps[$i], array_slice($chain, 0, $length))),
+                ) === null
+            ) {
                 $lengths[] = $length;
             }
         }
@@ -217,37 +261,75 @@ final class StoppingPoints
             }
             foreach (array_keys($finishing) as $i) {
                 $step = $this->steps[$i];
-                if ($step->area?->key === $demand->area?->key && Conformance::state($requirement, [...$used, ...self::used([$step])])->state !== 'short') {
+                if (
+                    $step->area?->key === $demand->area?->key &&
+                    Conformance::state($requirement, [...$used, ...self::used([$step])])->state !== 'short'
+                ) {
                     continue 2;
                 }
             }
 
-            return "{$requirement->subject()} on ".($demand->area->name ?? 'the whole model').' ('.implode(', ', $requirement->clauses).') is not met by this plan';
+            return "{$requirement->subject()} on ".
+                ($demand->area->name ?? 'the whole model').
+                ' ('.
+                implode(', ', $requirement->clauses).
+                ') is not met by this plan';
         }
         $area = $demand->area;
         // Where the plan's own bar had to be lowered, no more is asked of a stop on the way.
-        $bar = $area === null ? 1 : min($tier->pace->gradeBar(), $this->plan->areas[$this->plan->request->sculpt->place($area->key)]->gradeBar);
-        $broken = Conformance::broken($used, $area !== null && $area->rank !== Rank::Ground, $tier->pace, $problem->given, $bar, $area);
+        $bar =
+            $area === null
+                ? 1
+                : min(
+                    $tier->pace->gradeBar(),
+                    $this->plan->areas[$this->plan->request->sculpt->place($area->key)]->gradeBar,
+                );
+        $broken = Conformance::broken(
+            $used,
+            $area !== null && $area->rank !== Rank::Ground,
+            $tier->pace,
+            $problem->given,
+            $bar,
+            $area,
+        );
 
-        return $broken === [] ? null : ($area->name ?? 'the whole model').' lacks '.implode(', ', array_map(fn (string $b) => match ($b) {
-            'base' => 'its one base colour',
-            'tidy' => 'the tidying of its wash',
-            default => 'what a technique needs',
-        }, $broken));
+        return $broken === []
+            ? null
+            : ($area->name ?? 'the whole model').
+                    ' lacks '.
+                    implode(
+                        ', ',
+                        array_map(
+                            fn (string $b) => match ($b) {
+                                'base' => 'its one base colour',
+                                'tidy' => 'the tidying of its wash',
+                                default => 'what a technique needs',
+                            },
+                            $broken,
+                        ),
+                    );
     }
 
     private function whatFails(AreaDemand $demand, AreaProblem $problem, Tier $tier): string
     {
         $chain = $this->chains[(string) $demand->area?->key] ?? [];
 
-        return $this->failing($demand, $problem, $tier, self::used(array_map(fn (int $i) => $this->steps[$i], $chain))) ?? 'nothing on '.($demand->area->name ?? 'it').' meets it';
+        return $this->failing(
+            $demand,
+            $problem,
+            $tier,
+            self::used(array_map(fn (int $i) => $this->steps[$i], $chain)),
+        ) ??
+            'nothing on '.($demand->area->name ?? 'it').' meets it';
     }
 
     private function missingOnModel(AreaDemand $demand): ?string
     {
         $used = $this->plan->whole->choice->techniques ?? [];
         foreach ($demand->requirements as $requirement) {
-            $tooFewSprayed = $requirement->kind === RequirementKind::SprayedColours && count($this->plan->sprayed) < ($requirement->min ?? 0);
+            $tooFewSprayed =
+                $requirement->kind === RequirementKind::SprayedColours &&
+                count($this->plan->sprayed) < ($requirement->min ?? 0);
             if ($tooFewSprayed || Conformance::state($requirement, $used)->state === 'short') {
                 return "{$requirement->subject()} (".implode(', ', $requirement->clauses).') is not in this plan';
             }
@@ -261,10 +343,15 @@ final class StoppingPoints
     {
         $step = $this->steps[$i];
         if ($step->area === null || $step->phase === Phase::JointTidy) {
-            return $step->phase === Phase::JointTidy || $step->phase === Phase::Join || $this->isNeededOnModel($demand, $step);
+            return $step->phase === Phase::JointTidy ||
+                $step->phase === Phase::Join ||
+                $this->isNeededOnModel($demand, $step);
         }
         foreach ($demand->requirements as $requirement) {
-            if (Conformance::state($requirement, [])->state === 'short' && Conformance::state($requirement, self::used([$step]))->state !== 'short') {
+            if (
+                Conformance::state($requirement, [])->state === 'short' &&
+                Conformance::state($requirement, self::used([$step]))->state !== 'short'
+            ) {
                 return true;
             }
         }
@@ -277,7 +364,12 @@ final class StoppingPoints
         if ($step->area !== null || $step->sprays !== []) {
             return false;
         }
-        $without = array_values(array_filter($this->plan->whole->choice->techniques ?? [], fn (ChosenTechnique $u) => $u->technique->key !== $step->technique->key));
+        $without = array_values(
+            array_filter(
+                $this->plan->whole->choice->techniques ?? [],
+                fn (ChosenTechnique $u) => $u->technique->key !== $step->technique->key,
+            ),
+        );
         foreach ($demand->requirements as $requirement) {
             if (Conformance::state($requirement, $without)->state === 'short') {
                 return true;
@@ -296,7 +388,13 @@ final class StoppingPoints
         $used = [];
         foreach ($steps as $step) {
             $before = $used[$step->catalogue] ?? null;
-            $used[$step->catalogue] = new ChosenTechnique($step->technique, $step->catalogue, ($before->passes ?? 0) + 1, $step->extent, $step->minutes);
+            $used[$step->catalogue] = new ChosenTechnique(
+                $step->technique,
+                $step->catalogue,
+                ($before->passes ?? 0) + 1,
+                $step->extent,
+                $step->minutes,
+            );
         }
         ksort($used);
 

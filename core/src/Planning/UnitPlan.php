@@ -8,7 +8,8 @@ use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Step;
 
 /**
- * The plans of all pieces of a unit. Pieces that are painted alike share one; where some differ, all of them are worked
+ * The plans of all pieces of a unit. Pieces that are painted alike share one; where some differ, all of them are
+ * worked
  * in one order, and each piece gets the steps of it that it needs.
  */
 final readonly class UnitPlan
@@ -45,12 +46,21 @@ final readonly class UnitPlan
         foreach ($pieces as $place => $needs) {
             $lacks = array_values(array_filter($needs->lacks, $request->sculpt->has(...)));
             sort($lacks);
-            $group = new PieceGroup($place, $needs, $lacks, $onSome[$place] ?? [], $dealt[$place] === null ? null : $variants[$dealt[$place]]);
+            $group = new PieceGroup(
+                $place,
+                $needs,
+                $lacks,
+                $onSome[$place] ?? [],
+                $dealt[$place] === null ? null : $variants[$dealt[$place]],
+            );
             $alike[$group->mark()] ??= $group;
             $alike[$group->mark()]->pieces[] = $needs->number;
         }
         $groups = array_values($alike);
-        usort($groups, fn (PieceGroup $a, PieceGroup $b) => [count($b->pieces), $a->place] <=> [count($a->pieces), $b->place]);
+        usort(
+            $groups,
+            fn (PieceGroup $a, PieceGroup $b) => [count($b->pieces), $a->place] <=> [count($a->pieces), $b->place],
+        );
         if (count($groups) === 1) {
             $own = $groups[0]->request($request);
             $byHand = $groups[0]->edits($edits, $own->sculpt);
@@ -65,7 +75,10 @@ final readonly class UnitPlan
         }, $groups);
         $work = Planner::orderOf($request, self::allSteps($drafts));
 
-        return new self(array_map(fn (PieceGroup $g, Draft $draft) => $g->kind(Planner::inOrder($draft, $work)), $groups, $drafts), $work);
+        return new self(
+            array_map(fn (PieceGroup $g, Draft $draft) => $g->kind(Planner::inOrder($draft, $work)), $groups, $drafts),
+            $work,
+        );
     }
 
     public function kindOf(int $piece): PieceKind
@@ -94,7 +107,9 @@ final readonly class UnitPlan
     /** Hand minutes of all pieces, worked in passes, without set-up. */
     public function minutes(): float
     {
-        return array_sum(array_map(fn (PieceKind $k) => count($k->pieces) * $k->plan->minutesByPasses(), $this->kinds));
+        return array_sum(
+            array_map(fn (PieceKind $k) => count($k->pieces) * $k->plan->minutesByPasses(), $this->kinds),
+        );
     }
 
     /** Minutes of setting up, once for the unit: each technique once per paint. */

@@ -15,7 +15,11 @@ final readonly class Variant
      * @param  Scheme|null  $colours  only those that differ from the unit's scheme
      * @param  list<Amendment>  $amendments
      */
-    public function __construct(public string $name, public float $share, public ?Scheme $colours = null, public array $amendments = [])
-    {
+    public function __construct(
+        public string $name,
+        public float $share,
+        public ?Scheme $colours = null,
+        public array $amendments = [],
+    ) {
     }
 }

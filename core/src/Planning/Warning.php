@@ -11,7 +11,12 @@ final readonly class Warning
      * @param  list<string>  $rules  rules of order it is about
      * @param  string|null  $technique  key of the technique it is about
      */
-    public function __construct(public string $kind, public ?string $area, public string $text, public array $rules = [], public ?string $technique = null)
-    {
+    public function __construct(
+        public string $kind,
+        public ?string $area,
+        public string $text,
+        public array $rules = [],
+        public ?string $technique = null,
+    ) {
     }
 }

@@ -13,7 +13,10 @@ use stdClass;
  */
 final class CanonicalJson
 {
-    /** @throws InvalidArgumentException when something is not text, a whole number, true, false, null, a list or an object */
+    /**
+     * @throws InvalidArgumentException when something is not text, a whole number, true, false, null, a list or an
+     * object
+     */
     public static function encode(mixed $value): string
     {
         return match (true) {
@@ -22,9 +25,15 @@ final class CanonicalJson
             is_int($value) && abs($value) <= 9_007_199_254_740_991 => (string) $value,
             is_string($value) => self::text($value),
             $value instanceof stdClass => self::members(get_object_vars($value)),
-            is_array($value) && array_is_list($value) => '['.implode(',', array_map(self::encode(...), $value)).']',
+            is_array($value) && array_is_list($value) => '['.
+                implode(',', array_map(self::encode(...), $value)).
+                ']',
             is_array($value) => self::members($value),
-            default => throw new InvalidArgumentException('A record holds text, whole numbers, true, false, null, lists and objects; decimals are text. Found '.get_debug_type($value).'.'),
+            default => throw new InvalidArgumentException(
+                'A record holds text, whole numbers, true, false, null, lists and objects; decimals are text. Found '.
+                    get_debug_type($value).
+                    '.',
+            ),
         };
     }
 
@@ -32,9 +41,20 @@ final class CanonicalJson
     private static function members(array $members): string
     {
         $names = array_map(strval(...), array_keys($members));
-        usort($names, fn (string $a, string $b) => strcmp(mb_convert_encoding($a, 'UTF-16BE', 'UTF-8'), mb_convert_encoding($b, 'UTF-16BE', 'UTF-8')));
+        usort(
+            $names,
+            fn (string $a, string $b) => strcmp(
+                mb_convert_encoding($a, 'UTF-16BE', 'UTF-8'),
+                mb_convert_encoding($b, 'UTF-16BE', 'UTF-8'),
+            ),
+        );
 
-        return '{'.implode(',', array_map(fn (string $name) => self::text($name).':'.self::encode($members[$name]), $names)).'}';
+        return '{'.
+            implode(
+                ',',
+                array_map(fn (string $name) => self::text($name).':'.self::encode($members[$name]), $names),
+            ).
+            '}';
     }
 
     private static function text(string $text): string
@@ -43,6 +63,9 @@ final class CanonicalJson
             throw new InvalidArgumentException('A record holds UTF-8 text only.');
         }
 
-        return json_encode($text, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_LINE_TERMINATORS);
+        return json_encode(
+            $text,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_LINE_TERMINATORS,
+        );
     }
 }

@@ -50,7 +50,11 @@ final class Chain
             $expected = $link['hash'];
         }
         if ($head !== null && ! hash_equals($head, $expected)) {
-            return ['number' => $number === 0 ? null : $number, 'reason' => 'the chain does not end in the head that was given: records after it are missing, or the head is of another chain'];
+            return [
+                'number' => $number === 0 ? null : $number,
+                'reason' => 'the chain does not end in the head that was given: records after it are missing, '.
+                    'or the head is of another chain',
+            ];
         }
 
         return null;

@@ -35,9 +35,16 @@ final readonly class Signing
             return new self(true, 'own work, signed alone in a studio of one');
         }
         if ($answered !== [] && ! in_array($signer, $answered, true)) {
-            return new self(true, 'own work: everyone who may sign painted on it; another person answered the mandatory questions');
+            return new self(
+                true,
+                'own work: everyone who may sign painted on it; another person answered the mandatory questions',
+            );
         }
 
-        return new self(false, 'You painted on it, and so did everyone else who may sign: another person must answer its mandatory questions first.');
+        return new self(
+            false,
+            'You painted on it, and so did everyone else who may sign: another person must '.
+                'answer its mandatory questions first.',
+        );
     }
 }

@@ -13,7 +13,8 @@ use Ordotype\Core\Standard\Relief;
  * One area of a sculpt's map: what is painted as one thing.
  *
  * `focus` is 0 to 3; `layer` rises outwards; `sharePct` is its part of the model's surface in percent; `count` is how
- * many counted things it holds (eyes, rivets, decals); `access` 1.0 to 2.0 stretches hand time where a brush hardly reaches.
+ * many counted things it holds (eyes, rivets, decals); `access` 1.0 to 2.0 stretches hand time where a brush hardly
+ * reaches.
  */
 final readonly class Area
 {
@@ -24,7 +25,8 @@ final readonly class Area
      * @param  string|null  $surround  key of the area that frames it, for a gem in metal
      * @param  string|null  $slot  the scheme's name for it
      * @param  bool|null  $optional  true where some pieces lack it
-     * @param  array<string, list<list<array{float, float}>>>  $outline  view to rings of [x, y] in fractions of the frame
+     * @param  array<string, list<list<array{float, float}>>>  $outline  view to rings of [x, y] in fractions of
+     *     the frame
      */
     public function __construct(
         public string $key,
@@ -49,8 +51,25 @@ final readonly class Area
 
     public function inPart(string $part): self
     {
-        return new self($this->key, $this->name, $this->material, $this->relief, $this->rank, $this->focus, $this->facing, $this->layer, $this->sharePct, $this->count, $this->access, $part,
-            $this->touches, $this->surround, $this->slot, $this->optional, $this->outline);
+        return new self(
+            $this->key,
+            $this->name,
+            $this->material,
+            $this->relief,
+            $this->rank,
+            $this->focus,
+            $this->facing,
+            $this->layer,
+            $this->sharePct,
+            $this->count,
+            $this->access,
+            $part,
+            $this->touches,
+            $this->surround,
+            $this->slot,
+            $this->optional,
+            $this->outline,
+        );
     }
 
     /**
@@ -60,8 +79,25 @@ final readonly class Area
      */
     public function lacking(array $keys, float $sharePct): self
     {
-        return new self($this->key, $this->name, $this->material, $this->relief, $this->rank, $this->focus, $this->facing, $this->layer, $sharePct, $this->count, $this->access, $this->part,
-            array_values(array_diff($this->touches, $keys)), in_array($this->surround, $keys, true) ? null : $this->surround, $this->slot, $this->optional, $this->outline);
+        return new self(
+            $this->key,
+            $this->name,
+            $this->material,
+            $this->relief,
+            $this->rank,
+            $this->focus,
+            $this->facing,
+            $this->layer,
+            $sharePct,
+            $this->count,
+            $this->access,
+            $this->part,
+            array_values(array_diff($this->touches, $keys)),
+            in_array($this->surround, $keys, true) ? null : $this->surround,
+            $this->slot,
+            $this->optional,
+            $this->outline,
+        );
     }
 
     public function isMetal(): bool

@@ -32,24 +32,46 @@ final readonly class MapCheck
     public function findings(): array
     {
         $anyOutline = array_filter($this->sculpt->areas, fn (Area $a) => $a->outline !== []) !== [];
-        $findings = $anyOutline ? [] : [new MapFinding('no_outlines', null, 'This is a quick sculpt: planning works, drawing and measuring do not until areas are outlined.')];
+        $findings = $anyOutline
+            ? []
+            : [
+                new MapFinding(
+                    'no_outlines',
+                    null,
+                    'This is a quick sculpt: planning works, drawing and measuring do not until areas are outlined.',
+                ),
+            ];
         $shares = $this->surface->shares();
         foreach ($this->sculpt->areas as $area) {
             if ($anyOutline) {
                 array_push($findings, ...$this->ofOutline($area, $shares[$area->key]));
             }
             if ($area->surround !== null && ! $this->sculpt->touch($area->key, $area->surround)) {
-                $findings[] = new MapFinding('surround_apart', $area->key, "$area->name is framed by {$this->sculpt->area($area->surround)->name}, but the two are not said to touch.");
+                $findings[] = new MapFinding(
+                    'surround_apart',
+                    $area->key,
+                    "$area->name is framed by {$this->sculpt->area(
+                        $area->surround,
+                    )->name}, but the two are not said to touch.",
+                );
             }
             if ($area->rank === Rank::Detail && $area->sharePct > 10) {
-                $findings[] = new MapFinding('large_detail', $area->key, "$area->name is a detail and has $area->sharePct % of the surface.");
+                $findings[] = new MapFinding(
+                    'large_detail',
+                    $area->key,
+                    "$area->name is a detail and has $area->sharePct % of the surface.",
+                );
             }
         }
         if (array_filter($this->sculpt->areas, fn (Area $a) => $a->rank === Rank::Main) === []) {
-            $findings[] = new MapFinding('no_main', null, 'No area is a main one, so nothing that is asked of main areas is asked of this figure.');
+            $findings[] = new MapFinding(
+                'no_main',
+                null,
+                'No area is a main one, so nothing that is asked of main areas is asked of this figure.',
+            );
         }
 
-        return [...$findings, ...($anyOutline ? $this->ofTouches() : [])];
+        return [...$findings, ...$anyOutline ? $this->ofTouches() : []];
     }
 
     /** @return list<MapFinding> */
@@ -59,17 +81,36 @@ final readonly class MapCheck
         foreach (OutlinedSurface::VIEWS as $view) {
             foreach ($area->outline[$view] ?? [] as $i => $ring) {
                 if (count($ring) < 3) {
-                    $findings[] = new MapFinding('too_few_points', $area->key, 'Ring '.($i + 1)." of $area->name at the $view has fewer than three points.");
+                    $findings[] = new MapFinding(
+                        'too_few_points',
+                        $area->key,
+                        'Ring '.($i + 1)." of $area->name at the $view has fewer than three points.",
+                    );
                 } elseif (self::crossesItself($ring)) {
-                    $findings[] = new MapFinding('crosses_itself', $area->key, 'Ring '.($i + 1)." of $area->name at the $view crosses itself.");
+                    $findings[] = new MapFinding(
+                        'crosses_itself',
+                        $area->key,
+                        'Ring '.($i + 1)." of $area->name at the $view crosses itself.",
+                    );
                 }
             }
             if (($area->outline[$view] ?? []) !== [] && $this->surface->mm2($area->key, $view) === 0.0) {
-                $findings[] = new MapFinding('hidden', $area->key, "$area->name cannot be seen at the $view: areas of higher layers cover it.");
+                $findings[] = new MapFinding(
+                    'hidden',
+                    $area->key,
+                    "$area->name cannot be seen at the $view: areas of higher layers cover it.",
+                );
             }
         }
         if (! $this->surface->isOutlined($area->key)) {
-            return [...$findings, new MapFinding('not_outlined', $area->key, "$area->name has no outline: it is planned, but not drawn or measured.")];
+            return [
+                ...$findings,
+                new MapFinding(
+                    'not_outlined',
+                    $area->key,
+                    "$area->name has no outline: it is planned, but not drawn or measured.",
+                ),
+            ];
         }
         $wrong = match ($area->facing) {
             Facing::Front => ($area->outline['back'] ?? []) !== [] && ($area->outline['front'] ?? []) === [],
@@ -77,10 +118,18 @@ final readonly class MapCheck
             default => false,
         };
         if ($wrong) {
-            $findings[] = new MapFinding('facing', $area->key, "$area->name faces {$area->facing->value} and is outlined on the other side only.");
+            $findings[] = new MapFinding(
+                'facing',
+                $area->key,
+                "$area->name faces {$area->facing->value} and is outlined on the other side only.",
+            );
         }
         if ($share > self::SHARE * $area->sharePct || $area->sharePct > self::SHARE * $share) {
-            $findings[] = new MapFinding('share', $area->key, "$area->name has $area->sharePct % of the surface, but $share % of what is outlined.");
+            $findings[] = new MapFinding(
+                'share',
+                $area->key,
+                "$area->name has $area->sharePct % of the surface, but $share % of what is outlined.",
+            );
         }
 
         return $findings;
@@ -98,16 +147,35 @@ final readonly class MapCheck
                 if ($gap !== null && $gap < self::NEAR && ! $said && $one->part === $other->part) {
                     $unsaid[] = $other->name;
                 } elseif ($gap !== null && $gap > self::FAR && $said) {
-                    $findings[] = new MapFinding('touches_apart', $one->key, "$one->name and $other->name are said to touch and lie ".round($gap).' mm apart in the outlines.');
+                    $findings[] = new MapFinding(
+                        'touches_apart',
+                        $one->key,
+                        "$one->name and $other->name are said to touch and lie ".
+                            round($gap).
+                            ' mm apart in the outlines.',
+                    );
                 }
                 foreach ($one->layer === $other->layer ? OutlinedSurface::VIEWS : [] as $view) {
                     if ($this->surface->common($one->key, $other->key, $view) > 1.0) {
-                        $findings[] = new MapFinding('same_layer', $one->key, "$one->name and $other->name lie over one another at the $view and have the same layer: one of them must be higher.");
+                        $findings[] = new MapFinding(
+                            'same_layer',
+                            $one->key,
+                            "$one->name and $other->name lie over one another at ".
+                                "the $view and have the same layer: one of them must be higher.",
+                        );
                     }
                 }
             }
             if ($unsaid !== []) {
-                $findings[] = new MapFinding('touches_unsaid', $one->key, "$one->name meets ".implode(', ', $unsaid).' in the outlines and is not said to touch '.(count($unsaid) === 1 ? 'it' : 'them').': right where one only stands before the other.');
+                $findings[] = new MapFinding(
+                    'touches_unsaid',
+                    $one->key,
+                    "$one->name meets ".
+                        implode(', ', $unsaid).
+                        ' in the outlines and is not said to touch '.
+                        (count($unsaid) === 1 ? 'it' : 'them').
+                        ': right where one only stands before the other.',
+                );
             }
         }
 
@@ -122,8 +190,14 @@ final readonly class MapCheck
         foreach (OutlinedSurface::VIEWS as $view) {
             foreach ($one->outline[$view] ?? [] as $ring) {
                 foreach ($other->outline[$view] ?? [] as $with) {
-                    $gap = min(self::distance($ring, $with, $width, $height), self::distance($with, $ring, $width, $height));
-                    if (self::contains($with, $ring[0] ?? [-1.0, -1.0]) || self::contains($ring, $with[0] ?? [-1.0, -1.0])) {
+                    $gap = min(
+                        self::distance($ring, $with, $width, $height),
+                        self::distance($with, $ring, $width, $height),
+                    );
+                    if (
+                        self::contains($with, $ring[0] ?? [-1.0, -1.0]) ||
+                        self::contains($ring, $with[0] ?? [-1.0, -1.0])
+                    ) {
                         $gap = 0.0;
                     }
                     $least = $least === null ? $gap : min($least, $gap);
@@ -164,8 +238,12 @@ final readonly class MapCheck
         $inside = false;
         $n = count($ring);
         for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
-            if (($ring[$i][1] > $point[1]) !== ($ring[$j][1] > $point[1])
-                && $point[0] < ($ring[$j][0] - $ring[$i][0]) * ($point[1] - $ring[$i][1]) / ($ring[$j][1] - $ring[$i][1]) + $ring[$i][0]) {
+            if (
+                $ring[$i][1] > $point[1] !== $ring[$j][1] > $point[1] &&
+                $point[0] <
+                    (($ring[$j][0] - $ring[$i][0]) * ($point[1] - $ring[$i][1])) / ($ring[$j][1] - $ring[$i][1]) +
+                        $ring[$i][0]
+            ) {
                 $inside = ! $inside;
             }
         }
@@ -183,7 +261,10 @@ final readonly class MapCheck
                     continue; // neighbours round the end
                 }
                 [$a, $b, $c, $d] = [$ring[$i], $ring[$i + 1], $ring[$j], $ring[($j + 1) % $n]];
-                if (self::side($a, $b, $c) * self::side($a, $b, $d) < 0 && self::side($c, $d, $a) * self::side($c, $d, $b) < 0) {
+                if (
+                    self::side($a, $b, $c) * self::side($a, $b, $d) < 0 &&
+                    self::side($c, $d, $a) * self::side($c, $d, $b) < 0
+                ) {
                     return true;
                 }
             }

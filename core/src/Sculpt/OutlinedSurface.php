@@ -39,7 +39,12 @@ final readonly class OutlinedSurface
                 }
             }
             foreach ($sculpt->areas as $area) {
-                $seen[$view][$area->key] = count(array_filter(array_keys($within[$view][$area->key]), fn (int $cell) => $top[$cell] <= $area->layer));
+                $seen[$view][$area->key] = count(
+                    array_filter(
+                        array_keys($within[$view][$area->key]),
+                        fn (int $cell) => $top[$cell] <= $area->layer,
+                    ),
+                );
             }
         }
         $this->seen = $seen;
@@ -66,7 +71,8 @@ final readonly class OutlinedSurface
     /** Square millimetres that two areas have in common in a view, whichever lies above. */
     public function common(string $one, string $other, string $view): float
     {
-        return count(array_intersect_key($this->within[$view][$one] ?? [], $this->within[$view][$other] ?? [])) / self::CELLS_A_MM ** 2;
+        return count(array_intersect_key($this->within[$view][$one] ?? [], $this->within[$view][$other] ?? [])) /
+            self::CELLS_A_MM ** 2;
     }
 
     /**
@@ -89,7 +95,9 @@ final readonly class OutlinedSurface
         $all = array_sum($outlined);
         $shares = [];
         foreach ($this->sculpt->areas as $area) {
-            $shares[$area->key] = isset($outlined[$area->key]) ? max(0.1, round($outlined[$area->key] / $all * max(0.0, 100 - $kept), 1)) : $area->sharePct;
+            $shares[$area->key] = isset($outlined[$area->key])
+                ? max(0.1, round(($outlined[$area->key] / $all) * max(0.0, 100 - $kept), 1))
+                : $area->sharePct;
         }
         if ($outlined !== []) {
             // What rounding leaves goes to the largest.
@@ -114,8 +122,8 @@ final readonly class OutlinedSurface
             for ($i = 0; $i < $n; $i++) {
                 [$x1, $y1] = $ring[$i];
                 [$x2, $y2] = $ring[($i + 1) % $n];
-                if (($y1 > $y) !== ($y2 > $y)) {
-                    $crossings[] = $x1 + ($y - $y1) / ($y2 - $y1) * ($x2 - $x1);
+                if ($y1 > $y !== $y2 > $y) {
+                    $crossings[] = $x1 + (($y - $y1) / ($y2 - $y1)) * ($x2 - $x1);
                 }
             }
             sort($crossings);

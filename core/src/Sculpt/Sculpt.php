@@ -81,13 +81,20 @@ final readonly class Sculpt
     /** @return list<string> kept-apart parts that some area belongs to, in the order of the areas */
     public function keptApart(): array
     {
-        return array_values(array_unique(array_filter(array_map(fn (Area $a) => $a->part, $this->areas), fn (?string $part) => $part !== null)));
+        return array_values(
+            array_unique(
+                array_filter(array_map(fn (Area $a) => $a->part, $this->areas), fn (?string $part) => $part !== null),
+            ),
+        );
     }
 
     /** The same model with all its areas of rank ground kept apart, in a part of their own. */
     public function groundApart(string $part): self
     {
-        return $this->of(array_map(fn (Area $a) => $a->rank === Rank::Ground ? $a->inPart($part) : $a, $this->areas), $this->surfaceCm2);
+        return $this->of(
+            array_map(fn (Area $a) => $a->rank === Rank::Ground ? $a->inPart($part) : $a, $this->areas),
+            $this->surfaceCm2,
+        );
     }
 
     /**
@@ -104,17 +111,31 @@ final readonly class Sculpt
             return $this;
         }
 
-        return $this->of(array_map(fn (Area $a) => $a->lacking($keys, $a->sharePct * $all / $share), $left), $this->surfaceCm2 * $share / $all);
+        return $this->of(
+            array_map(fn (Area $a) => $a->lacking($keys, ($a->sharePct * $all) / $share), $left),
+            ($this->surfaceCm2 * $share) / $all,
+        );
     }
 
     /** @param  list<Area>  $areas */
     private function of(array $areas, float $surfaceCm2): self
     {
-        return new self($this->name, $this->role, $this->size, $this->baseMm, $surfaceCm2, $this->definition, $this->parts, $this->frameStated, $this->frameMm, $areas);
+        return new self(
+            $this->name,
+            $this->role,
+            $this->size,
+            $this->baseMm,
+            $surfaceCm2,
+            $this->definition,
+            $this->parts,
+            $this->frameStated,
+            $this->frameMm,
+            $areas,
+        );
     }
 
     public function areaCm2(Area $area): float
     {
-        return $this->surfaceCm2 * $area->sharePct / 100;
+        return ($this->surfaceCm2 * $area->sharePct) / 100;
     }
 }

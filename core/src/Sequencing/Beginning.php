@@ -21,7 +21,10 @@ final class Beginning
     /** A 1 for each step that is done: equal for beginnings that have done the same. */
     public string $done = '';
 
-    /** @var list<array{non-empty-list<int>, float, bool, bool}> steps, minutes, whether the pot was open, whether drying held them */
+    /**
+     * @var list<array{non-empty-list<int>, float, bool, bool}> steps, minutes, whether the pot was open, whether
+     * drying held them
+     */
     public array $passes = [];
 
     /** @var list<int> what goes into the coat that was just painted */
@@ -41,10 +44,16 @@ final class Beginning
     /** Hand minutes of the batch that are not done, handling counted for every area. */
     public float $handLeft = 0.0;
 
-    /** @var array<int, array{float, float, float}|null> by place of an area (the last for the whole model): start, minutes and drying of the last coat */
+    /**
+     * @var array<int, array{float, float, float}|null> by place of an area (the last for the whole model): start,
+     * minutes and drying of the last coat
+     */
     public array $wet;
 
-    /** @var array<int, array{float, float, float}|null> the same for coats that must not be disturbed from a neighbouring area */
+    /**
+     * @var array<int, array{float, float, float}|null> the same for coats that must not be disturbed from a
+     * neighbouring area
+     */
     public array $wetAround;
 
     public function __construct(int $places)
@@ -60,7 +69,7 @@ final class Beginning
 
     public function betterThan(self $other, float $same): bool
     {
-        return $this->waiting < $other->waiting - $same
-            || ($this->waiting <= $other->waiting + $same && $this->changesAtLeast() < $other->changesAtLeast());
+        return $this->waiting < $other->waiting - $same ||
+            ($this->waiting <= $other->waiting + $same && $this->changesAtLeast() < $other->changesAtLeast());
     }
 }

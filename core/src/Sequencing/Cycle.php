@@ -12,7 +12,11 @@ final readonly class Cycle
      * @param  list<Rule>  $rules  the rules on it
      * @param  Rule  $broken  the one the order gives up
      */
-    public function __construct(public array $areas, public array $rules, public Rule $broken, public string $words)
-    {
+    public function __construct(
+        public array $areas,
+        public array $rules,
+        public Rule $broken,
+        public string $words,
+    ) {
     }
 }

@@ -51,8 +51,11 @@ final class Layout
      * @param  list<Step>  $steps
      * @param  int  $pieces  how many are worked together, step by step
      */
-    public function __construct(private readonly array $steps, private readonly Sculpt $sculpt, private readonly int $pieces)
-    {
+    public function __construct(
+        private readonly array $steps,
+        private readonly Sculpt $sculpt,
+        private readonly int $pieces,
+    ) {
         $neighbours = [];
         foreach ($sculpt->areas as $place => $area) {
             $neighbours[$place] = [];
@@ -63,12 +66,16 @@ final class Layout
             }
         }
         $this->neighbours = $neighbours;
-        $this->places = array_map(fn (Step $s) => $s->area === null ? count($sculpt->areas) : $sculpt->place($s->area->key), $steps);
+        $this->places = array_map(
+            fn (Step $s) => $s->area === null ? count($sculpt->areas) : $sculpt->place($s->area->key),
+            $steps,
+        );
         $this->pots = array_map(fn (Step $s) => $s->pot(), $steps);
     }
 
     /**
-     * @param  list<string>  $sequence  keys of steps, with or without their paint, in the order they were put in by hand: kept as far as the rules let it
+     * @param  list<string>  $sequence  keys of steps, with or without their paint, in the order they were put in
+     *     by hand: kept as far as the rules let it
      * @param  list<int>  $stages  for each step the stopping point it belongs to, lowest first; none: one stage
      */
     public function order(Precedence $edges, array $sequence = [], array $stages = []): OrderedWork
@@ -77,7 +84,15 @@ final class Layout
         $before = $edges->reversed();
         $this->ranks = $this->ranks($sequence, $edges, $before);
         $this->stages = $stages;
-        $this->feedsWet = array_map(fn (int $i) => array_filter($edges->after($i), fn (array $rules) => isset($rules[Rule::WhileWet->value])) === [] ? 0 : 1, array_keys($this->steps));
+        $this->feedsWet = array_map(
+            fn (int $i) => array_filter(
+                $edges->after($i),
+                fn (array $rules) => isset($rules[Rule::WhileWet->value]),
+            ) === []
+                ? 0
+                : 1,
+            array_keys($this->steps),
+        );
         $work = $this->search($edges, $before);
         $held = [];
         $passes = [];
@@ -85,10 +100,21 @@ final class Layout
             foreach ($members as $i) {
                 $held[] = $this->rulesHolding($before[$i], $open, $dried);
             }
-            $passes[] = new Pass(range(count($held) - count($members), count($held) - 1), $minutes, max(array_map(fn (int $i) => $this->steps[$i]->technique->dry, $members)));
+            $passes[] = new Pass(
+                range(count($held) - count($members), count($held) - 1),
+                $minutes,
+                max(array_map(fn (int $i) => $this->steps[$i]->technique->dry, $members)),
+            );
         }
 
-        return new OrderedWork(array_map(fn (int $i) => $this->steps[$i], $work->order), $held, $passes, $cycles, $work->waiting, $this->longestChain($work->order, $before));
+        return new OrderedWork(
+            array_map(fn (int $i) => $this->steps[$i], $work->order),
+            $held,
+            $passes,
+            $cycles,
+            $work->waiting,
+            $this->longestChain($work->order, $before),
+        );
     }
 
     /**
@@ -105,7 +131,10 @@ final class Layout
             return [];
         }
         $place = array_flip($sequence);
-        $ranks = array_map(fn (Step $s) => $place[$s->paintedKey()] ?? $place[$s->key()] ?? count($sequence), $this->steps);
+        $ranks = array_map(
+            fn (Step $s) => $place[$s->paintedKey()] ?? ($place[$s->key()] ?? count($sequence)),
+            $this->steps,
+        );
         $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
         $last = array_keys($waits, 0, true);
         while ($last !== []) {
@@ -140,7 +169,13 @@ final class Layout
                 foreach ($this->options($at) as $k => [$members, $from]) {
                     $then = clone $at;
                     $this->work($then, $members, $from, $edges);
-                    $rank = [round($this->endAtLeast($then)), $then->changesAtLeast(), -count($then->order), $nth, $k];
+                    $rank = [
+                        round($this->endAtLeast($then)),
+                        $then->changesAtLeast(),
+                        -count($then->order),
+                        $nth,
+                        $k,
+                    ];
                     if ($then->free === []) {
                         $done = $done === null || $then->betterThan($done, self::SAME) ? $then : $done;
 
@@ -199,7 +234,8 @@ final class Layout
     }
 
     /**
-     * When the batch cannot be done sooner: after all the work that is left, and after the longest chain of drying that
+     * When the batch cannot be done sooner: after all the work that is left, and after the longest chain of drying
+     * that
      * starts from something that is free now.
      */
     private function endAtLeast(Beginning $at): float
@@ -227,7 +263,10 @@ final class Layout
             $i = array_pop($last);
             foreach ($before[$i] as $earlier => $rules) {
                 $dries = ! isset($rules[Rule::WhileWet->value]) && $this->waitsFor($i, $earlier);
-                $tails[$earlier] = max($tails[$earlier], $this->steps[$earlier]->minutes + ($dries ? $this->steps[$earlier]->drying() : 0.0) + $tails[$i]);
+                $tails[$earlier] = max(
+                    $tails[$earlier],
+                    $this->steps[$earlier]->minutes + ($dries ? $this->steps[$earlier]->drying() : 0.0) + $tails[$i],
+                );
                 if (--$waits[$earlier] === 0) {
                     $last[] = $earlier;
                 }
@@ -258,21 +297,54 @@ final class Layout
             $byPot[$this->pots[$i]][] = $i;
         }
         if ($this->ranks !== []) {
-            $lead = array_reduce($free, fn (?int $best, int $i) => $best === null || [$this->ranks[$i], $i] < [$this->ranks[$best], $best] ? $i : $best);
+            $lead = array_reduce(
+                $free,
+                fn (?int $best, int $i) => $best === null || [$this->ranks[$i], $i] < [$this->ranks[$best], $best]
+                    ? $i
+                    : $best,
+            );
             $byPot = $lead === null ? [] : [$this->pots[$lead] => $this->run($byPot[$this->pots[$lead]], $at)];
         }
         $options = [];
         foreach ($byPot as $pot => $members) {
-            foreach ($into !== [] ? [[$members, $at->now]] : ($this->ranks !== [] ? [[$members, $this->startOf($members, $at)]] : $this->passesOf($members, $at)) as [$now, $from]) {
-                usort($now, fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [$this->feedsWet[$b], $this->ranks[$b] ?? 0, $this->places[$b], $b]);
-                $options[] = [[round($from), (string) $pot === $at->open ? 0 : 1, $at->left[$pot] - count($now), $this->steps[$now[0]]->phase->value, $this->places[$now[0]], $now[0]], $now, $from];
+            foreach (
+                $into !== []
+                    ? [[$members, $at->now]]
+                    : ($this->ranks !== []
+                        ? [[$members, $this->startOf($members, $at)]]
+                        : $this->passesOf($members, $at)) as [$now, $from]
+            ) {
+                usort(
+                    $now,
+                    fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [
+                        $this->feedsWet[$b],
+                        $this->ranks[$b] ?? 0,
+                        $this->places[$b],
+                        $b,
+                    ],
+                );
+                $options[] = [
+                    [
+                        round($from),
+                        (string) $pot === $at->open ? 0 : 1,
+                        $at->left[$pot] - count($now),
+                        $this->steps[$now[0]]->phase->value,
+                        $this->places[$now[0]],
+                        $now[0],
+                    ],
+                    $now,
+                    $from,
+                ];
             }
         }
         usort($options, fn (array $a, array $b) => $a[0] <=> $b[0]);
         $soonest = $options === [] ? 0.0 : min(array_map(fn (array $o) => $o[2], $options));
         // What is open goes on while there is anything for it: closing a pot early never saves one.
         $open = array_filter($options, fn (array $o) => $o[0][1] === 0 && $o[2] <= $soonest + self::SAME);
-        $options = array_filter($open === [] ? $options : $open, fn (array $o) => $o[2] <= $soonest + self::WAIT_FOR_MORE);
+        $options = array_filter(
+            $open === [] ? $options : $open,
+            fn (array $o) => $o[2] <= $soonest + self::WAIT_FOR_MORE,
+        );
 
         return array_map(fn (array $o) => [$o[1], $o[2]], array_slice(array_values($options), 0, self::BRANCHES));
     }
@@ -291,7 +363,9 @@ final class Layout
         }
         $alone = array_map(fn (int $i) => $this->startOf([$i], $at), $members);
         $soonest = min($alone);
-        $dry = array_values(array_filter($members, fn (int $i, int $k) => $alone[$k] <= $soonest + self::SAME, ARRAY_FILTER_USE_BOTH));
+        $dry = array_values(
+            array_filter($members, fn (int $i, int $k) => $alone[$k] <= $soonest + self::SAME, ARRAY_FILTER_USE_BOTH),
+        );
         if ($dry === [] || count($dry) === count($members)) {
             return [[$members, $all]];
         }
@@ -321,7 +395,10 @@ final class Layout
     private function run(array $members, Beginning $at): array
     {
         usort($members, fn (int $a, int $b) => [$this->ranks[$a], $a] <=> [$this->ranks[$b], $b]);
-        $others = array_map(fn (int $i) => $this->ranks[$i], array_diff(array_keys($this->steps), $at->order, $members));
+        $others = array_map(
+            fn (int $i) => $this->ranks[$i],
+            array_diff(array_keys($this->steps), $at->order, $members),
+        );
         $run = [$members[0]];
         foreach (array_slice($members, 1) as $i) {
             if (array_filter($others, fn (int $r) => $r > $this->ranks[$members[0]] && $r < $this->ranks[$i]) !== []) {
@@ -345,7 +422,10 @@ final class Layout
             foreach ($circle as $k => $step) {
                 $next = $circle[($k + 1) % count($circle)];
                 $of = $edges->after($step)[$next];
-                $rule = array_reduce($of, fn (?Rule $a, Rule $b) => $a === null || $b->strength() > $a->strength() ? $b : $a);
+                $rule = array_reduce(
+                    $of,
+                    fn (?Rule $a, Rule $b) => $a === null || $b->strength() > $a->strength() ? $b : $a,
+                );
                 if ($rule === null) {
                     continue;
                 }
@@ -363,8 +443,12 @@ final class Layout
                 break;
             }
             $edges->drop($weakest[0], $weakest[1]);
-            $cycles[] = new Cycle(array_map(strval(...), array_keys($areas)), array_values($rules), $weakest[2],
-                implode('; ', $words).". No order keeps all of these; the plan gives up {$weakest[2]->value} here.");
+            $cycles[] = new Cycle(
+                array_map(strval(...), array_keys($areas)),
+                array_values($rules),
+                $weakest[2],
+                implode('; ', $words).". No order keeps all of these; the plan gives up {$weakest[2]->value} here.",
+            );
         }
 
         return $cycles;
@@ -374,7 +458,8 @@ final class Layout
     {
         $step = $this->steps[$i];
 
-        return mb_strtolower($step->technique->name).($step->area === null ? ' on the whole model' : " on {$step->area->key}");
+        return mb_strtolower($step->technique->name).
+            ($step->area === null ? ' on the whole model' : " on {$step->area->key}");
     }
 
     /** The first minute at which a step can start on the first piece without touching wet paint on any. */
@@ -390,7 +475,10 @@ final class Layout
             return $ready;
         }
         $place = $this->places[$i];
-        $ready = max($this->dryAt($at->wet[$place], $minutes), $this->dryAt($at->wet[count($this->sculpt->areas)], $minutes));
+        $ready = max(
+            $this->dryAt($at->wet[$place], $minutes),
+            $this->dryAt($at->wet[count($this->sculpt->areas)], $minutes),
+        );
         foreach ($this->neighbours[$place] as $other) {
             $ready = max($ready, $this->dryAt($at->wetAround[$other], $minutes));
         }
@@ -411,7 +499,9 @@ final class Layout
         }
         [$start, $each, $drying] = $coat;
 
-        return $start + $drying + ($minutes >= $each ? $each : $this->pieces * $each - ($this->pieces - 1) * $minutes);
+        return $start +
+            $drying +
+            ($minutes >= $each ? $each : $this->pieces * $each - ($this->pieces - 1) * $minutes);
     }
 
     /** @param  list<int>  $members */
@@ -460,7 +550,10 @@ final class Layout
             foreach (array_keys($before[$i]) as $earlier) {
                 $step = $this->steps[$earlier];
                 $wet = isset($before[$i][$earlier][Rule::WhileWet->value]);
-                $start = max($start, $end[$earlier] + (! $wet && $this->waitsFor($i, $earlier) ? $step->drying() : 0.0));
+                $start = max(
+                    $start,
+                    $end[$earlier] + (! $wet && $this->waitsFor($i, $earlier) ? $step->drying() : 0.0),
+                );
             }
             $end[$i] = $start + $this->steps[$i]->minutes;
             $longest = max($longest, $end[$i]);
@@ -474,7 +567,9 @@ final class Layout
     {
         [$over, $under] = [$this->steps[$later], $this->steps[$earlier]];
 
-        return $over->area === null || $under->area === null || $over->area->key === $under->area->key
-            || ($under->isMessy() && $this->sculpt->touchAtWork($over->area->key, $under->area->key));
+        return $over->area === null ||
+            $under->area === null ||
+            $over->area->key === $under->area->key ||
+            ($under->isMessy() && $this->sculpt->touchAtWork($over->area->key, $under->area->key));
     }
 }

@@ -43,8 +43,12 @@ final readonly class OrderRules
      * @param  list<Step>  $steps
      * @param  list<Overrule>  $overrules  what the lead has set aside, with reasons
      */
-    public function __construct(private array $steps, private Sculpt $sculpt, private Method $method, private array $overrules = [])
-    {
+    public function __construct(
+        private array $steps,
+        private Sculpt $sculpt,
+        private Method $method,
+        private array $overrules = [],
+    ) {
         $this->metals = $method->answer(School::Metals);
         $this->ground = $method->answer(School::Ground);
         $this->wet = $this->wetPairs();
@@ -101,8 +105,19 @@ final readonly class OrderRules
             }
             if ($step->technique->tidied && $step->technique->givesAny(Effect::Shade)) {
                 $last = $washes[$area->key] ?? null;
-                $washes[$area->key] = $last === null || [$step->phase->value, $step->catalogue, $step->pass] > [$this->steps[$last]->phase->value, $this->steps[$last]->catalogue, $this->steps[$last]->pass] ? $i : $last;
-            } elseif ($step->technique->givesAny(Effect::Mark) && $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash') {
+                $washes[$area->key] =
+                    $last === null ||
+                    [$step->phase->value, $step->catalogue, $step->pass] > [
+                        $this->steps[$last]->phase->value,
+                        $this->steps[$last]->catalogue,
+                        $this->steps[$last]->pass,
+                    ]
+                        ? $i
+                        : $last;
+            } elseif (
+                $step->technique->givesAny(Effect::Mark) &&
+                $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash'
+            ) {
                 $decals[$area->key] = $i;
             } elseif ($step->technique->key === WellKnown::PASTE) {
                 $pastes[$area->key] = $i;
@@ -167,7 +182,10 @@ final readonly class OrderRules
         }
     }
 
-    /** A step's phase as the method places it: ground first, metals first or last, skin washed first, wear under the wash. */
+    /**
+     * A step's phase as the method places it: ground first, metals first or last, skin washed first, wear under the
+     * wash.
+     */
     private function phase(Step $step): float
     {
         $phase = $step->phase->value;
@@ -206,11 +224,18 @@ final readonly class OrderRules
             return $moved;
         }
         // Beside a wash that something goes into at once, neat shading waits until that is done.
-        if ($step->phase === Phase::Shade && ! $step->technique->tidied && $step->area !== null && $this->takesWet($step->area)) {
+        if (
+            $step->phase === Phase::Shade &&
+            ! $step->technique->tidied &&
+            $step->area !== null &&
+            $this->takesWet($step->area)
+        ) {
             return $moved + 0.5;
         }
 
-        return $moved === (float) $step->phase->value ? $step->phase->rank($step->technique) : $moved + ($step->phase->rank($step->technique) - $step->phase->value) / 100;
+        return $moved === (float) $step->phase->value
+            ? $step->phase->rank($step->technique)
+            : $moved + ($step->phase->rank($step->technique) - $step->phase->value) / 100;
     }
 
     private function takesWet(Area $area): bool
@@ -226,19 +251,20 @@ final readonly class OrderRules
 
     private function isWashFirst(Step $step): bool
     {
-        return $step->area?->material === Material::Skin
-            && $step->phase === Phase::Shade
-            && $step->technique->family === Family::Shade && $step->isMessy()
-            && $this->method->answerFor(School::SkinWash, $step->area, $this->sculpt) === 'first';
+        return $step->area?->material === Material::Skin &&
+            $step->phase === Phase::Shade &&
+            $step->technique->family === Family::Shade &&
+            $step->isMessy() &&
+            $this->method->answerFor(School::SkinWash, $step->area, $this->sculpt) === 'first';
     }
 
     /** Chips and rust go under the wash where the method says so; what is drawn on afterwards stays last. */
     private function isWearUnderWash(Step $step): bool
     {
-        return $step->area !== null
-            && $step->phase === Phase::Wear
-            && ($step->technique->givesAny(Effect::Wear) || $step->technique->key === WellKnown::RUST)
-            && $this->method->answerFor(School::Weathering, $step->area, $this->sculpt) === 'under_wash';
+        return $step->area !== null &&
+            $step->phase === Phase::Wear &&
+            ($step->technique->givesAny(Effect::Wear) || $step->technique->key === WellKnown::RUST) &&
+            $this->method->answerFor(School::Weathering, $step->area, $this->sculpt) === 'under_wash';
     }
 
     private function isMasking(Step $step): bool
@@ -249,7 +275,8 @@ final readonly class OrderRules
     /** Metal areas; where metals come last, also the gem in a metal ring, which comes after its ring. */
     private function isMetalWork(Area $area): bool
     {
-        return $area->isMetal() || ($this->metals === 'last' && $area->surround !== null && $this->sculpt->area($area->surround)->isMetal());
+        return $area->isMetal() ||
+            ($this->metals === 'last' && $area->surround !== null && $this->sculpt->area($area->surround)->isMetal());
     }
 
     /** @param  list<int>  $own */
@@ -259,14 +286,18 @@ final readonly class OrderRules
         for ($k = 1; $k < count($own); $k++) {
             [$before, $after] = [$this->steps[$own[$k - 1]], $this->steps[$own[$k]]];
             $sameTechnique = $before->technique->key === $after->technique->key;
-            $edges->put($own[$k - 1], $own[$k], match (true) {
-                $before->phase->isLight() && $after->phase->isLight() => Rule::LightLast,
-                $sameTechnique => Rule::DryThrough,
-                $before->phase === Phase::DecalGloss && $after->phase === Phase::Mark => Rule::MarkSurface,
-                $this->place($before) !== $this->place($after) => Rule::Phase,
-                $before->isMessy() && ! $after->isMessy() => Rule::MessFirst,
-                default => Rule::DryThrough,
-            });
+            $edges->put(
+                $own[$k - 1],
+                $own[$k],
+                match (true) {
+                    $before->phase->isLight() && $after->phase->isLight() => Rule::LightLast,
+                    $sameTechnique => Rule::DryThrough,
+                    $before->phase === Phase::DecalGloss && $after->phase === Phase::Mark => Rule::MarkSurface,
+                    $this->place($before) !== $this->place($after) => Rule::Phase,
+                    $before->isMessy() && ! $after->isMessy() => Rule::MessFirst,
+                    default => Rule::DryThrough,
+                },
+            );
         }
     }
 
@@ -276,7 +307,13 @@ final readonly class OrderRules
         $step = $this->steps[$i];
         $wear = $step->phase === Phase::Wear;
 
-        return [$this->place($step), $step->isMessy() && ! $wear ? 0 : 1, -$step->extent->value, $step->catalogue, $step->pass];
+        return [
+            $this->place($step),
+            $step->isMessy() && ! $wear ? 0 : 1,
+            -$step->extent->value,
+            $step->catalogue,
+            $step->pass,
+        ];
     }
 
     /** @param  array<string, list<int>>  $byArea */
@@ -314,7 +351,9 @@ final readonly class OrderRules
 
     private function bases(Precedence $edges): void
     {
-        $bases = array_keys(array_filter($this->steps, fn (Step $s) => $s->phase === Phase::Base && $s->area !== null));
+        $bases = array_keys(
+            array_filter($this->steps, fn (Step $s) => $s->phase === Phase::Base && $s->area !== null),
+        );
         foreach ($bases as $one) {
             foreach ($bases as $other) {
                 $rule = $one === $other ? null : $this->baseBefore($this->steps[$one], $this->steps[$other]);
@@ -339,18 +378,25 @@ final readonly class OrderRules
         if ($sprayed !== ($second->technique->family === Family::Spray)) {
             return $sprayed && ! $this->framed($inner, $outer) ? Rule::InnerFirst : null;
         }
-        if ($sprayed || $first->isMessy() !== $second->isMessy() || ! $this->sculpt->touchAtWork($inner->key, $outer->key)) {
+        if (
+            $sprayed ||
+            $first->isMessy() !== $second->isMessy() ||
+            ! $this->sculpt->touchAtWork($inner->key, $outer->key)
+        ) {
             return null;
         }
 
         return $inner->layer < $outer->layer && ! $this->framed($inner, $outer) ? Rule::InnerFirst : null;
     }
 
-    /** Whether the outer area must be painted before the inner one after all: it is its ring, or the skin around it. */
+    /**
+     * Whether the outer area must be painted before the inner one after all: it is its ring, or the skin around it.
+     */
     private function framed(Area $inner, Area $outer): bool
     {
-        return $inner->surround === $outer->key
-            || (in_array($inner->material, [Material::TeethClaw, Material::Eye], true) && $outer->material === Material::Skin);
+        return $inner->surround === $outer->key ||
+            (in_array($inner->material, [Material::TeethClaw, Material::Eye], true) &&
+                $outer->material === Material::Skin);
     }
 
     /** @param  array<string, list<int>>  $byArea */
@@ -369,7 +415,12 @@ final readonly class OrderRules
                     if (isset($this->wet[$j]) && $this->steps[$this->wet[$j]]->pot() === $messy->pot()) {
                         continue; // both washes are one pass, and what goes into them comes after it
                     }
-                    if (! $neat->isMessy() && $neat->phase !== Phase::Wear && $this->phase($neat) >= $this->phase($messy) && ! $edges->has($j, $i)) {
+                    if (
+                        ! $neat->isMessy() &&
+                        $neat->phase !== Phase::Wear &&
+                        $this->phase($neat) >= $this->phase($messy) &&
+                        ! $edges->has($j, $i)
+                    ) {
                         $edges->put($i, $j, Rule::MessFirst);
                     }
                 }
@@ -405,7 +456,10 @@ final readonly class OrderRules
                 }
                 if ($this->ground === 'first' && $other->phase === Phase::Base) {
                     $edges->put($i, $j, Rule::GroundPolicy);
-                } elseif ($this->ground === 'last' && ! ($this->metals === 'last' && $this->isMetalWork($other->area))) {
+                } elseif (
+                    $this->ground === 'last' &&
+                    ! ($this->metals === 'last' && $this->isMetalWork($other->area))
+                ) {
                     $edges->put($j, $i, Rule::GroundPolicy);
                 }
             }
@@ -413,7 +467,8 @@ final readonly class OrderRules
     }
 
     /**
-     * Preparation first of all, then the undercoat; varnish over all paint; the rim as the last paint; joining, and the
+     * Preparation first of all, then the undercoat; varnish over all paint; the rim as the last paint; joining, and
+     * the
      * final look at the very end. Masking stands directly before the colour it is done for.
      *
      * @param  list<int>  $whole
@@ -436,7 +491,13 @@ final readonly class OrderRules
                 if ($mine < $theirs || ($mine === $theirs && $w < $i)) {
                     $edges->put($w, $i, Rule::Phase);
                 } elseif ($mine > $theirs) {
-                    $edges->put($i, $w, $step->phase === Phase::MattVarnish && $other->phase === Phase::Mark ? Rule::SealMarks : Rule::Phase);
+                    $edges->put(
+                        $i,
+                        $w,
+                        $step->phase === Phase::MattVarnish && $other->phase === Phase::Mark
+                            ? Rule::SealMarks
+                            : Rule::Phase,
+                    );
                 }
             }
         }

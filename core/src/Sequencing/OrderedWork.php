@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sequencing;
 
-/** The steps of a plan in an order that works, with the rules that hold each, the passes, and circles that were found. */
+/**
+ * The steps of a plan in an order that works, with the rules that hold each, the passes, and circles that were found.
+ */
 final readonly class OrderedWork
 {
     /**

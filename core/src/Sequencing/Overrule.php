@@ -10,7 +10,11 @@ namespace Ordotype\Core\Sequencing;
  */
 final readonly class Overrule
 {
-    public function __construct(public Rule $rule, public string $earlier, public string $later, public string $reason)
-    {
+    public function __construct(
+        public Rule $rule,
+        public string $earlier,
+        public string $later,
+        public string $reason,
+    ) {
     }
 }

@@ -63,7 +63,14 @@ enum Phase: int
             $gives(Effect::Underlay, Effect::DarkGround, Effect::LightGround) => self::Underlay,
             $gives(Effect::GlossGround) => self::DecalGloss,
             $gives(Effect::Gloss) => self::Gloss,
-            $gives(Effect::Mark, Effect::MarkSettled, Effect::MarkWear, Effect::Letter, Effect::LetterFull, Effect::Freehand) => self::Mark,
+            $gives(
+                Effect::Mark,
+                Effect::MarkSettled,
+                Effect::MarkWear,
+                Effect::Letter,
+                Effect::LetterFull,
+                Effect::Freehand,
+            ) => self::Mark,
             $gives(Effect::Wear, Effect::WearDrawn, Effect::Grime, Effect::GroundTie) => self::Wear,
             $technique->family === Family::Spray => self::SprayFade,
             $gives(Effect::Tidy) => self::Tidy,
@@ -80,7 +87,11 @@ enum Phase: int
 
     public function isGround(): bool
     {
-        return in_array($this, [self::GroundTexture, self::GroundColour, self::GroundShade, self::GroundLight, self::GroundScene], true);
+        return in_array(
+            $this,
+            [self::GroundTexture, self::GroundColour, self::GroundShade, self::GroundLight, self::GroundScene],
+            true,
+        );
     }
 
     /** The steps light_last puts in order among themselves. */
@@ -97,20 +108,22 @@ enum Phase: int
     {
         return match ($this) {
             self::Tidy => self::Tidy->value + 3,
-            self::RaisedLight => self::Tidy->value + match (true) {
-                $technique->mess >= 3 => 1,
-                $technique->mess === 2 => 2,
-                $technique->givesAny(Effect::Texture) => 4,
-                $technique->givesAny(Effect::Blend) => 6,
-                default => 5,
-            },
+            self::RaisedLight => self::Tidy->value +
+                match (true) {
+                    $technique->mess >= 3 => 1,
+                    $technique->mess === 2 => 2,
+                    $technique->givesAny(Effect::Texture) => 4,
+                    $technique->givesAny(Effect::Blend) => 6,
+                    default => 5,
+                },
             self::EdgeLight => $this->value + ($technique->givesAny(Effect::Texture) ? 1 : 2),
-            self::Mark => $this->value + match (true) {
-                $technique->givesAny(Effect::Mark) => 1,
-                $technique->givesAny(Effect::MarkSettled) => 2,
-                $technique->givesAny(Effect::MarkWear) => 4,
-                default => 3,
-            },
+            self::Mark => $this->value +
+                match (true) {
+                    $technique->givesAny(Effect::Mark) => 1,
+                    $technique->givesAny(Effect::MarkSettled) => 2,
+                    $technique->givesAny(Effect::MarkWear) => 4,
+                    default => 3,
+                },
             default => $this->value,
         };
     }

@@ -40,14 +40,19 @@ final readonly class Step
         $this->phase = $phase ?? Phase::of($technique);
     }
 
-    /** A name for the step that stays when the plan around it changes: area (`*`: the whole model), technique, pass; of a masking, the first area it is done for. */
+    /**
+     * A name for the step that stays when the plan around it changes: area (`*`: the whole model), technique, pass; of
+     * a masking, the first area it is done for.
+     */
     public function key(): string
     {
-        return $this->place().':'.match (true) {
-            $this->sprays !== [] => $this->sprays[0],
-            $this->phase === Phase::JointTidy => 'joint',
-            default => (string) $this->pass,
-        };
+        return $this->place().
+            ':'.
+            match (true) {
+                $this->sprays !== [] => $this->sprays[0],
+                $this->phase === Phase::JointTidy => 'joint',
+                default => (string) $this->pass,
+            };
     }
 
     /** The key with the paint, which tells steps apart that pieces of a unit get in different paints. */
@@ -65,7 +70,12 @@ final readonly class Step
     /** Steps with the same pot can be done in one pass of the brush over many areas. */
     public function pot(): string
     {
-        return $this->technique->key.'|'.($this->colour?->words() ?? '').'|'.$this->phase->value.($this->sprays === [] ? '' : '|'.implode(',', $this->sprays));
+        return $this->technique->key.
+            '|'.
+            ($this->colour?->words() ?? '').
+            '|'.
+            $this->phase->value.
+            ($this->sprays === [] ? '' : '|'.implode(',', $this->sprays));
     }
 
     /** Minutes from the first stroke until something may go over it, beside the hand minutes. */
@@ -81,11 +91,37 @@ final readonly class Step
 
     public function numbered(int $pass): self
     {
-        return new self($this->area, $this->technique, $this->catalogue, $pass, $this->extent, $this->minutes, $this->handling, $this->because, $this->colour, $this->sprays, $this->covers, $this->phase);
+        return new self(
+            $this->area,
+            $this->technique,
+            $this->catalogue,
+            $pass,
+            $this->extent,
+            $this->minutes,
+            $this->handling,
+            $this->because,
+            $this->colour,
+            $this->sprays,
+            $this->covers,
+            $this->phase,
+        );
     }
 
     public function coloured(?StepColour $colour): self
     {
-        return new self($this->area, $this->technique, $this->catalogue, $this->pass, $this->extent, $this->minutes, $this->handling, $this->because, $colour, $this->sprays, $this->covers, $this->phase);
+        return new self(
+            $this->area,
+            $this->technique,
+            $this->catalogue,
+            $this->pass,
+            $this->extent,
+            $this->minutes,
+            $this->handling,
+            $this->because,
+            $colour,
+            $this->sprays,
+            $this->covers,
+            $this->phase,
+        );
     }
 }

@@ -21,7 +21,7 @@ abstract readonly class Clause
 
     public function scope(): Scope
     {
-        return $this->scope ?? new Scope;
+        return $this->scope ?? new Scope();
     }
 
     /** The id after its first dot: what a tier that extends another replaces or drops by. */

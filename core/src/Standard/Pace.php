@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Standard;
 
-/** How carefully a tier is painted: its time factor and the cleanest grade it insists on (common practice, no source). */
+/**
+ * How carefully a tier is painted: its time factor and the cleanest grade it insists on (common practice, no source).
+ */
 enum Pace: string
 {
     case Fast = 'fast';

@@ -38,14 +38,14 @@ final readonly class Scope
     /** Every stated key matches, `except` does not. */
     public function matches(Area $area, Sculpt $sculpt): bool
     {
-        return $this->matchesModel($sculpt)
-            && ($this->rank === null || in_array($area->rank, $this->rank, true))
-            && ($this->material === null || in_array($area->material, $this->material, true))
-            && ($this->relief === null || self::overlap($this->relief, $area->relief))
-            && ($this->facing === null || in_array($area->facing, $this->facing, true))
-            && ($this->area === null || in_array($area->key, $this->area, true))
-            && ($this->focusMin === null || $area->focus >= $this->focusMin)
-            && ($this->except === null || ! $this->except->matches($area, $sculpt));
+        return $this->matchesModel($sculpt) &&
+            ($this->rank === null || in_array($area->rank, $this->rank, true)) &&
+            ($this->material === null || in_array($area->material, $this->material, true)) &&
+            ($this->relief === null || self::overlap($this->relief, $area->relief)) &&
+            ($this->facing === null || in_array($area->facing, $this->facing, true)) &&
+            ($this->area === null || in_array($area->key, $this->area, true)) &&
+            ($this->focusMin === null || $area->focus >= $this->focusMin) &&
+            ($this->except === null || ! $this->except->matches($area, $sculpt));
     }
 
     /**
@@ -60,16 +60,16 @@ final readonly class Scope
     /** The keys that speak of the whole model: role and size. */
     public function matchesModel(Sculpt $sculpt): bool
     {
-        return ($this->role === null || in_array($sculpt->role, $this->role, true))
-            && ($this->size === null || in_array($sculpt->size, $this->size, true));
+        return ($this->role === null || in_array($sculpt->role, $this->role, true)) &&
+            ($this->size === null || in_array($sculpt->size, $this->size, true));
     }
 
     private function namesGround(Area $area): bool
     {
-        return in_array(Rank::Ground, $this->rank ?? [], true)
-            || self::overlap([Material::Ground, Material::Rim], $this->material ?? [])
-            || self::overlap([Relief::Ground, Relief::Rim], $this->relief ?? [])
-            || in_array($area->key, $this->area ?? [], true);
+        return in_array(Rank::Ground, $this->rank ?? [], true) ||
+            self::overlap([Material::Ground, Material::Rim], $this->material ?? []) ||
+            self::overlap([Relief::Ground, Relief::Rim], $this->relief ?? []) ||
+            in_array($area->key, $this->area ?? [], true);
     }
 
     /**

@@ -40,9 +40,10 @@ final readonly class Standard
     /** @throws OutOfBoundsException when no tier has that key */
     public function tier(string $key): Tier
     {
-        return $this->tierByKey[$key] ?? throw new OutOfBoundsException(
-            "The standard has no tier \"$key\"; it has ".implode(', ', array_keys($this->tierByKey)).'.'
-        );
+        return $this->tierByKey[$key] ??
+            throw new OutOfBoundsException(
+                "The standard has no tier \"$key\"; it has ".implode(', ', array_keys($this->tierByKey)).'.',
+            );
     }
 
     public function hasTechnique(string $key): bool
@@ -53,7 +54,8 @@ final readonly class Standard
     /** @throws OutOfBoundsException when no technique has that key */
     public function technique(string $key): Technique
     {
-        return $this->techniqueByKey[$key] ?? throw new OutOfBoundsException("The standard has no technique \"$key\".");
+        return $this->techniqueByKey[$key] ??
+            throw new OutOfBoundsException("The standard has no technique \"$key\".");
     }
 
     /**

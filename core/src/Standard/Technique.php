@@ -52,8 +52,20 @@ final readonly class Technique
         public ?bool $retired = null,
         public ?float $markMm = null,
     ) {
-        $effects = array_map(fn (string $effect, Extent $most) => "$effect $most->value", array_keys($this->effects), array_values($this->effects));
-        $this->character = implode(',', [$this->credit, $this->whole ? 'whole' : '', $this->maxPasses, $this->tidied ? 'tidied' : '', ...$effects, '-', ...$this->excludes]);
+        $effects = array_map(
+            fn (string $effect, Extent $most) => "$effect $most->value",
+            array_keys($this->effects),
+            array_values($this->effects),
+        );
+        $this->character = implode(',', [
+            $this->credit,
+            $this->whole ? 'whole' : '',
+            $this->maxPasses,
+            $this->tidied ? 'tidied' : '',
+            ...$effects,
+            '-',
+            ...$this->excludes,
+        ]);
     }
 
     public function gives(Effect $effect): Extent
@@ -74,7 +86,8 @@ final readonly class Technique
 
     public function permitsMaterial(Material $material): bool
     {
-        return ! in_array($material, $this->neverOn, true) && ($this->onlyOn === [] || in_array($material, $this->onlyOn, true));
+        return ! in_array($material, $this->neverOn, true) &&
+            ($this->onlyOn === [] || in_array($material, $this->onlyOn, true));
     }
 
     /**

@@ -36,6 +36,8 @@ final readonly class TechniqueClause extends Clause
 
     public function names(Technique $technique): bool
     {
-        return $this->technique === null ? $technique->family === $this->family : $technique->key === $this->technique;
+        return $this->technique === null
+            ? $technique->family === $this->family
+            : $technique->key === $this->technique;
     }
 }

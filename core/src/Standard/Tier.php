@@ -33,7 +33,21 @@ final readonly class Tier
     /** The same rung planned for the least time, or for the most notice within its minutes. */
     public function aimingAt(Aim $aim): self
     {
-        return new self($this->key, $this->name, $this->order, $this->status, $this->intent, $this->pace, $aim, $this->viewing, $this->clauses, $this->defaultStatus, $this->extends, $this->drop, $this->faults);
+        return new self(
+            $this->key,
+            $this->name,
+            $this->order,
+            $this->status,
+            $this->intent,
+            $this->pace,
+            $aim,
+            $this->viewing,
+            $this->clauses,
+            $this->defaultStatus,
+            $this->extends,
+            $this->drop,
+            $this->faults,
+        );
     }
 
     /** What holds for techniques that no clause names. */
