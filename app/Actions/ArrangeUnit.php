@@ -16,10 +16,10 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TierStatus;
 use stdClass;
@@ -58,7 +58,7 @@ final class ArrangeUnit
             } catch (FormatException $e) {
                 throw new FormatException(
                     array_map(
-                        fn ($p) => new \Ordotype\Core\Format\Problem('/amendment'.substr($p->path, 2), $p->reason),
+                        fn ($p) => new \Ordotype\Core\Problem\Problem('/amendment'.substr($p->path, 2), $p->reason),
                         $e->problems,
                     ),
                 );

@@ -12,12 +12,12 @@ use App\Studio\Refusal;
 use App\Studio\Standards;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Ladder\Edit;
 use Ordotype\Core\Ladder\EditClash;
 use Ordotype\Core\Ladder\Edits;
+use Ordotype\Core\Problem\FormatException;
 use stdClass;
 
 /** Opens a draft, writes single clauses into it, and publishes it. */

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
-use Ordotype\Core\Planning\UnitPlan;
+use Ordotype\Core\Unit\UnitPlan;
 
 /** Changes a unit's plan by hand, and releases it to the bench. */
 final class PlanUnit

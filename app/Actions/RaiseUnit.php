@@ -11,9 +11,9 @@ use App\Studio\Refusal;
 use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Planning\ChosenTechnique;
-use Ordotype\Core\Planning\RaisedWork;
-use Ordotype\Core\Planning\Raising;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Outlook\RaisedWork;
+use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 

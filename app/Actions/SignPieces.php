@@ -14,8 +14,8 @@ use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementState;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Signing;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use InvalidArgumentException;
+use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
@@ -13,17 +14,16 @@ use Ordotype\Core\Ladder\Edits;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\AreaSolver;
-use Ordotype\Core\Planning\PieceNeeds;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\UnitPlan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\TierStatus;
+use Ordotype\Core\Unit\PieceNeeds;
+use Ordotype\Core\Unit\UnitPlan;
 use stdClass;
 
 final class BenchCommand extends CoreCommand

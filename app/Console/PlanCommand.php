@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
-use Ordotype\Core\Planning\ChosenTechnique;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\ChosenTechnique;
+use Ordotype\Core\Outlook\RaisedArea;
+use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\RaisedArea;
-use Ordotype\Core\Planning\Raising;
 use Ordotype\Core\Sequencing\Step;
 
 final class RaiseCommand extends CoreCommand

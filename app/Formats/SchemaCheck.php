@@ -7,8 +7,8 @@ namespace App\Formats;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
-use Ordotype\Core\Format\FormatException;
-use Ordotype\Core\Format\Problem;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problem;
 use RuntimeException;
 
 /** Holds documents against the JSON Schemas that ship in docs/schemas. */

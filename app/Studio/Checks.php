@@ -10,9 +10,9 @@ use App\Models\User;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Question;
 use Ordotype\Core\Inspection\Verdict;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Severity;
-use Ordotype\Core\Standard\View;
 
 /** Reads checks as they are kept. */
 final class Checks

@@ -6,11 +6,11 @@ namespace App\Studio;
 
 use App\Formats\SchemaCheck;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
-use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\StandardDifference;
+use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Tier;
 use stdClass;

@@ -10,19 +10,19 @@ use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
-use Ordotype\Core\Planning\Candidate;
-use Ordotype\Core\Planning\DemandResolver;
-use Ordotype\Core\Planning\MethodOnModel;
-use Ordotype\Core\Planning\PieceKind;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\RequirementState;
-use Ordotype\Core\Planning\UnitPlan;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Unit\PieceKind;
+use Ordotype\Core\Unit\UnitPlan;
 use stdClass;
 
 /** Everything the Plan screen shows of a unit, or of one model of it. */

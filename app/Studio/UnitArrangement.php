@@ -9,14 +9,14 @@ use App\Models\Unit;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\Problem;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Planning\Arrangement;
-use Ordotype\Core\Planning\Variant;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problem;
 use Ordotype\Core\Sequencing\Overrule;
 use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Unit\Variant;
 use stdClass;
 
 /** What the lead has arranged for a unit, as it is kept and as the core takes it. */

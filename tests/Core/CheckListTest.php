@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\FaultCatalogue;
 use Ordotype\Core\Inspection\Question;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\RequirementKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Planning\Choice;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;

@@ -20,8 +20,8 @@ use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Record\CanonicalJson;
 use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Signing;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Severity;
-use Ordotype\Core\Standard\View;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Ladder\Edits;
@@ -13,8 +15,6 @@ use Ordotype\Core\Ladder\WeakerRungs;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Choice\Choice;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Colour\Mix;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Planning\Choice;
-use Ordotype\Core\Planning\ChosenTechnique;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\RequirementState;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\TestCase;

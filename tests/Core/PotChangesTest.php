@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Sequencing\Layout;
-use Ordotype\Core\Sequencing\Precedence;
+use Ordotype\Core\Sequencing\PassScheduler;
+use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
@@ -30,7 +30,7 @@ final class PotChangesTest extends TestCase
         for ($seed = 1; $seed <= self::CASES; $seed++) {
             [$steps, $edges, $sculpt] = self::randomSteps($seed, $standard);
             $best = self::fewestChanges($steps, $edges);
-            $work = (new Layout($steps, $sculpt, 3))->order($edges);
+            $work = (new PassScheduler($steps, $sculpt, 3))->order($edges);
             self::assertSame(0.0, $work->waiting, "seed $seed: nothing dries here");
             self::assertKeeps($work->steps, $steps, $edges, "seed $seed");
             $changes = self::changes($work->steps);
@@ -51,11 +51,11 @@ final class PotChangesTest extends TestCase
         $waited = 0;
         for ($seed = 1; $seed <= 60; $seed++) {
             [$steps, $edges, $sculpt] = self::randomSteps($seed, $standard, 6);
-            $work = (new Layout($steps, $sculpt, 2))->order($edges);
+            $work = (new PassScheduler($steps, $sculpt, 2))->order($edges);
             $waited += $work->waiting > 0 ? 1 : 0;
             foreach (self::orders($edges) as $order) {
                 $keys = array_map(fn (int $i) => $steps[$i]->key(), $order);
-                $other = (new Layout($steps, $sculpt, 2))->order(clone $edges, $keys);
+                $other = (new PassScheduler($steps, $sculpt, 2))->order(clone $edges, $keys);
                 if ($other->waiting <= $work->waiting + 1e-6) {
                     self::assertLessThanOrEqual(
                         self::changes($other->steps) + 1,
@@ -76,7 +76,7 @@ final class PotChangesTest extends TestCase
             foreach (self::orders($edges) as $n => $order) {
                 if ($n % 7 === 0) {
                     $keys = array_map(fn (int $i) => $steps[$i]->key(), $order);
-                    $work = (new Layout($steps, $sculpt, 1))->order(clone $edges, $keys);
+                    $work = (new PassScheduler($steps, $sculpt, 1))->order(clone $edges, $keys);
                     self::assertSame($keys, array_map(fn (Step $s) => $s->key(), $work->steps), "seed $seed");
                 }
             }
@@ -84,7 +84,7 @@ final class PotChangesTest extends TestCase
     }
 
     /**
-     * @return array{list<Step>, Precedence, Sculpt} up to two steps on an area, one after the other, from four
+     * @return array{list<Step>, PrecedenceGraph, Sculpt} up to two steps on an area, one after the other, from four
      *     pots, with random edges between areas
      */
     private static function randomSteps(int $seed, Standard $standard, int $most = 10): array
@@ -112,7 +112,7 @@ final class PotChangesTest extends TestCase
                 new StepColour(['Red', 'Green'][$random->getInt(0, 1)], null, null),
             );
         }
-        $edges = new Precedence($count);
+        $edges = new PrecedenceGraph($count);
         for ($j = 1; $j < $count; $j++) {
             for ($i = 0; $i < $j; $i++) {
                 if ($random->getInt(1, 100) <= 18 || ($j - $i) % count($areas) === 0) {
@@ -141,7 +141,7 @@ final class PotChangesTest extends TestCase
      *
      * @param  list<Step>  $steps
      */
-    private static function fewestChanges(array $steps, Precedence $edges): int
+    private static function fewestChanges(array $steps, PrecedenceGraph $edges): int
     {
         $n = count($steps);
         $needs = array_map(
@@ -169,7 +169,7 @@ final class PotChangesTest extends TestCase
     }
 
     /** @return \Generator<int, list<int>> every order that keeps the edges */
-    private static function orders(Precedence $edges): \Generator
+    private static function orders(PrecedenceGraph $edges): \Generator
     {
         $before = array_map(array_keys(...), $edges->reversed());
         $extend = function (array $done) use (&$extend, $before): \Generator {
@@ -207,7 +207,7 @@ final class PotChangesTest extends TestCase
      * @param  list<Step>  $order
      * @param  list<Step>  $steps
      */
-    private static function assertKeeps(array $order, array $steps, Precedence $edges, string $where): void
+    private static function assertKeeps(array $order, array $steps, PrecedenceGraph $edges, string $where): void
     {
         $place = array_flip(array_map(fn (Step $s) => $s->key(), $order));
         self::assertCount(count($steps), $place, $where);

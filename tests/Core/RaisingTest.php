@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Demand\AreaDemand;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Method\Method;
-use Ordotype\Core\Planning\AreaDemand;
-use Ordotype\Core\Planning\Candidate;
-use Ordotype\Core\Planning\ChosenTechnique;
-use Ordotype\Core\Planning\MethodOnModel;
+use Ordotype\Core\Method\MethodOnModel;
+use Ordotype\Core\Outlook\RaisedArea;
+use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\RaisedArea;
-use Ordotype\Core\Planning\Raising;
-use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;

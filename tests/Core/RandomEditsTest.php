@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Planning\Candidate;
-use Ordotype\Core\Planning\Choice;
-use Ordotype\Core\Planning\ChosenTechnique;
-use Ordotype\Core\Planning\DemandResolver;
-use Ordotype\Core\Planning\MethodOnModel;
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Choice\Choice;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementKind;
-use Ordotype\Core\Planning\RequirementState;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;

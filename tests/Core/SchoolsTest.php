@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Format\FormatException;
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
-use Ordotype\Core\Planning\ChosenTechnique;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Planning\ChosenTechnique;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Effect;

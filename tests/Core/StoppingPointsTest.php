@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Outlook\StoppingPoint;
+use Ordotype\Core\Outlook\StoppingPoints;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\RequirementKind;
-use Ordotype\Core\Planning\StoppingPoint;
-use Ordotype\Core\Planning\StoppingPoints;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
-use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\Tier;
@@ -291,7 +291,7 @@ final class StoppingPointsTest extends TestCase
     /**
      * @param  list<Step>  $steps
      * @param  array<int, true>  $set
-     * @param  list<\Ordotype\Core\Planning\Requirement>  $requirements
+     * @param  list<\Ordotype\Core\Demand\Requirement>  $requirements
      * @param  list<Effect>  $given
      */
     private static function meets(

@@ -6,18 +6,18 @@ namespace Tests\Core;
 
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Amendment\Spread;
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Planning\ChosenTechnique;
-use Ordotype\Core\Planning\Deal;
-use Ordotype\Core\Planning\PieceKind;
-use Ordotype\Core\Planning\PieceNeeds;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\UnitPlan;
-use Ordotype\Core\Planning\Variant;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Unit\PieceKind;
+use Ordotype\Core\Unit\PieceNeeds;
+use Ordotype\Core\Unit\UnitPlan;
+use Ordotype\Core\Unit\Variant;
+use Ordotype\Core\Unit\VariantAssignment;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 use Tests\Support\OrderChecker;
@@ -30,7 +30,7 @@ final class UnitPlanTest extends TestCase
         for ($n = 1; $n <= 24; $n++) {
             for ($k = 0; $k <= $n; $k++) {
                 foreach ([0, 1, 7] as $turn) {
-                    $places = Deal::evenly($n, $k, $turn);
+                    $places = VariantAssignment::evenly($n, $k, $turn);
                     self::assertCount($k, array_unique($places), "$k of $n");
                     self::assertSame([], array_filter($places, fn (int $p) => $p < 0 || $p >= $n));
                     $gaps = array_map(
@@ -48,10 +48,10 @@ final class UnitPlanTest extends TestCase
         self::assertSame(
             [3, 3, 0, 5],
             [
-                Deal::count(new Spread(3, null), 12),
-                Deal::count(new Spread(null, 0.25), 12),
-                Deal::count(new Spread(null, 0.1), 4),
-                Deal::count(new Spread(9, null), 5),
+                VariantAssignment::count(new Spread(3, null), 12),
+                VariantAssignment::count(new Spread(null, 0.25), 12),
+                VariantAssignment::count(new Spread(null, 0.1), 4),
+                VariantAssignment::count(new Spread(9, null), 5),
             ],
         );
     }
@@ -60,7 +60,7 @@ final class UnitPlanTest extends TestCase
     {
         foreach ([[0.25], [0.5, 0.5], [0.3, 0.2, 0.1], [1 / 3, 1 / 3, 1 / 3], [1.0], []] as $shares) {
             for ($n = 1; $n <= 30; $n++) {
-                $dealt = Deal::byShare($n, $shares);
+                $dealt = VariantAssignment::byShare($n, $shares);
                 self::assertCount($n, $dealt);
                 foreach ($shares as $v => $share) {
                     for ($k = 1; $k <= $n; $k++) {
@@ -184,7 +184,7 @@ final class UnitPlanTest extends TestCase
         self::assertNotNull($coat);
         $technique = $request->standard->technique('tint_filter');
         $edits = [
-            'coat' => new \Ordotype\Core\Planning\Choice([
+            'coat' => new \Ordotype\Core\Choice\Choice([
                 ...$coat->techniques,
                 new ChosenTechnique(
                     $technique,

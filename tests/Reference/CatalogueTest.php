@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
+use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Extent;
-use Ordotype\Core\Standard\Material;
 use Ordotype\Core\Standard\Technique;
 use PHPUnit\Framework\TestCase;
 use stdClass;

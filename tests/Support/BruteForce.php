@@ -6,14 +6,14 @@ namespace Tests\Support;
 
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Pace;
-use Ordotype\Core\Standard\Rank;
-use Ordotype\Core\Standard\Size;
 use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;

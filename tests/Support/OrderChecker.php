@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
-use Ordotype\Core\Standard\Material;
 
 /**
  * Holds a finished order against the rules of order, from the table of the rules and technique keys alone. No method.

@@ -14,14 +14,14 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Ladder\Voices;
 use Ordotype\Core\Method\School;
-use Ordotype\Core\Planning\Cut;
-use Ordotype\Core\Planning\Cutting;
+use Ordotype\Core\Outlook\Cut;
+use Ordotype\Core\Outlook\Cutting;
+use Ordotype\Core\Outlook\RaisedArea;
+use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\RaisedArea;
-use Ordotype\Core\Planning\Raising;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
@@ -83,7 +83,7 @@ final class ArrangementController
                 try {
                     $plan =
                         $tier->key === $request->tier->key ? $now : $this->at($request, $tier, $request->amendments);
-                } catch (\Ordotype\Core\Format\FormatException) {
+                } catch (\Ordotype\Core\Problem\FormatException) {
                     // An amendment of the unit speaks of a clause that this tier does not have.
                     $plan = $this->at($request, $tier, []);
                     $unfit = true;

@@ -8,6 +8,8 @@ use Ordotype\Core\Amendment\Action;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Amendment\Level;
 use Ordotype\Core\Amendment\Spread;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
 use stdClass;
 
 /** Reads and writes `ordotype/amendment@1`: one amendment, or a list of them. */

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Sculpt\Role;
+use Ordotype\Core\Sculpt\Size;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Consent;
@@ -14,15 +19,12 @@ use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\MinutesClause;
-use Ordotype\Core\Standard\Role;
 use Ordotype\Core\Standard\Severity;
-use Ordotype\Core\Standard\Size;
 use Ordotype\Core\Standard\SkillClause;
 use Ordotype\Core\Standard\SprayedColoursClause;
 use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
-use Ordotype\Core\Standard\View;
 use stdClass;
 use UnexpectedValueException;
 

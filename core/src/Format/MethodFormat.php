@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Method\Choice;
+use Ordotype\Core\Method\Answer;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
 use stdClass;
 
 /** Reads and writes `ordotype/method@1`. */
@@ -29,7 +31,7 @@ final class MethodFormat
             }
             $node = $root->get($school->value);
             if (! is_array($node->value)) {
-                $choices[$school->value] = [new Choice(self::answer($node, $school), null)];
+                $choices[$school->value] = [new Answer(self::answer($node, $school), null)];
 
                 continue;
             }
@@ -38,7 +40,7 @@ final class MethodFormat
                 $scope = ScopeFormat::read($item->get('scope'));
                 // After answers for some areas, one for any area is the answer for the whole model.
                 $rest = $i > 0 && get_object_vars(ScopeFormat::write($scope)) === [];
-                $choices[$school->value][] = new Choice(
+                $choices[$school->value][] = new Answer(
                     self::answer($item->get('value'), $school),
                     $rest ? null : $scope,
                 );
@@ -61,7 +63,7 @@ final class MethodFormat
                 $choices[0]->scope === null
                     ? $choices[0]->value
                     : array_map(
-                        fn (Choice $c) => (object) [
+                        fn (Answer $c) => (object) [
                             'scope' => ScopeFormat::write($c->scope ?? new \Ordotype\Core\Standard\Scope()),
                             'value' => $c->value,
                         ],

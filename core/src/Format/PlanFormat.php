@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Planning\ChosenTechnique;
-use Ordotype\Core\Planning\Conflict;
-use Ordotype\Core\Planning\NotApplicable;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\NotApplicable;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementKind;
-use Ordotype\Core\Planning\RequirementState;
 use Ordotype\Core\Planning\SurplusStep;
 use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Sequencing\OrderedWork;

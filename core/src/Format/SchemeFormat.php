@@ -7,6 +7,8 @@ namespace Ordotype\Core\Format;
 use Ordotype\Core\Colour\AreaColours;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
 use stdClass;
 
 /** Reads and writes `ordotype/scheme@1`. */

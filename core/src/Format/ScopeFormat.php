@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Ordotype\Core\Format;
 
 use BackedEnum;
-use Ordotype\Core\Standard\Facing;
-use Ordotype\Core\Standard\Material;
-use Ordotype\Core\Standard\Rank;
-use Ordotype\Core\Standard\Relief;
-use Ordotype\Core\Standard\Role;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Relief;
+use Ordotype\Core\Sculpt\Role;
+use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Standard\Scope;
-use Ordotype\Core\Standard\Size;
 use stdClass;
 
 /** Scopes as they stand in the open formats. */

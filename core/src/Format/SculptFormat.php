@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Definition;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Relief;
+use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Standard\Facing;
-use Ordotype\Core\Standard\Material;
-use Ordotype\Core\Standard\Rank;
-use Ordotype\Core\Standard\Relief;
-use Ordotype\Core\Standard\Role;
-use Ordotype\Core\Standard\Size;
+use Ordotype\Core\Sculpt\Size;
 use stdClass;
 
 /** Reads and writes `ordotype/sculpt@1`. */

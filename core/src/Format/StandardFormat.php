@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Sculpt\Role;
+use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ExtendsLoop;
 use Ordotype\Core\Standard\Pace;
 use Ordotype\Core\Standard\PriceRange;
-use Ordotype\Core\Standard\Role;
 use Ordotype\Core\Standard\Severity;
-use Ordotype\Core\Standard\Size;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Relief;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
-use Ordotype\Core\Standard\Material;
-use Ordotype\Core\Standard\Relief;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueNotes;
 use stdClass;

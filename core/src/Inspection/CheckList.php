@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Facing;
-use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Severity;
-use Ordotype\Core\Standard\View;
 
 /**
  * What to look at on a piece: a question for each clause and view, one for each kind of fault and view, and the final

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Node;
-use Ordotype\Core\Format\Problems;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Material;
 use Ordotype\Core\Standard\Severity;
 use OutOfBoundsException;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
+use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Material;
 use Ordotype\Core\Standard\Severity;
 
 /** One kind of fault of the fault table: how grave, where and how it is repaired, what can cause it. */

@@ -7,9 +7,9 @@ namespace Ordotype\Core\Inspection;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Seeing\NoticingSize;
-use Ordotype\Core\Standard\Role;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Tier;
 

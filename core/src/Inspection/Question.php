@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Severity;
-use Ordotype\Core\Standard\View;
 
 /** One thing to look at in a check. `key` is the same for the same question in every round. */
 final readonly class Question

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Planning\Candidate;
-use Ordotype\Core\Planning\MethodOnModel;
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\WellKnown;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
@@ -15,6 +14,7 @@ use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\WellKnown;
 
 /**
  * What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Ordotype\Core\Ladder;
 
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Relief;
+use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Standard\Facing;
-use Ordotype\Core\Standard\Material;
-use Ordotype\Core\Standard\Rank;
-use Ordotype\Core\Standard\Relief;
-use Ordotype\Core\Standard\Role;
+use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Standard\Scope;
-use Ordotype\Core\Standard\Size;
 
 /** Every kind of area that some scopes could tell apart, as an area on a model of its own. */
 final class AreaKinds

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Format\FormatException;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Problem\FormatException;
 use stdClass;
 
 /**

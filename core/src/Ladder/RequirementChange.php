@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Planning\Requirement;
+use Ordotype\Core\Demand\Requirement;
 
 /** One requirement that differs between two tiers. `before` is null where it is added, `after` where it is dropped. */
 final readonly class RequirementChange

@@ -10,7 +10,6 @@ use Ordotype\Core\Format\TechniqueFormat;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\Tier;
 
 /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Planning\WellKnown;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
@@ -13,6 +12,7 @@ use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Standard\WellKnown;
 
 /**
  * What a tier says of each technique on a kind of area: the rule of the last matching clause, without a whole plan.

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
+use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\ScopeFormat;
-use Ordotype\Core\Planning\Requirement;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\FinishClause;

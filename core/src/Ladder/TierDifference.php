@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementKind;
-use Ordotype\Core\Planning\RequirementState;
 use Ordotype\Core\Standard\PriceRange;
 
 /** What one tier asks of a sculpt that another does not, and what that takes. */

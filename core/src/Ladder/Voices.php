@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Requirement;
-use Ordotype\Core\Planning\RequirementKind;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
+use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\ClauseFormat;
-use Ordotype\Core\Planning\DemandResolver;
-use Ordotype\Core\Planning\Requirement;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;

@@ -11,7 +11,7 @@ use Ordotype\Core\Sculpt\Sculpt;
 final readonly class Method
 {
     /**
-     * @param  array<string, non-empty-list<Choice>>  $choices  by school word
+     * @param  array<string, non-empty-list<Answer>>  $choices  by school word
      */
     public function __construct(public array $choices = [], public ?string $undercoatColour = null)
     {
@@ -26,7 +26,7 @@ final readonly class Method
     /** The same method with one school answered for the whole model. */
     public function with(School $school, string $answer): self
     {
-        return new self([$school->value => [new Choice($answer, null)]] + $this->choices, $this->undercoatColour);
+        return new self([$school->value => [new Answer($answer, null)]] + $this->choices, $this->undercoatColour);
     }
 
     /** The answer for the whole model: the first that has no scope. */

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Facing;
 use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Facing;
 
 /** Steps that will hardly be seen when the piece is done: said, so that they can be left out. */
 final readonly class DoubtfulSteps

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Technique;
 

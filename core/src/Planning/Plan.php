@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\NotApplicable;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Step;
 

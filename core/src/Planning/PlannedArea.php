@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\Choice;
+use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Demand\AreaDemand;
 use Ordotype\Core\Method\School;
 
 /** What a plan does on one area (or on the whole model), or why nothing can be planned there. */

@@ -4,23 +4,41 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\AreaProblem;
+use Ordotype\Core\Choice\AreaSolver;
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Choice\Choice;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\ConflictFinder;
+use Ordotype\Core\Choice\Conformance;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Choice\Subsets;
+use Ordotype\Core\Demand\AreaDemand;
+use Ordotype\Core\Demand\ClausesInForce;
+use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Method\Method;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Method\School;
+use Ordotype\Core\Outlook\RaisedArea;
+use Ordotype\Core\Outlook\SprayOrBrush;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Cycle;
-use Ordotype\Core\Sequencing\Layout;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\OrderRules;
+use Ordotype\Core\Sequencing\PassScheduler;
 use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Precedence;
+use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
-use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\WellKnown;
 
 /**
  * Plans one piece: which techniques on which areas meet the tier in the least hand time, in an order that works, with
@@ -42,7 +60,7 @@ final class Planner
     }
 
     /**
-     * @throws \Ordotype\Core\Format\FormatException when an amendment does not fit the tier
+     * @throws \Ordotype\Core\Problem\FormatException when an amendment does not fit the tier
      */
     public static function plan(PlanRequest $request): Plan
     {
@@ -585,9 +603,9 @@ final class Planner
     }
 
     /** @param  list<Step>  $steps */
-    private function layout(array $steps): Layout
+    private function layout(array $steps): PassScheduler
     {
-        return new Layout($steps, $this->method->benchSculpt(), $this->request->pieces);
+        return new PassScheduler($steps, $this->method->benchSculpt(), $this->request->pieces);
     }
 
     /** @param  list<Step>  $steps */
@@ -604,7 +622,7 @@ final class Planner
     /**
      * The rules between the steps of a plan, by their places in its order of work.
      */
-    public static function rulesOf(Plan $plan): Precedence
+    public static function rulesOf(Plan $plan): PrecedenceGraph
     {
         return (new self($plan->request))->rules($plan->work->steps)->edges();
     }

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\Conformance;
+use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Outlook\SprayOrBrush;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Rank;
 use Ordotype\Core\Standard\Technique;
 
 /**

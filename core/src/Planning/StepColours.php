@@ -13,12 +13,12 @@ use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Material;
 
 /**
  * Gives the steps of an area their colours from the scheme, splitting and spreading the lights over the light passes.

@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sculpt;
 
-use Ordotype\Core\Standard\Facing;
-use Ordotype\Core\Standard\Material;
-use Ordotype\Core\Standard\Rank;
-use Ordotype\Core\Standard\Relief;
-
 /**
  * One area of a sculpt's map: what is painted as one thing.
  *

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sculpt;
 
-use Ordotype\Core\Standard\Facing;
-use Ordotype\Core\Standard\Rank;
-
 /**
  * What is odd about a sculpt's map, beyond what its format refuses: outlines that are missing, hidden, crossing
  * themselves or at odds with shares, facing and touches. Nothing of it stops anyone.

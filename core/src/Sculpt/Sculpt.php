@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sculpt;
 
-use Ordotype\Core\Standard\Rank;
-use Ordotype\Core\Standard\Role;
-use Ordotype\Core\Standard\Size;
-
 /** A kind of model with its map of areas. Surface in cm², base and frame in millimetres. */
 final readonly class Sculpt
 {

@@ -20,7 +20,7 @@ final readonly class Move
      * @param  int  $from  place of the step, from 0
      * @param  int  $to  the place it is to have, from 0
      */
-    public static function of(array $steps, Precedence $edges, int $from, int $to): self
+    public static function of(array $steps, PrecedenceGraph $edges, int $from, int $to): self
     {
         $order = array_keys($steps);
         [$moved] = array_splice($order, $from, 1);

@@ -6,13 +6,13 @@ namespace Ordotype\Core\Sequencing;
 
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
-use Ordotype\Core\Planning\WellKnown;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
-use Ordotype\Core\Standard\Material;
-use Ordotype\Core\Standard\Rank;
+use Ordotype\Core\Standard\WellKnown;
 
 /**
  * The rules of order as edges between the steps of a plan.
@@ -59,9 +59,9 @@ final readonly class OrderRules
         $this->wetPhase = $phases;
     }
 
-    public function edges(): Precedence
+    public function edges(): PrecedenceGraph
     {
-        $edges = new Precedence(count($this->steps));
+        $edges = new PrecedenceGraph(count($this->steps));
         /** @var array<string, list<int>> $byArea */
         $byArea = [];
         $whole = [];
@@ -141,7 +141,7 @@ final readonly class OrderRules
      * What goes into something wet follows it at once: whatever else must come before the second comes before the
      * first already.
      */
-    private function whileWet(Precedence $edges): void
+    private function whileWet(PrecedenceGraph $edges): void
     {
         $before = $edges->reversed();
         foreach ($this->wet as $then => $first) {
@@ -154,7 +154,7 @@ final readonly class OrderRules
         }
     }
 
-    private function setAside(Precedence $edges, Overrule $overrule): void
+    private function setAside(PrecedenceGraph $edges, Overrule $overrule): void
     {
         foreach ($this->steps as $i => $earlier) {
             foreach ($earlier->place() === $overrule->earlier ? $edges->after($i) : [] as $j => $rules) {
@@ -166,7 +166,7 @@ final readonly class OrderRules
     }
 
     /** Kept-apart parts are finished before they are joined; the joint is tidied after. */
-    private function parts(Precedence $edges): void
+    private function parts(PrecedenceGraph $edges): void
     {
         foreach ($this->steps as $join => $step) {
             if ($step->area !== null || $step->technique->key !== WellKnown::JOIN_PARTS) {
@@ -280,7 +280,7 @@ final readonly class OrderRules
     }
 
     /** @param  list<int>  $own */
-    private function onOneArea(Precedence $edges, array $own): void
+    private function onOneArea(PrecedenceGraph $edges, array $own): void
     {
         usort($own, fn (int $a, int $b) => $this->keyOnArea($a) <=> $this->keyOnArea($b));
         for ($k = 1; $k < count($own); $k++) {
@@ -317,7 +317,7 @@ final readonly class OrderRules
     }
 
     /** @param  array<string, list<int>>  $byArea */
-    private function ringsAndTeeth(Precedence $edges, array $byArea): void
+    private function ringsAndTeeth(PrecedenceGraph $edges, array $byArea): void
     {
         foreach ($this->sculpt->areas as $area) {
             $own = $this->painted($byArea[$area->key] ?? []);
@@ -349,7 +349,7 @@ final readonly class OrderRules
         }
     }
 
-    private function bases(Precedence $edges): void
+    private function bases(PrecedenceGraph $edges): void
     {
         $bases = array_keys(
             array_filter($this->steps, fn (Step $s) => $s->phase === Phase::Base && $s->area !== null),
@@ -400,7 +400,7 @@ final readonly class OrderRules
     }
 
     /** @param  array<string, list<int>>  $byArea */
-    private function mess(Precedence $edges, array $byArea): void
+    private function mess(PrecedenceGraph $edges, array $byArea): void
     {
         foreach ($this->steps as $i => $messy) {
             if (! $messy->isMessy() || $messy->area === null || $messy->phase === Phase::Wear) {
@@ -428,7 +428,7 @@ final readonly class OrderRules
         }
     }
 
-    private function policies(Precedence $edges): void
+    private function policies(PrecedenceGraph $edges): void
     {
         $varnish = $this->wholeOf(Phase::MattVarnish);
         foreach ($this->steps as $i => $step) {
@@ -473,7 +473,7 @@ final readonly class OrderRules
      *
      * @param  list<int>  $whole
      */
-    private function wholeSteps(Precedence $edges, array $whole): void
+    private function wholeSteps(PrecedenceGraph $edges, array $whole): void
     {
         foreach ($whole as $w) {
             $step = $this->steps[$w];
@@ -513,7 +513,7 @@ final readonly class OrderRules
     }
 
     /** What the masking covers is painted before it; what it is done for comes after it. */
-    private function masking(Precedence $edges, int $masking): void
+    private function masking(PrecedenceGraph $edges, int $masking): void
     {
         foreach ($this->steps as $i => $step) {
             if ($step->area !== null && $step->phase === Phase::Base && $step->technique->family === Family::Spray) {

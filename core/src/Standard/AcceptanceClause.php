@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Standard;
 
+use Ordotype\Core\Sculpt\Role;
+use Ordotype\Core\Sculpt\View;
+
 /**
  * How pieces of these roles are checked: which are inspected, how many faults of each severity pass, which views are
  * photographed, which gates are kept, and which faults need the client's consent.

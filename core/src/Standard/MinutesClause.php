@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Standard;
 
+use Ordotype\Core\Sculpt\Size;
+
 /** The most hand minutes a piece of these sizes may take. */
 final readonly class MinutesClause extends Clause
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Standard;
 
+use Ordotype\Core\Sculpt\Role;
+use Ordotype\Core\Sculpt\Size;
+
 /** What one piece costs the client. Money is a decimal string with two places; no `high` means "from". */
 final readonly class PriceRange
 {

@@ -5,7 +5,13 @@ declare(strict_types=1);
 namespace Ordotype\Core\Standard;
 
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Relief;
+use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sculpt\Size;
 
 /**
  * Which areas of which models a clause speaks of. A key that is null is not stated and matches everything;

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Standard;
 
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Relief;
+
 /**
  * One entry of the catalogue.
  *

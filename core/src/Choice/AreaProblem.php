@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Choice;
+
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Pace;
+
+/** The choice of techniques for one area, or for the whole model, as a problem to be solved at a grade bar. */
+final readonly class AreaProblem
+{
+    /**
+     * @param  list<Candidate>  $candidates  in catalogue order
+     * @param  list<Requirement>  $requirements  joined
+     * @param  bool  $needsBase  exactly one technique gives the base colour
+     * @param  list<Effect>  $given  what the undercoat and the whole techniques give already, and what is done
+     * @param  bool  $tidied  whether the tidying that a wash calls for is done already
+     * @param  array<string, int>  $passesDone  technique key to passes that count towards its most
+     * @param  array<string, true>  $spotOnly  keys of techniques that something done excludes beyond a spot
+     */
+    public function __construct(
+        public array $candidates,
+        public array $requirements,
+        public bool $needsBase,
+        public Pace $pace,
+        public array $given,
+        public bool $tidied = false,
+        public array $passesDone = [],
+        public array $spotOnly = [],
+    ) {
+    }
+
+    /** Equal for problems that have the same solution: everything the search looks at, minutes to a billionth. */
+    public function signature(): string
+    {
+        $parts = [
+            $this->pace->value,
+            $this->needsBase ? 'base' : '',
+            $this->tidied ? 'tidied' : '',
+            implode(',', array_map(fn ($e) => $e->value, $this->given)),
+        ];
+        foreach ($this->candidates as $c) {
+            $t = $c->technique;
+            $parts[] =
+                "$c->index {$t->key} ".
+                round($c->minutes[1] * 1e9).
+                ' '.
+                round($c->minutes[2] * 1e9).
+                ' '.
+                round($c->minutes[3] * 1e9).
+                " $c->grade ".
+                implode(',', array_map(fn ($e) => $e->value, $c->needs)).
+                ($c->needsWash ? ' wash' : '').
+                " $t->character";
+        }
+        foreach ($this->requirements as $r) {
+            $parts[] =
+                "{$r->kind->value} {$r->subject()} {$r->extent->value} $r->passes $r->min $r->max ".
+                ($r->by === null ? '*' : implode(',', $r->by));
+        }
+        foreach ($this->passesDone as $key => $passes) {
+            $parts[] = "done $key $passes";
+        }
+
+        return md5(implode('|', [...$parts, ...array_keys($this->spotOnly)]));
+    }
+
+    /** @param  list<Requirement>  $requirements */
+    public function requiring(array $requirements): self
+    {
+        return new self(
+            $this->candidates,
+            $requirements,
+            $this->needsBase,
+            $this->pace,
+            $this->given,
+            $this->tidied,
+            $this->passesDone,
+            $this->spotOnly,
+        );
+    }
+
+    /** The same problem with one technique fixed as the base, or with some technique left out. */
+    public function withBase(string $technique): self
+    {
+        return $this->filtered(fn (Candidate $c) => ! $c->isBase() || $c->technique->key === $technique);
+    }
+
+    public function without(string $technique): self
+    {
+        return $this->filtered(fn (Candidate $c) => $c->technique->key !== $technique);
+    }
+
+    /** @param  callable(Candidate): bool  $keep */
+    public function filtered(callable $keep): self
+    {
+        return new self(
+            array_values(array_filter($this->candidates, $keep)),
+            $this->requirements,
+            $this->needsBase,
+            $this->pace,
+            $this->given,
+            $this->tidied,
+            $this->passesDone,
+            $this->spotOnly,
+        );
+    }
+}

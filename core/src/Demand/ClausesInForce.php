@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Demand;
+
+use Ordotype\Core\Amendment\Action;
+use Ordotype\Core\Amendment\Amendment;
+use Ordotype\Core\Amendment\Level;
+use Ordotype\Core\Format\ClauseFormat;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\TechniqueStatus;
+use Ordotype\Core\Standard\Tier;
+
+/** The clauses of a tier after `extends` and amendments, in order. */
+final readonly class ClausesInForce
+{
+    /** @param  list<ClauseInForce>  $all */
+    private function __construct(public Tier $tier, public array $all)
+    {
+    }
+
+    /**
+     * Amendments are applied in the order studio, order, unit, piece. Those that hold on some pieces only are left to
+     * the plans of those pieces; so is, of the studio's and an order's, one that names a clause of another tier, since
+     * these hold over units of several tiers.
+     *
+     * @param  list<Amendment>  $amendments
+     *
+     * @throws FormatException when an amendment names a clause that is not there, or sets a value that does not fit
+     */
+    public static function of(Standard $standard, Tier $tier, array $amendments): self
+    {
+        $clauses = array_map(fn ($clause) => new ClauseInForce($clause, [$clause->id]), $standard->clausesOf($tier));
+        usort(
+            $amendments,
+            fn (Amendment $a, Amendment $b) => [$a->level->rank(), $a->number] <=> [$b->level->rank(), $b->number],
+        );
+        $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
+        foreach ($amendments as $amendment) {
+            if ($amendment->on === null && ! self::speaksOfAnotherTier($amendment, $clauses, $standard)) {
+                $clauses = self::amended($clauses, $amendment, $known);
+            }
+        }
+
+        return new self($tier, $clauses);
+    }
+
+    /** @param  list<ClauseInForce>  $clauses */
+    private static function speaksOfAnotherTier(Amendment $amendment, array $clauses, Standard $standard): bool
+    {
+        if (
+            $amendment->clause === null ||
+            $amendment->action === Action::Add ||
+            $amendment->level->rank() > Level::Order->rank()
+        ) {
+            return false;
+        }
+        foreach ($clauses as $one) {
+            if ($one->clause->id === $amendment->clause) {
+                return false;
+            }
+        }
+        foreach ($standard->tiers as $tier) {
+            foreach ($tier->clauses as $clause) {
+                if ($clause->id === $amendment->clause) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<ClauseInForce>  $clauses
+     * @param  array<string, true>  $known
+     * @return list<ClauseInForce>
+     */
+    private static function amended(array $clauses, Amendment $amendment, array $known): array
+    {
+        if ($amendment->action === Action::Add) {
+            $clause =
+                $amendment->added ??
+                new TechniqueClause(
+                    $amendment->id(),
+                    $amendment->technique,
+                    null,
+                    TechniqueStatus::Required,
+                    $amendment->extent,
+                    $amendment->passes,
+                );
+            $ids = array_values(array_unique([$clause->id, $amendment->id()]));
+
+            return [...$clauses, new ClauseInForce($clause, $ids, [$amendment->scope])];
+        }
+        if ($amendment->technique !== null) {
+            // A technique that is left out is asked for by nothing and used for nothing on those areas.
+            $clause = new TechniqueClause($amendment->id(), $amendment->technique, null, TechniqueStatus::NotOffered);
+
+            return [...$clauses, new ClauseInForce($clause, [$amendment->id()], [$amendment->scope])];
+        }
+
+        $result = [];
+        $found = false;
+        foreach ($clauses as $one) {
+            if ($one->clause->id !== $amendment->clause) {
+                $result[] = $one;
+
+                continue;
+            }
+            $found = true;
+            $result[] = $one->without($amendment->scope);
+            if ($amendment->action === Action::Set) {
+                $path = '/'.($amendment->number - 1).'/values';
+                $result[] = $one->changed(
+                    ClauseFormat::with($one->clause, $amendment->values, $known, $path),
+                    $amendment->scope,
+                    $amendment->id(),
+                );
+            }
+        }
+        if (! $found) {
+            throw FormatException::at(
+                '/'.($amendment->number - 1).'/clause',
+                "\"$amendment->clause\" is not a clause of this tier",
+            );
+        }
+
+        return $result;
+    }
+}

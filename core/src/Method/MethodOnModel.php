@@ -1,0 +1,272 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Method;
+
+use Ordotype\Core\Choice\AreaProblem;
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Colour\Hiding;
+use Ordotype\Core\Colour\Scheme;
+use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Demand\AreaDemand;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\WellKnown;
+
+/** What the chosen schools change in the choice of techniques for one sculpt. No method changes nothing. */
+final readonly class MethodOnModel
+{
+    private const PRIMES = ['airbrush' => 'prime_airbrush', 'can' => 'prime_can', 'brush_only' => 'prime_brush'];
+
+    private const STAINS = ['stain_coat', 'stain_fade'];
+
+    private const SHOW_THE_GROUND = ['stain_coat', 'stain_fade', 'spray_fade'];
+
+    private const GROUND_PART = '(ground)';
+
+    /** A colour this light (L*) shows a dark ground through one coat of middling hiding power. */
+    private const LIGHT_COLOUR = 60.0;
+
+    public function __construct(
+        public Method $method,
+        private Sculpt $sculpt,
+        private ?Scheme $scheme,
+        private Shelf $shelf,
+    ) {
+    }
+
+    /** The technique the whole model is undercoated with, where the method says so. */
+    public function prime(): ?string
+    {
+        return self::PRIMES[$this->method->answer(School::Spraying)] ?? null;
+    }
+
+    /** @return list<Effect> what the undercoat gives every area */
+    public function given(): array
+    {
+        return match ($this->method->answer(School::Undercoat)) {
+            'dark' => [Effect::DarkGround],
+            'value_sketch' => [Effect::Value],
+            default => [],
+        };
+    }
+
+    public function sprays(): bool
+    {
+        return ! in_array($this->method->answer(School::Spraying), ['brush_only', 'can'], true);
+    }
+
+    /**
+     * Whether the method keeps a technique off an area, and which school does.
+     *
+     * @param  array<string, true>  $allowed  what the tier allows here
+     */
+    public function keepsOff(Technique $technique, Area $area, array $allowed): ?School
+    {
+        if ($technique->family === Family::Spray && ! $this->sprays()) {
+            return School::Spraying;
+        }
+        if (
+            $technique->key === WellKnown::WASH &&
+            $area->material === Material::Skin &&
+            $this->method->answerFor(School::SkinWash, $area, $this->sculpt) === 'none'
+        ) {
+            return School::SkinWash;
+        }
+        $build = $this->method->answerFor(School::Build, $area, $this->sculpt);
+        $isStain = in_array($technique->key, self::STAINS, true);
+        if ($isStain && in_array($build, ['up_from_dark', 'from_mid'], true)) {
+            return School::Build;
+        }
+
+        return null;
+    }
+
+    /**
+     * The problem with stains as the only bases, where the method builds down from stains, a stain is allowed and
+     * suits
+     * the area well; null elsewhere.
+     */
+    public function stains(Area $area, AreaProblem $problem): ?AreaProblem
+    {
+        if ($this->method->answerFor(School::Build, $area, $this->sculpt) !== 'stain_down') {
+            return null;
+        }
+        foreach ($problem->candidates as $candidate) {
+            if (
+                $candidate->isBase() &&
+                in_array($candidate->technique->key, self::STAINS, true) &&
+                $candidate->technique->suit($area->relief) >= 2
+            ) {
+                return $problem->filtered(
+                    fn (Candidate $c) => ! $c->isBase() ||
+                        (in_array($c->technique->key, self::STAINS, true) && $c->technique->suit($area->relief) >= 2),
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** On backs that may be simpler: extents one less (a spot is dropped), passes one less but never below one. */
+    public function simpler(AreaDemand $demand): AreaDemand
+    {
+        $area = $demand->area;
+        if (
+            $area === null ||
+            $area->facing !== Facing::Back ||
+            $this->method->answerFor(School::Backs, $area, $this->sculpt) !== 'simpler'
+        ) {
+            return $demand;
+        }
+        $asked = [];
+        foreach ($demand->asked as $one) {
+            if ($one->kind !== RequirementKind::Effect) {
+                $asked[] = $one;
+            } elseif ($one->extent->value > Extent::Spot->value) {
+                $asked[] = Requirement::effect(
+                    $one->area,
+                    [...$one->clauses, 'method.'.School::Backs->value],
+                    $one->severity,
+                    $one->effects,
+                    Extent::from($one->extent->value - 1),
+                    max(1, $one->passes - 1),
+                    $one->by,
+                );
+            }
+        }
+
+        return $demand->asking(...$asked);
+    }
+
+    /**
+     * Techniques the method adds on an area without asking the tier.
+     *
+     * @return array<string, School> by technique key
+     */
+    public function adds(Area $area): array
+    {
+        return $area->isMetal() && $this->method->answerFor(School::MetalGround, $area, $this->sculpt) === 'black'
+            ? ['metal_underlay' => School::MetalGround]
+            : [];
+    }
+
+    /** Techniques the method lets be used whatever the tier says, because others need them. */
+    public function permits(Technique $technique): ?School
+    {
+        return match (true) {
+            $technique->givesAny(Effect::GlossGround) && $this->decalsOnGloss() => School::Decals,
+            $technique->givesAny(Effect::LightGround) && $this->method->answer(School::Undercoat) === 'dark' => School::Undercoat,
+            default => null,
+        };
+    }
+
+    /** Whether a decal on this area goes into a wash that is still wet. */
+    public function goesIntoWash(Technique $technique, Area $area): bool
+    {
+        return $technique->givesAny(Effect::Mark) &&
+            $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash';
+    }
+
+    public function keepsGroundApart(): bool
+    {
+        return $this->method->answer(School::Ground) === 'apart' &&
+            array_filter($this->sculpt->areas, fn (Area $a) => $a->rank === Rank::Ground) !== [];
+    }
+
+    /** The model as it stands on the bench: with the ground as a kept-apart part, where the method keeps it apart. */
+    public function benchSculpt(): Sculpt
+    {
+        return $this->keepsGroundApart() ? $this->sculpt->groundApart(self::GROUND_PART) : $this->sculpt;
+    }
+
+    private function decalsOnGloss(): bool
+    {
+        return $this->method->answer(School::Decals) === 'on_gloss';
+    }
+
+    /** @return list<Effect> what a technique needs here */
+    public function needs(Technique $technique): array
+    {
+        $needs = $technique->needs;
+        $onDark = $this->method->answer(School::Undercoat) === 'dark';
+        if ($onDark && in_array($technique->key, self::SHOW_THE_GROUND, true)) {
+            $needs[] = Effect::LightGround;
+        }
+        if ($this->decalsOnGloss() && $technique->givesAny(Effect::Mark)) {
+            $needs[] = Effect::GlossGround;
+        }
+
+        return $needs;
+    }
+
+    /** Coats in one pass of a technique on an area: the ground and the paint's hiding power change those of bases. */
+    public function coats(Technique $technique, Area $area): int
+    {
+        $coats = $technique->coats;
+        if (! $technique->givesAny(Effect::BaseColour)) {
+            return $coats;
+        }
+        $undercoat = $this->method->answer(School::Undercoat);
+        if (
+            $technique->onlyOn !== [] &&
+            array_diff(array_map(fn (Material $m) => $m->value, $technique->onlyOn), ['steel', 'gold', 'copper']) ===
+                []
+        ) {
+            $coats -= $undercoat === 'dark' ? 1 : 0;
+            $coats -= $this->adds($area) === [] ? 0 : 1;
+        } elseif ($undercoat !== null && self::isOpaque($technique) && $this->wantsOneMore($area, $undercoat)) {
+            $coats++;
+        }
+
+        return max(1, $coats);
+    }
+
+    /**
+     * Time factor of a technique at an extent: edges that only catch the light are fewer than all that can be seen.
+     */
+    public function timeFactor(Technique $technique, Area $area, Extent $extent): float
+    {
+        if ($extent !== Extent::Full || $technique->gives(Effect::HighlightEdge) !== Extent::Full) {
+            return 1.0;
+        }
+
+        return match ($this->method->answerFor(School::Edges, $area, $this->sculpt)) {
+            'light_facing' => 0.8,
+            'focal' => 0.6,
+            default => 1.0,
+        };
+    }
+
+    private function wantsOneMore(Area $area, string $undercoat): bool
+    {
+        $base = $this->scheme?->for($area)?->base;
+        $hiding = $base === null ? Hiding::Medium : $this->shelf->paint($base)->hiding ?? Hiding::Medium;
+        if ($hiding === Hiding::Low) {
+            return true;
+        }
+        $colour = $base === null ? null : $this->shelf->colourOf($base);
+
+        return $hiding === Hiding::Medium &&
+            $undercoat === 'dark' &&
+            $colour !== null &&
+            $colour->lab()->l >= self::LIGHT_COLOUR;
+    }
+
+    private static function isOpaque(Technique $technique): bool
+    {
+        return ! $technique->tidied &&
+            ! $technique->givesAny(Effect::Shade, Effect::PickOut) &&
+            in_array($technique->family, [Family::Base, Family::Spray], true);
+    }
+}

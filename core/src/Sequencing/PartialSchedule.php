@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Sequencing;
+
+/** How far a layout has come: what is done, what is free, what is wet, and when. Only {@see PassScheduler} works on it. */
+final class PartialSchedule
+{
+    public float $now = 0.0;
+
+    public float $waiting = 0.0;
+
+    public int $changes = 0;
+
+    public string $open = '';
+
+    /** @var list<int> */
+    public array $order = [];
+
+    /** A 1 for each step that is done: equal for beginnings that have done the same. */
+    public string $done = '';
+
+    /**
+     * @var list<array{non-empty-list<int>, float, bool, bool}> steps, minutes, whether the pot was open, whether
+     * drying held them
+     */
+    public array $passes = [];
+
+    /** @var list<int> what goes into the coat that was just painted */
+    public array $wetNow = [];
+
+    /** @var array<int, int> by step: how many must come before it that are not done */
+    public array $waits = [];
+
+    /** @var array<int, true> */
+    public array $free = [];
+
+    /** @var array<string, int> by pot: its steps that are not done */
+    public array $left = [];
+
+    public int $potsLeft = 0;
+
+    /** Hand minutes of the batch that are not done, handling counted for every area. */
+    public float $handLeft = 0.0;
+
+    /**
+     * @var array<int, array{float, float, float}|null> by place of an area (the last for the whole model): start,
+     * minutes and drying of the last coat
+     */
+    public array $wet;
+
+    /**
+     * @var array<int, array{float, float, float}|null> the same for coats that must not be disturbed from a
+     * neighbouring area
+     */
+    public array $wetAround;
+
+    public function __construct(int $places)
+    {
+        $this->wet = $this->wetAround = array_fill(0, $places, null);
+    }
+
+    /** Changes of pot so far, and one for each pot that will have to be opened still. */
+    public function changesAtLeast(): int
+    {
+        return $this->changes + $this->potsLeft - (($this->left[$this->open] ?? 0) > 0 ? 1 : 0);
+    }
+
+    public function betterThan(self $other, float $same): bool
+    {
+        return $this->waiting < $other->waiting - $same ||
+            ($this->waiting <= $other->waiting + $same && $this->changesAtLeast() < $other->changesAtLeast());
+    }
+}

@@ -1,0 +1,575 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Sequencing;
+
+use Ordotype\Core\Sculpt\Sculpt;
+
+/**
+ * Lays the steps out in one order that keeps every rule. Among what is free to come next: shortest waiting for the
+ * batch at hand, then fewest changes of pot, then the order of the areas. A beam search over the pots that could come
+ * next: of the beginnings with as many passes, those are followed that can end soonest, by the work and the longest
+ * drying chain that are left, and, with the pots that are still to come at the least, will have changed pots least.
+ */
+final class PassScheduler
+{
+    /** Beginnings that are followed at a time. */
+    private const BEAM = 10;
+
+    /** Pots that are tried next for each of them. */
+    private const BRANCHES = 6;
+
+    /** Waiting that differs by less than this many minutes is the same: minutes are whole on the bench. */
+    private const SAME = 0.5;
+
+    /** Minutes a pass may start later than another could, if it then takes more areas along. */
+    private const WAIT_FOR_MORE = 2.0;
+
+    /** @var array<int, list<int>> by place of an area: the places of those it touches while they are painted */
+    private array $neighbours;
+
+    /** @var list<int> by step: the place of its area */
+    private array $places;
+
+    /** @var list<string> */
+    private array $pots;
+
+    /** @var list<int> by step: 1 where something goes into it while it is wet, so that in a pass it is done last */
+    private array $feedsWet = [];
+
+    /** @var array<int, float> by step: minutes from its start to the end of what must follow it */
+    private array $tails = [];
+
+    /** @var array<int, int> by step: its rank in an order made by hand; none without one */
+    private array $ranks = [];
+
+    /** @var list<int> by step: the stopping point it belongs to; none: one stage */
+    private array $stages = [];
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  int  $pieces  how many are worked together, step by step
+     */
+    public function __construct(
+        private readonly array $steps,
+        private readonly Sculpt $sculpt,
+        private readonly int $pieces,
+    ) {
+        $neighbours = [];
+        foreach ($sculpt->areas as $place => $area) {
+            $neighbours[$place] = [];
+            foreach ($sculpt->areas as $other => $neighbour) {
+                if ($sculpt->touchAtWork($area->key, $neighbour->key)) {
+                    $neighbours[$place][] = $other;
+                }
+            }
+        }
+        $this->neighbours = $neighbours;
+        $this->places = array_map(
+            fn (Step $s) => $s->area === null ? count($sculpt->areas) : $sculpt->place($s->area->key),
+            $steps,
+        );
+        $this->pots = array_map(fn (Step $s) => $s->pot(), $steps);
+    }
+
+    /**
+     * @param  list<string>  $sequence  keys of steps, with or without their paint, in the order they were put in
+     *     by hand: kept as far as the rules let it
+     * @param  list<int>  $stages  for each step the stopping point it belongs to, lowest first; none: one stage
+     */
+    public function order(PrecedenceGraph $edges, array $sequence = [], array $stages = []): OrderedWork
+    {
+        $cycles = $this->breakCircles($edges);
+        $before = $edges->reversed();
+        $this->ranks = $this->ranks($sequence, $edges, $before);
+        $this->stages = $stages;
+        $this->feedsWet = array_map(
+            fn (int $i) => array_filter(
+                $edges->after($i),
+                fn (array $rules) => isset($rules[Rule::WhileWet->value]),
+            ) === []
+                ? 0
+                : 1,
+            array_keys($this->steps),
+        );
+        $work = $this->search($edges, $before);
+        $held = [];
+        $passes = [];
+        foreach ($work->passes as [$members, $minutes, $open, $dried]) {
+            foreach ($members as $i) {
+                $held[] = $this->rulesHolding($before[$i], $open, $dried);
+            }
+            $passes[] = new Pass(
+                range(count($held) - count($members), count($held) - 1),
+                $minutes,
+                max(array_map(fn (int $i) => $this->steps[$i]->technique->dry, $members)),
+            );
+        }
+
+        return new OrderedWork(
+            array_map(fn (int $i) => $this->steps[$i], $work->order),
+            $held,
+            $passes,
+            $cycles,
+            $work->waiting,
+            $this->longestChain($work->order, $before),
+        );
+    }
+
+    /**
+     * Steps that were put somewhere by hand keep that order among themselves; one that must come before another stands
+     * no later than that.
+     *
+     * @param  list<string>  $sequence
+     * @param  array<int, array<int, array<string, Rule>>>  $before
+     * @return array<int, int> by step; none without a sequence
+     */
+    private function ranks(array $sequence, PrecedenceGraph $edges, array $before): array
+    {
+        if ($sequence === []) {
+            return [];
+        }
+        $place = array_flip($sequence);
+        $ranks = array_map(
+            fn (Step $s) => $place[$s->paintedKey()] ?? ($place[$s->key()] ?? count($sequence)),
+            $this->steps,
+        );
+        $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
+        $last = array_keys($waits, 0, true);
+        while ($last !== []) {
+            $i = array_pop($last);
+            foreach (array_keys($before[$i]) as $earlier) {
+                $ranks[$earlier] = min($ranks[$earlier], $ranks[$i]);
+                if (--$waits[$earlier] === 0) {
+                    $last[] = $earlier;
+                }
+            }
+        }
+
+        return $ranks;
+    }
+
+    /** @param  array<int, array<int, array<string, Rule>>>  $before */
+    private function search(PrecedenceGraph $edges, array $before): PartialSchedule
+    {
+        $start = new PartialSchedule(count($this->sculpt->areas) + 1);
+        $start->waits = array_map(count(...), $before);
+        $start->free = array_fill_keys(array_keys($start->waits, 0, true), true);
+        $start->left = array_count_values($this->pots);
+        $start->potsLeft = count($start->left);
+        $start->done = str_repeat('0', count($this->steps));
+        $start->handLeft = $this->pieces * array_sum(array_map(fn (Step $s) => $s->minutes, $this->steps));
+        $this->tails = $this->tails($edges, $before);
+        $beam = [$start];
+        $done = null;
+        while ($beam !== []) {
+            $next = [];
+            foreach ($beam as $nth => $at) {
+                foreach ($this->options($at) as $k => [$members, $from]) {
+                    $then = clone $at;
+                    $this->work($then, $members, $from, $edges);
+                    $rank = [
+                        round($this->endAtLeast($then)),
+                        $then->changesAtLeast(),
+                        -count($then->order),
+                        $nth,
+                        $k,
+                    ];
+                    if ($then->free === []) {
+                        $done = $done === null || $then->betterThan($done, self::SAME) ? $then : $done;
+
+                        continue;
+                    }
+                    $same = $then->done;
+                    if (! isset($next[$same]) || $rank < $next[$same][0]) {
+                        $next[$same] = [$rank, $then];
+                    }
+                }
+            }
+            usort($next, fn (array $a, array $b) => $a[0] <=> $b[0]);
+            $beam = array_map(fn (array $n) => $n[1], array_slice($next, 0, self::BEAM));
+            if ($done !== null) {
+                $beam = array_values(array_filter($beam, fn (PartialSchedule $b) => $b->betterThan($done, self::SAME)));
+            }
+        }
+
+        return $done ?? $start;
+    }
+
+    /** @param  non-empty-list<int>  $members */
+    private function work(PartialSchedule $at, array $members, float $from, PrecedenceGraph $edges): void
+    {
+        $pot = $this->pots[$members[0]];
+        $same = $pot === $at->open;
+        $minutes = $this->minutesOf($members);
+        $at->passes[] = [$members, $minutes, $same, $from > $at->now + 1e-9];
+        $at->waiting += max(0.0, $from - $at->now);
+        $at->changes += $same ? 0 : 1;
+        $at->open = $pot;
+        $at->wetNow = [];
+        foreach ($members as $i) {
+            $at->order[] = $i;
+            $at->done[$i] = '1';
+            unset($at->free[$i]);
+            $step = $this->steps[$i];
+            $coat = [$from, $minutes, $step->drying()];
+            $at->wet[$this->places[$i]] = $coat;
+            if ($step->isMessy() && $step->area !== null) {
+                $at->wetAround[$this->places[$i]] = $coat;
+            }
+            foreach ($edges->after($i) as $later => $rules) {
+                if (--$at->waits[$later] === 0) {
+                    $at->free[$later] = true;
+                }
+                if (isset($rules[Rule::WhileWet->value])) {
+                    $at->wetNow[] = $later;
+                }
+            }
+        }
+        $at->left[$pot] -= count($members);
+        $at->potsLeft -= $at->left[$pot] === 0 ? 1 : 0;
+        $at->now = $from + $minutes * $this->pieces;
+        $at->handLeft -= $this->pieces * array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, $members));
+    }
+
+    /**
+     * When the batch cannot be done sooner: after all the work that is left, and after the longest chain of drying
+     * that
+     * starts from something that is free now.
+     */
+    private function endAtLeast(PartialSchedule $at): float
+    {
+        $end = $at->now + $at->handLeft;
+        foreach (array_keys($at->free) as $i) {
+            $end = max($end, max($at->now, $this->readyAt($at, $i, $this->steps[$i]->minutes)) + $this->tails[$i]);
+        }
+
+        return $end;
+    }
+
+    /**
+     * Minutes from the start of each step to the end of what must follow it, drying in between.
+     *
+     * @param  array<int, array<int, array<string, Rule>>>  $before
+     * @return array<int, float>
+     */
+    private function tails(PrecedenceGraph $edges, array $before): array
+    {
+        $tails = array_map(fn (Step $s) => $this->pieces * $s->minutes, $this->steps);
+        $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
+        $last = array_keys($waits, 0, true);
+        while ($last !== []) {
+            $i = array_pop($last);
+            foreach ($before[$i] as $earlier => $rules) {
+                $dries = ! isset($rules[Rule::WhileWet->value]) && $this->waitsFor($i, $earlier);
+                $tails[$earlier] = max(
+                    $tails[$earlier],
+                    $this->steps[$earlier]->minutes + ($dries ? $this->steps[$earlier]->drying() : 0.0) + $tails[$i],
+                );
+                if (--$waits[$earlier] === 0) {
+                    $last[] = $earlier;
+                }
+            }
+        }
+
+        return $tails;
+    }
+
+    /**
+     * The passes that could come next without waiting longer than needed, the likeliest first.
+     *
+     * @return list<array{non-empty-list<int>, float}> steps, and when the first of them starts
+     */
+    private function options(PartialSchedule $at): array
+    {
+        $free = array_keys($at->free);
+        $into = array_values(array_filter($at->wetNow, fn (int $i) => isset($at->free[$i])));
+        if ($into !== []) {
+            $free = $into;
+        }
+        if ($this->stages !== [] && $free !== []) {
+            $stage = min(array_map(fn (int $i) => $this->stages[$i], $free));
+            $free = array_values(array_filter($free, fn (int $i) => $this->stages[$i] === $stage));
+        }
+        $byPot = [];
+        foreach ($free as $i) {
+            $byPot[$this->pots[$i]][] = $i;
+        }
+        if ($this->ranks !== []) {
+            $lead = array_reduce(
+                $free,
+                fn (?int $best, int $i) => $best === null || [$this->ranks[$i], $i] < [$this->ranks[$best], $best]
+                    ? $i
+                    : $best,
+            );
+            $byPot = $lead === null ? [] : [$this->pots[$lead] => $this->run($byPot[$this->pots[$lead]], $at)];
+        }
+        $options = [];
+        foreach ($byPot as $pot => $members) {
+            foreach (
+                $into !== []
+                    ? [[$members, $at->now]]
+                    : ($this->ranks !== []
+                        ? [[$members, $this->startOf($members, $at)]]
+                        : $this->passesOf($members, $at)) as [$now, $from]
+            ) {
+                usort(
+                    $now,
+                    fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [
+                        $this->feedsWet[$b],
+                        $this->ranks[$b] ?? 0,
+                        $this->places[$b],
+                        $b,
+                    ],
+                );
+                $options[] = [
+                    [
+                        round($from),
+                        (string) $pot === $at->open ? 0 : 1,
+                        $at->left[$pot] - count($now),
+                        $this->steps[$now[0]]->phase->value,
+                        $this->places[$now[0]],
+                        $now[0],
+                    ],
+                    $now,
+                    $from,
+                ];
+            }
+        }
+        usort($options, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        $soonest = $options === [] ? 0.0 : min(array_map(fn (array $o) => $o[2], $options));
+        // What is open goes on while there is anything for it: closing a pot early never saves one.
+        $open = array_filter($options, fn (array $o) => $o[0][1] === 0 && $o[2] <= $soonest + self::SAME);
+        $options = array_filter(
+            $open === [] ? $options : $open,
+            fn (array $o) => $o[2] <= $soonest + self::WAIT_FOR_MORE,
+        );
+
+        return array_map(fn (array $o) => [$o[1], $o[2]], array_slice(array_values($options), 0, self::BRANCHES));
+    }
+
+    /**
+     * A pass over all that want the pot, and, where some of them are dry sooner, one over those alone.
+     *
+     * @param  non-empty-list<int>  $members
+     * @return non-empty-list<array{non-empty-list<int>, float}> steps, and when the pass can start
+     */
+    private function passesOf(array $members, PartialSchedule $at): array
+    {
+        $all = $this->startOf($members, $at);
+        if (count($members) === 1 || $all <= $at->now + self::SAME) {
+            return [[$members, $all]];
+        }
+        $alone = array_map(fn (int $i) => $this->startOf([$i], $at), $members);
+        $soonest = min($alone);
+        $dry = array_values(
+            array_filter($members, fn (int $i, int $k) => $alone[$k] <= $soonest + self::SAME, ARRAY_FILTER_USE_BOTH),
+        );
+        if ($dry === [] || count($dry) === count($members)) {
+            return [[$members, $all]];
+        }
+        $some = $this->startOf($dry, $at);
+
+        return $some < $all - self::SAME ? [[$members, $all], [$dry, $some]] : [[$members, $all]];
+    }
+
+    /**
+     * When a pass over these steps can start: it takes as long on each piece as all of them together.
+     *
+     * @param  non-empty-list<int>  $members
+     */
+    private function startOf(array $members, PartialSchedule $at): float
+    {
+        $minutes = $this->minutesOf($members);
+
+        return max($at->now, ...array_map(fn (int $i) => $this->readyAt($at, $i, $minutes), $members));
+    }
+
+    /**
+     * The steps of one pot that stand next to one another in the order made by hand, from the first of them on.
+     *
+     * @param  non-empty-list<int>  $members
+     * @return non-empty-list<int>
+     */
+    private function run(array $members, PartialSchedule $at): array
+    {
+        usort($members, fn (int $a, int $b) => [$this->ranks[$a], $a] <=> [$this->ranks[$b], $b]);
+        $others = array_map(
+            fn (int $i) => $this->ranks[$i],
+            array_diff(array_keys($this->steps), $at->order, $members),
+        );
+        $run = [$members[0]];
+        foreach (array_slice($members, 1) as $i) {
+            if (array_filter($others, fn (int $r) => $r > $this->ranks[$members[0]] && $r < $this->ranks[$i]) !== []) {
+                break;
+            }
+            $run[] = $i;
+        }
+
+        return $run;
+    }
+
+    /** @return list<Cycle> */
+    private function breakCircles(PrecedenceGraph $edges): array
+    {
+        $cycles = [];
+        while (($circle = $edges->circle()) !== null) {
+            $rules = [];
+            $areas = [];
+            $weakest = null;
+            $words = [];
+            foreach ($circle as $k => $step) {
+                $next = $circle[($k + 1) % count($circle)];
+                $of = $edges->after($step)[$next];
+                $rule = array_reduce(
+                    $of,
+                    fn (?Rule $a, Rule $b) => $a === null || $b->strength() > $a->strength() ? $b : $a,
+                );
+                if ($rule === null) {
+                    continue;
+                }
+                $rules[$rule->value] = $rule;
+                $area = $this->steps[$step]->area;
+                if ($area !== null) {
+                    $areas[$area->key] = true;
+                }
+                if ($weakest === null || $rule->strength() < $weakest[2]->strength()) {
+                    $weakest = [$step, $next, $rule];
+                }
+                $words[] = "{$this->name($step)} comes before {$this->name($next)} ($rule->value: {$rule->words()})";
+            }
+            if ($weakest === null) {
+                break;
+            }
+            $edges->drop($weakest[0], $weakest[1]);
+            $cycles[] = new Cycle(
+                array_map(strval(...), array_keys($areas)),
+                array_values($rules),
+                $weakest[2],
+                implode('; ', $words).". No order keeps all of these; the plan gives up {$weakest[2]->value} here.",
+            );
+        }
+
+        return $cycles;
+    }
+
+    private function name(int $i): string
+    {
+        $step = $this->steps[$i];
+
+        return mb_strtolower($step->technique->name).
+            ($step->area === null ? ' on the whole model' : " on {$step->area->key}");
+    }
+
+    /** The first minute at which a step can start on the first piece without touching wet paint on any. */
+    private function readyAt(PartialSchedule $at, int $i, float $minutes): float
+    {
+        $step = $this->steps[$i];
+        $ready = 0.0;
+        if ($step->area === null) {
+            foreach ($at->wet as $coat) {
+                $ready = max($ready, $this->dryAt($coat, $minutes));
+            }
+
+            return $ready;
+        }
+        $place = $this->places[$i];
+        $ready = max(
+            $this->dryAt($at->wet[$place], $minutes),
+            $this->dryAt($at->wet[count($this->sculpt->areas)], $minutes),
+        );
+        foreach ($this->neighbours[$place] as $other) {
+            $ready = max($ready, $this->dryAt($at->wetAround[$other], $minutes));
+        }
+
+        return $ready;
+    }
+
+    /**
+     * Working n pieces step by step, piece k ends a coat at start + k·h and begins the next at start' + (k−1)·h': the
+     * tightest piece is the first where h' ≥ h, else the last.
+     *
+     * @param  array{float, float, float}|null  $coat
+     */
+    private function dryAt(?array $coat, float $minutes): float
+    {
+        if ($coat === null) {
+            return 0.0;
+        }
+        [$start, $each, $drying] = $coat;
+
+        return $start +
+            $drying +
+            ($minutes >= $each ? $each : $this->pieces * $each - ($this->pieces - 1) * $minutes);
+    }
+
+    /** @param  list<int>  $members */
+    private function minutesOf(array $members): float
+    {
+        $minutes = 0.0;
+        $handling = 0.0;
+        foreach ($members as $i) {
+            $minutes += $this->steps[$i]->minutes - $this->steps[$i]->handling;
+            $handling = max($handling, $this->steps[$i]->handling);
+        }
+
+        return $minutes + $handling;
+    }
+
+    /**
+     * @param  array<int, array<string, Rule>>  $before
+     * @return list<Rule>
+     */
+    private function rulesHolding(array $before, bool $samePot, bool $dried): array
+    {
+        $rules = [];
+        foreach ($before as $byRule) {
+            $rules += $byRule;
+        }
+        if ($dried) {
+            $rules[Rule::DryThrough->value] = Rule::DryThrough;
+        }
+        if ($samePot) {
+            $rules[Rule::SamePot->value] = Rule::SamePot;
+        }
+
+        return array_values(array_filter(Rule::cases(), fn (Rule $r) => isset($rules[$r->value])));
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @param  array<int, array<int, array<string, Rule>>>  $before
+     */
+    private function longestChain(array $order, array $before): float
+    {
+        $end = [];
+        $longest = 0.0;
+        foreach ($order as $i) {
+            $start = 0.0;
+            foreach (array_keys($before[$i]) as $earlier) {
+                $step = $this->steps[$earlier];
+                $wet = isset($before[$i][$earlier][Rule::WhileWet->value]);
+                $start = max(
+                    $start,
+                    $end[$earlier] + (! $wet && $this->waitsFor($i, $earlier) ? $step->drying() : 0.0),
+                );
+            }
+            $end[$i] = $start + $this->steps[$i]->minutes;
+            $longest = max($longest, $end[$i]);
+        }
+
+        return $longest;
+    }
+
+    /** Whether one step must wait until the other has dried: on the same area, around messy coats, and over all. */
+    private function waitsFor(int $later, int $earlier): bool
+    {
+        [$over, $under] = [$this->steps[$later], $this->steps[$earlier]];
+
+        return $over->area === null ||
+            $under->area === null ||
+            $over->area->key === $under->area->key ||
+            ($under->isMessy() && $this->sculpt->touchAtWork($over->area->key, $under->area->key));
+    }
+}

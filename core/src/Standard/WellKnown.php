@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Standard;
+
+/** Keys of the catalogue that the rules of the job name. */
+final class WellKnown
+{
+    public const TIDY = 'tidy_base';
+
+    public const LAYER = 'layer';
+
+    public const WASH = 'wash_all_over';
+
+    public const SPRAY = 'spray_base';
+
+    public const RUST = 'rust_grime';
+
+    public const MASKING = 'masking';
+
+    public const JOIN_PARTS = 'join_parts';
+
+    public const JOIN_BASE = 'join_base';
+
+    public const TUFTS = 'ground_tufts';
+
+    public const PASTE = 'ground_texture';
+}

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Unit;
+
+use Ordotype\Core\Choice\Choice;
+use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Planning\Draft;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Sequencing\OrderedWork;
+use Ordotype\Core\Sequencing\Step;
+
+/**
+ * The plans of all pieces of a unit. Pieces that are painted alike share one; where some differ, all of them are
+ * worked
+ * in one order, and each piece gets the steps of it that it needs.
+ */
+final readonly class UnitPlan
+{
+    /**
+     * @param  non-empty-list<PieceKind>  $kinds  the most frequent first
+     * @param  OrderedWork  $work  every step that some piece needs, in one order
+     */
+    private function __construct(public array $kinds, public OrderedWork $work)
+    {
+    }
+
+    /**
+     * @param  PlanRequest  $request  as for a piece that differs in nothing; amendments `on` some pieces among its own
+     * @param  list<PieceNeeds>  $pieces
+     * @param  list<Variant>  $variants  dealt over the pieces by share
+     * @param  array<string, Choice>  $edits  techniques chosen by hand for the unit, by area
+     */
+    public static function of(PlanRequest $request, array $pieces, array $variants = [], array $edits = []): self
+    {
+        $pieces = $pieces === [] ? [new PieceNeeds(1)] : $pieces;
+        $n = count($pieces);
+        $dealt = VariantAssignment::byShare($n, array_map(fn (Variant $v) => $v->share, $variants));
+        $onSome = [];
+        foreach ($request->amendments as $amendment) {
+            if ($amendment->on !== null) {
+                foreach (VariantAssignment::evenly($n, VariantAssignment::count($amendment->on, $n), $amendment->number - 1) as $place) {
+                    $onSome[$place][] = $amendment;
+                }
+            }
+        }
+        /** @var array<string, PieceGroup> $alike */
+        $alike = [];
+        foreach ($pieces as $place => $needs) {
+            $lacks = array_values(array_filter($needs->lacks, $request->sculpt->has(...)));
+            sort($lacks);
+            $group = new PieceGroup(
+                $place,
+                $needs,
+                $lacks,
+                $onSome[$place] ?? [],
+                $dealt[$place] === null ? null : $variants[$dealt[$place]],
+            );
+            $alike[$group->mark()] ??= $group;
+            $alike[$group->mark()]->pieces[] = $needs->number;
+        }
+        $groups = array_values($alike);
+        usort(
+            $groups,
+            fn (PieceGroup $a, PieceGroup $b) => [count($b->pieces), $a->place] <=> [count($a->pieces), $b->place],
+        );
+        if (count($groups) === 1) {
+            $own = $groups[0]->request($request);
+            $byHand = $groups[0]->edits($edits, $own->sculpt);
+            $plan = $byHand === [] ? Planner::plan($own) : Planner::withEdits(Planner::plan($own), $byHand);
+
+            return new self([$groups[0]->kind($plan)], $plan->work);
+        }
+        $drafts = array_map(function (PieceGroup $g) use ($request, $edits): Draft {
+            $own = $g->request($request);
+
+            return Planner::draft($own, $g->edits($edits, $own->sculpt));
+        }, $groups);
+        $work = Planner::orderOf($request, self::allSteps($drafts));
+
+        return new self(
+            array_map(fn (PieceGroup $g, Draft $draft) => $g->kind(Planner::inOrder($draft, $work)), $groups, $drafts),
+            $work,
+        );
+    }
+
+    public function kindOf(int $piece): PieceKind
+    {
+        foreach ($this->kinds as $kind) {
+            if (in_array($piece, $kind->pieces, true)) {
+                return $kind;
+            }
+        }
+
+        return $this->kinds[0];
+    }
+
+    /** The plan of a piece that differs in nothing where there is one, else of the most frequent kind. */
+    public function plain(): Plan
+    {
+        foreach ($this->kinds as $kind) {
+            if ($kind->isPlain()) {
+                return $kind->plan;
+            }
+        }
+
+        return $this->kinds[0]->plan;
+    }
+
+    /** Hand minutes of all pieces, worked in passes, without set-up. */
+    public function minutes(): float
+    {
+        return array_sum(
+            array_map(fn (PieceKind $k) => count($k->pieces) * $k->plan->minutesByPasses(), $this->kinds),
+        );
+    }
+
+    /** Minutes of setting up, once for the unit: each technique once per paint. */
+    public function setupMinutes(): float
+    {
+        return Plan::setupOf($this->work->steps);
+    }
+
+    /** @return list<Conflict> of any kind of piece, each once */
+    public function conflicts(): array
+    {
+        $conflicts = [];
+        foreach ($this->kinds as $kind) {
+            foreach ($kind->plan->conflicts() as $conflict) {
+                $conflicts[$conflict->area.'|'.$conflict->reason] = $conflict;
+            }
+        }
+
+        return array_values($conflicts);
+    }
+
+    /**
+     * Every step once: the same key and paint are one step, as the most frequent kind has it.
+     *
+     * @param  list<Draft>  $drafts
+     * @return list<Step>
+     */
+    private static function allSteps(array $drafts): array
+    {
+        $steps = [];
+        foreach ($drafts as $draft) {
+            foreach ($draft->steps as $step) {
+                $steps[$step->paintedKey()] ??= $step;
+            }
+        }
+
+        return array_values($steps);
+    }
+}
