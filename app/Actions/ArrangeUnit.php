@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Ordotype\Core\Format\AmendmentFormat;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TierStatus;
 use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Piece;
@@ -15,13 +22,6 @@ use App\Studio\UnitPlans;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\MethodFormat;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TierStatus;
 use stdClass;
 
 /** What is arranged for a unit or its order before it goes to the bench: amendments, its tier, the method. */

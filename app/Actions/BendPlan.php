@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Aim;
+use Ordotype\Core\Standard\Technique;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -13,12 +19,6 @@ use App\Studio\Standards;
 use App\Studio\UnitArrangement;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Standard\Aim;
-use Ordotype\Core\Standard\Technique;
 
 /**
  * What the lead bends of a plan beyond the techniques of an area: its order, rules set aside, paints, practice,

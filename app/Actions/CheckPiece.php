@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\Judgement;
+use Ordotype\Core\Inspection\Question;
+use Ordotype\Core\Inspection\Repair;
+use Ordotype\Core\Inspection\Spread;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
@@ -15,11 +20,6 @@ use App\Studio\Faults;
 use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Inspection\CheckList;
-use Ordotype\Core\Inspection\Judgement;
-use Ordotype\Core\Inspection\Question;
-use Ordotype\Core\Inspection\Repair;
-use Ordotype\Core\Inspection\Spread;
 
 /** One check of one piece: opened with its questions, answered, and closed with a verdict. */
 final class CheckPiece

@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Edit;
+use Ordotype\Core\Ladder\EditClash;
+use Ordotype\Core\Ladder\Edits;
+use Ordotype\Core\Problem\FormatException;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
 use App\Studio\ActivityLog;
@@ -12,12 +18,6 @@ use App\Studio\Refusal;
 use App\Studio\Standards;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Ladder\Edit;
-use Ordotype\Core\Ladder\EditClash;
-use Ordotype\Core\Ladder\Edits;
-use Ordotype\Core\Problem\FormatException;
 use stdClass;
 
 /** Opens a draft, writes single clauses into it, and publishes it. */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\PlanFormat;
+use Ordotype\Core\Unit\UnitPlan;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
@@ -11,9 +14,6 @@ use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\PlanFormat;
-use Ordotype\Core\Unit\UnitPlan;
 
 /** Changes a unit's plan by hand, and releases it to the bench. */
 final class PlanUnit

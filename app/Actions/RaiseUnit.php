@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Outlook\RaisedWork;
+use Ordotype\Core\Outlook\Raising;
+use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Standard\TierStatus;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
 use App\Studio\Conflict;
@@ -11,11 +16,6 @@ use App\Studio\Refusal;
 use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Outlook\RaisedWork;
-use Ordotype\Core\Outlook\Raising;
-use Ordotype\Core\Standard\Tier;
-use Ordotype\Core\Standard\TierStatus;
 
 /**
  * Raises a unit that is on the bench, half-finished or finished, to a higher tier: what is there counts, the rest is

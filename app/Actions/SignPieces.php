@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Record\Signing;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\SignOff;
@@ -14,10 +18,6 @@ use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Record\Chain;
-use Ordotype\Core\Record\Signing;
 
 /** Signs passed pieces off, and withdraws a sign-off: each a record in one chain that nobody can change later. */
 final class SignPieces

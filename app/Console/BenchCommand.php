@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use InvalidArgumentException;
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Format\Json;
@@ -14,8 +13,8 @@ use Ordotype\Core\Ladder\Edits;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
@@ -24,6 +23,7 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\TierStatus;
 use Ordotype\Core\Unit\PieceNeeds;
 use Ordotype\Core\Unit\UnitPlan;
+use InvalidArgumentException;
 use stdClass;
 
 final class BenchCommand extends CoreCommand

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Formats\DocumentFile;
-use App\Formats\UnreadableFile;
-use Illuminate\Console\Command;
-use InvalidArgumentException;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
@@ -22,6 +18,10 @@ use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
+use App\Formats\DocumentFile;
+use App\Formats\UnreadableFile;
+use Illuminate\Console\Command;
+use InvalidArgumentException;
 use OutOfBoundsException;
 
 /** A command on the core alone: open files in, text or an open format out; no database, no settings, no key. */

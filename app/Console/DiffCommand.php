@@ -8,8 +8,8 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Ladder\Voices;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Standard\PriceRange;
 
 final class DiffCommand extends CoreCommand

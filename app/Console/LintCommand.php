@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use InvalidArgumentException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Lint;
+use InvalidArgumentException;
 
 final class LintCommand extends CoreCommand
 {

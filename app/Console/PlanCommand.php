@@ -8,8 +8,8 @@ use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Rule;
 
 final class PlanCommand extends CoreCommand

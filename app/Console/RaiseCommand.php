@@ -8,8 +8,8 @@ use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Outlook\RaisedArea;
 use Ordotype\Core\Outlook\Raising;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Step;
 
 final class RaiseCommand extends CoreCommand

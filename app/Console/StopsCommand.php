@@ -7,8 +7,8 @@ namespace App\Console;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Outlook\StoppingPoint;
 use Ordotype\Core\Outlook\StoppingPoints;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Step;
 
 final class StopsCommand extends CoreCommand

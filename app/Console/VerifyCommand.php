@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Ordotype\Core\Record\Chain;
 use App\Models\SignOff;
 use InvalidArgumentException;
-use Ordotype\Core\Record\Chain;
 
 final class VerifyCommand extends CoreCommand
 {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use Ordotype\Core\Colour\Scheme;
 use App\Actions\ArrangeUnit;
 use App\Actions\BendPlan;
 use App\Actions\CheckPiece;
@@ -24,7 +25,6 @@ use App\Studio\Pictures;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Colour\Scheme;
 
 /**
  * Loads the demo studio: its documents through the import a user has, and its history through the same actions the

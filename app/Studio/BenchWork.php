@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use Ordotype\Core\Format\Json;
 use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Models\Unit;
-use Ordotype\Core\Format\Json;
 use stdClass;
 
 /** The work a piece still wants: the steps of its released plan, or of its repair, each under a key that stays. */

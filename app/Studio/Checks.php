@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Models\Check;
-use App\Models\Piece;
-use App\Models\User;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Question;
 use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Severity;
+use App\Models\Check;
+use App\Models\Piece;
+use App\Models\User;
 
 /** Reads checks as they are kept. */
 final class Checks

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Inspection\FaultCatalogue;
+use Ordotype\Core\Standard\FaultTable;
 
 /** The shipped fault table. */
 final class Faults
 {
-    private static ?FaultCatalogue $catalogue = null;
+    private static ?FaultTable $catalogue = null;
 
-    public static function catalogue(): FaultCatalogue
+    public static function catalogue(): FaultTable
     {
-        return self::$catalogue ??= FaultCatalogue::read(
+        return self::$catalogue ??= FaultTable::read(
             Json::decode((string) file_get_contents(database_path('catalogue/faults.json'))),
         );
     }

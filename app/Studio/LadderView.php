@@ -4,12 +4,6 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Models\ClauseRow;
-use App\Models\Sculpt;
-use App\Models\StandardVersion;
-use App\Models\User;
-use App\Policies\Rights;
-use Illuminate\Support\Collection;
 use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Ladder\Cell;
 use Ordotype\Core\Ladder\Edit;
@@ -24,6 +18,12 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\Tier;
+use App\Models\ClauseRow;
+use App\Models\Sculpt;
+use App\Models\StandardVersion;
+use App\Models\User;
+use App\Policies\Rights;
+use Illuminate\Support\Collection;
 
 /** A version of the standard as the Standard screen shows it. */
 final class LadderView

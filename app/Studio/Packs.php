@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Formats\SchemaCheck;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Ladder\Lint;
@@ -13,6 +11,8 @@ use Ordotype\Core\Ladder\StandardDifference;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Tier;
+use App\Formats\SchemaCheck;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use stdClass;
 
 /** The packs that ship: whole standards to begin with, and what taking one in would change. */

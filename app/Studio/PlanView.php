@@ -4,12 +4,6 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Http\Controllers\PlanController;
-use App\Models\AmendmentRow;
-use App\Models\Piece;
-use App\Models\Unit;
-use App\Models\User;
-use App\Policies\Rights;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Demand\DemandResolver;
@@ -23,6 +17,12 @@ use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\UnitPlan;
+use App\Http\Controllers\PlanController;
+use App\Models\AmendmentRow;
+use App\Models\Piece;
+use App\Models\Unit;
+use App\Models\User;
+use App\Policies\Rights;
 use stdClass;
 
 /** Everything the Plan screen shows of a unit, or of one model of it. */

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Models\Order;
-use App\Models\Unit;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\AmendmentFormat;
@@ -17,6 +15,8 @@ use Ordotype\Core\Problem\Problem;
 use Ordotype\Core\Sequencing\Overrule;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Unit\Variant;
+use App\Models\Order;
+use App\Models\Unit;
 use stdClass;
 
 /** What the lead has arranged for a unit, as it is kept and as the core takes it. */

@@ -4,14 +4,6 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Models\AmendmentRow;
-use App\Models\Order;
-use App\Models\Paint;
-use App\Models\Piece;
-use App\Models\Scheme;
-use App\Models\Sculpt;
-use App\Models\Unit;
-use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\Choice;
@@ -36,6 +28,14 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Unit\PieceNeeds;
 use Ordotype\Core\Unit\UnitPlan;
+use App\Models\AmendmentRow;
+use App\Models\Order;
+use App\Models\Paint;
+use App\Models\Piece;
+use App\Models\Scheme;
+use App\Models\Sculpt;
+use App\Models\Unit;
+use Illuminate\Database\Eloquent\Collection;
 use OutOfBoundsException;
 
 /** Plans units from what the database holds. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
@@ -18,8 +19,8 @@ use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Outlook\SprayOrBrush;
 use Ordotype\Core\Planning\Arrangement;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\SurplusStep;
 use Ordotype\Core\Sequencing\Move;
 use Ordotype\Core\Sequencing\Rule;
@@ -100,11 +101,11 @@ final class ArrangedPlanTest extends TestCase
             amendments: $amendments,
             shelf: Demo::shelf(),
         );
-        $plan = Planner::plan($request);
+        $plan = Demo::planner()->plan($request);
         $boots = $plan->areas[$request->sculpt->place('boots')]->choice;
         self::assertNotNull($boots);
         $tint = $standard->technique('tint_filter');
-        $plan = Planner::withEdits($plan, [
+        $plan = Demo::planner()->withEdits($plan, [
             'boots' => new Choice([
                 ...$boots->techniques,
                 new ChosenTechnique(
@@ -130,14 +131,14 @@ final class ArrangedPlanTest extends TestCase
             self::assertGreaterThanOrEqual($last, $cut->noticeAMinute());
             $last = $cut->noticeAMinute();
         }
-        $floor = Planner::plan($request->amended([]))->minutesByPasses();
+        $floor = Demo::planner()->plan($request->amended([]))->minutesByPasses();
         self::assertFalse($all->isEnough(0.0));
         self::assertNull($all->tier);
         self::assertGreaterThanOrEqual($floor - 3.0, $all->left);
         $one = Cutting::to($plan, $plan->minutesByPasses() - 1.0);
         self::assertCount(1, $one->cuts);
         self::assertTrue($one->isEnough($plan->minutesByPasses() - 1.0));
-        $low = Planner::plan($request->at($standard->tier('muster'))->amended([]))->minutesByPasses();
+        $low = Demo::planner()->plan($request->at($standard->tier('muster'))->amended([]))->minutesByPasses();
         self::assertSame('muster', Cutting::to($plan, $low)->tier?->key);
     }
 
@@ -153,7 +154,7 @@ final class ArrangedPlanTest extends TestCase
             ],
             ['kind' => 'effect', 'effect' => 'protect'],
         ]);
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('tier'),
@@ -164,7 +165,7 @@ final class ArrangedPlanTest extends TestCase
             ),
         );
         $places = array_flip(array_map(fn (Step $s) => $s->place(), $plan->work->steps));
-        $edges = Planner::rulesOf($plan);
+        $edges = WorkOrder::of($plan->request)->rules($plan->work->steps);
         $edge = $places['coat:edge_highlight'];
         $first = Move::of($plan->work->steps, $edges, $edge, 0);
         self::assertSame('coat:edge_highlight:1', $first->sequence[0]);
@@ -186,7 +187,7 @@ final class ArrangedPlanTest extends TestCase
     public function test_two_plans_are_told_apart_area_by_area(): void
     {
         $standard = Demo::standard();
-        $plan = fn (string $tier): Plan => Planner::plan(
+        $plan = fn (string $tier): Plan => Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier($tier), Demo::sculpt(), Demo::scheme(), shelf: Demo::shelf()),
         );
         self::assertSame([], (new PlanComparison($plan('company'), $plan('company')))->differences());
@@ -229,11 +230,11 @@ final class ArrangedPlanTest extends TestCase
             shelf: Demo::shelf(),
         );
         $surplus = function (?string $practice) use ($request, $standard): array {
-            $plan = Planner::plan($request->arranged(new Arrangement(practice: $practice)));
+            $plan = Demo::planner()->plan($request->arranged(new Arrangement(practice: $practice)));
             $coat = $plan->areas[0]->choice;
             self::assertNotNull($coat);
             $lining = $standard->technique('tinted_lining');
-            $edited = Planner::withEdits($plan, [
+            $edited = Demo::planner()->withEdits($plan, [
                 'coat' => new Choice([
                     ...$coat->techniques,
                     new ChosenTechnique(
@@ -268,11 +269,11 @@ final class ArrangedPlanTest extends TestCase
         );
         $step = array_values(
             array_filter(
-                Planner::plan($request)->work->steps,
+                Demo::planner()->plan($request)->work->steps,
                 fn (Step $s) => $s->area?->key === 'hood' && $s->colour !== null,
             ),
         )[0];
-        $given = Planner::plan($request->arranged(new Arrangement(paints: [$step->key() => 'Ember'])));
+        $given = Demo::planner()->plan($request->arranged(new Arrangement(paints: [$step->key() => 'Ember'])));
         $painted = array_values(array_filter($given->work->steps, fn (Step $s) => $s->key() === $step->key()));
         self::assertSame(['Ember', '#c4663a'], [$painted[0]->colour?->paint, $painted[0]->colour?->colour?->hex()]);
     }
@@ -301,7 +302,7 @@ final class ArrangedPlanTest extends TestCase
             ],
         ]);
         $last = function (array $areas, array $method) use ($standard, $scheme): array {
-            $plan = Planner::plan(
+            $plan = Demo::planner()->plan(
                 new PlanRequest(
                     $standard,
                     $standard->tier('tier'),
@@ -343,7 +344,7 @@ final class ArrangedPlanTest extends TestCase
             Demo::scheme(),
             shelf: Demo::shelf(),
         );
-        $low = Planner::plan($request('company'));
+        $low = Demo::planner()->plan($request('company'));
         $keys = array_map(fn (Step $s) => $s->key(), $low->work->steps);
         $added = [];
         foreach ([0, intdiv(count($keys), 2), count($keys)] as $done) {
@@ -359,7 +360,7 @@ final class ArrangedPlanTest extends TestCase
             }
             self::assertSame('final_look', $work->work->steps[count($places) - 1]->technique->key);
         }
-        $anew = Planner::plan($request('banner'));
+        $anew = Demo::planner()->plan($request('banner'));
         self::assertEqualsWithDelta(
             array_sum(array_map(fn ($a) => $a->minutes(), $anew->areas)),
             $added[0],

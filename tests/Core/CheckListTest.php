@@ -6,11 +6,11 @@ namespace Tests\Core;
 
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Inspection\CheckList;
-use Ordotype\Core\Inspection\FaultCatalogue;
 use Ordotype\Core\Inspection\Question;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Standard\FaultTable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
@@ -126,12 +126,12 @@ final class CheckListTest extends TestCase
         static $plans = [];
         $standard = Demo::standard();
 
-        return $plans["$figure $tier"] ??= Planner::plan(
+        return $plans["$figure $tier"] ??= Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($figure)),
         );
     }
 
-    private static function faults(): FaultCatalogue
+    private static function faults(): FaultTable
     {
         return InspectionTest::faults();
     }

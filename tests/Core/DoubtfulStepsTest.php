@@ -8,8 +8,8 @@ use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Standard;
@@ -39,7 +39,7 @@ final class DoubtfulStepsTest extends TestCase
             foreach ($standard->tiers as $tier) {
                 foreach ([false, true] as $isMurky) {
                     $files = self::files($figure, $isMurky);
-                    $plan = Planner::plan(self::request($standard, $tier->key, $files));
+                    $plan = Demo::planner()->plan(self::request($standard, $tier->key, $files));
                     $expected = $this->doubtful($plan, ...$files);
                     self::assertSame(
                         $expected,
@@ -83,7 +83,7 @@ final class DoubtfulStepsTest extends TestCase
                 'areas' => ['coat' => ['base' => $base, 'shades' => [$shade], 'lights' => []]],
             ]),
         );
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), $scheme),
         );
         self::assertContains('coat:recess_shade', array_map(fn (Step $s) => $s->place(), $plan->work->steps));
@@ -126,7 +126,7 @@ final class DoubtfulStepsTest extends TestCase
                 'areas' => ['coat' => ['base' => $base, 'shades' => [], 'lights' => ['#b0b0b0']]],
             ]),
         );
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('tier'),
@@ -143,7 +143,7 @@ final class DoubtfulStepsTest extends TestCase
         $standard = Demo::standard();
         $left = 0;
         foreach (self::FIGURES as $figure) {
-            $plan = Planner::plan(self::request($standard, 'cabinet', self::files($figure, true)));
+            $plan = Demo::planner()->plan(self::request($standard, 'cabinet', self::files($figure, true)));
             foreach (array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen') as $warning) {
                 $area = $plan->areas[$plan->request->sculpt->place((string) $warning->area)];
                 $kept = array_values(
@@ -152,7 +152,7 @@ final class DoubtfulStepsTest extends TestCase
                         fn ($u) => $u->technique->key !== $warning->technique,
                     ),
                 );
-                $without = Planner::withEdits($plan, [(string) $warning->area => new Choice($kept)]);
+                $without = Demo::planner()->withEdits($plan, [(string) $warning->area => new Choice($kept)]);
                 self::assertNotContains("$warning->area $warning->technique", self::named($without));
                 self::assertLessThan($plan->minutesByArea(), $without->minutesByArea());
                 $left++;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
 use PHPUnit\Framework\TestCase;
@@ -26,7 +26,7 @@ final class DryingTest extends TestCase
         foreach (self::FIGURES as $figure) {
             foreach (['muster', 'company', 'banner'] as $tier) {
                 foreach ([1, 2, 7, 20] as $pieces) {
-                    $plan = Planner::plan(
+                    $plan = Demo::planner()->plan(
                         new PlanRequest(
                             $standard,
                             $standard->tier($tier),
@@ -52,7 +52,7 @@ final class DryingTest extends TestCase
     {
         $standard = Demo::standard();
         foreach (self::FIGURES as $figure) {
-            $plan = Planner::plan(
+            $plan = Demo::planner()->plan(
                 new PlanRequest(
                     $standard,
                     $standard->tier('company'),
@@ -78,7 +78,7 @@ final class DryingTest extends TestCase
             ['kind' => 'technique', 'technique' => 'edge_highlight', 'status' => 'required'],
             ['kind' => 'technique', 'technique' => 'base_coat', 'status' => 'required'],
         ]);
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('tier'),
@@ -119,7 +119,7 @@ final class DryingTest extends TestCase
         ]);
         $document->tiers = [$tier];
         $standard = \Ordotype\Core\Format\StandardFormat::read($document);
-        $waiting = fn (int $pieces): float => Planner::plan(
+        $waiting = fn (int $pieces): float => Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), pieces: $pieces),
         )->work->waiting;
         self::assertSame([30.0, 26.0, 2.0, 0.0, 0.0], array_map($waiting, [1, 2, 8, 9, 12]));

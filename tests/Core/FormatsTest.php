@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use App\Formats\SchemaCheck;
-use Closure;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
@@ -14,10 +12,12 @@ use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Standard\Technique;
+use App\Formats\SchemaCheck;
+use Closure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
@@ -411,7 +411,7 @@ final class FormatsTest extends TestCase
             $standard = Demo::standard();
             foreach (['company', 'centrepiece'] as $tier) {
                 $written = PlanFormat::write(
-                    Planner::plan(
+                    Demo::planner()->plan(
                         new PlanRequest(
                             $standard,
                             $standard->tier($tier),

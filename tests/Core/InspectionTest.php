@@ -6,7 +6,6 @@ namespace Tests\Core;
 
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Inspection\CheckList;
-use Ordotype\Core\Inspection\FaultCatalogue;
 use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\Question;
 use Ordotype\Core\Inspection\Repair;
@@ -15,12 +14,13 @@ use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Record\CanonicalJson;
 use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Signing;
 use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Severity;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
@@ -296,7 +296,7 @@ final class InspectionTest extends TestCase
     {
         $standard = Demo::standard();
 
-        return Planner::plan(
+        return Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($tier),
@@ -307,9 +307,9 @@ final class InspectionTest extends TestCase
         );
     }
 
-    public static function faults(): FaultCatalogue
+    public static function faults(): FaultTable
     {
-        return FaultCatalogue::read(
+        return FaultTable::read(
             json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/catalogue/faults.json')),
         );
     }

@@ -12,9 +12,9 @@ use Ordotype\Core\Ladder\Edits;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\WeakerRungs;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
@@ -326,7 +326,7 @@ final class LadderLintTest extends TestCase
     /** @return list<PlannedArea> */
     private static function choose(Standard $standard, string $tier, Sculpt $figure): array
     {
-        return Planner::choose(new PlanRequest($standard, $standard->tier($tier), $figure));
+        return Demo::planner()->choose(new PlanRequest($standard, $standard->tier($tier), $figure));
     }
 
     /**

@@ -7,8 +7,8 @@ namespace Tests\Core;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
@@ -115,7 +115,7 @@ final class LadderTest extends TestCase
     public function test_the_difference_of_two_tiers_says_what_is_added_dropped_and_strengthened(): void
     {
         $standard = Demo::standard();
-        $plan = fn (string $tier) => Planner::plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt()));
+        $plan = fn (string $tier) => Demo::planner()->plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt()));
         $difference = new TierDifference($plan('company'), $plan('banner'));
         $said = [];
         foreach ($difference->changes as $change) {

@@ -7,8 +7,8 @@ namespace Tests\Core;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\TestCase;
@@ -111,7 +111,7 @@ final class MethodTest extends TestCase
     public function test_steps_that_will_hardly_be_seen_are_named(): void
     {
         $standard = Demo::standard();
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('cabinet'),
@@ -154,6 +154,6 @@ final class MethodTest extends TestCase
                 ? new Method()
                 : MethodFormat::read(Demo::object(['format' => 'ordotype/method@1'] + $answers));
 
-        return Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $figure, null, $method));
+        return Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), $figure, null, $method));
     }
 }

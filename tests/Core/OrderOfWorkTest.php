@@ -7,8 +7,8 @@ namespace Tests\Core;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Planning\Arrangement;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\Overrule;
 use Ordotype\Core\Sequencing\Rule;
@@ -185,7 +185,7 @@ final class OrderOfWorkTest extends TestCase
         }
         $standard = Demo::tierOf($clauses);
         $sculpt = Demo::sculptOf($areas);
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('tier'),
@@ -336,7 +336,7 @@ final class OrderOfWorkTest extends TestCase
         ]);
         $order = function (array $method) use ($clauses, $sculpt): array {
             $standard = Demo::tierOf($clauses);
-            $plan = Planner::plan(
+            $plan = Demo::planner()->plan(
                 new PlanRequest(
                     $standard,
                     $standard->tier('tier'),
@@ -396,7 +396,7 @@ final class OrderOfWorkTest extends TestCase
         self::assertNotContains(Rule::MessFirst, $held('shield'));
         $masked = function (?string $part): int {
             $standard = Demo::tierOf([['kind' => 'sprayed_colours', 'min' => 2, 'max' => 2]]);
-            $plan = Planner::plan(
+            $plan = Demo::planner()->plan(
                 new PlanRequest(
                     $standard,
                     $standard->tier('tier'),
@@ -436,7 +436,7 @@ final class OrderOfWorkTest extends TestCase
             'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground'],
         ]);
         $standard = Demo::tierOf($clauses);
-        $plan = fn (array $method): Plan => Planner::plan(
+        $plan = fn (array $method): Plan => Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('tier'),
@@ -467,7 +467,7 @@ final class OrderOfWorkTest extends TestCase
             'coat' => ['touches' => ['ground']],
             'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground'],
         ]);
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('tier'),
@@ -493,7 +493,7 @@ final class OrderOfWorkTest extends TestCase
             $standard->tier('tier'),
             Demo::sculptOf(['skin' => ['layer' => 1, 'touches' => ['coat']], 'coat' => ['layer' => 4]]),
         );
-        $order = fn (PlanRequest $r): array => array_map(fn (Step $s) => $s->key(), Planner::plan($r)->work->steps);
+        $order = fn (PlanRequest $r): array => array_map(fn (Step $s) => $s->key(), Demo::planner()->plan($r)->work->steps);
         self::assertSame(['skin:base_coat:1', 'coat:base_coat:1'], $order($request));
         $turned = ['coat:base_coat:1', 'skin:base_coat:1'];
         self::assertSame(
@@ -515,7 +515,7 @@ final class OrderOfWorkTest extends TestCase
             ),
         );
         self::assertSame($turned, $order($set));
-        $said = array_values(array_filter(Planner::plan($set)->warnings, fn ($w) => $w->kind === 'rule_overruled'));
+        $said = array_values(array_filter(Demo::planner()->plan($set)->warnings, fn ($w) => $w->kind === 'rule_overruled'));
         self::assertSame(['inner_first'], $said[0]->rules);
         self::assertStringContainsString('The coat is sprayed over a mask.', $said[0]->text);
     }
@@ -523,7 +523,7 @@ final class OrderOfWorkTest extends TestCase
     public function test_a_larger_batch_waits_no_longer_for_paint_to_dry(): void
     {
         $standard = Demo::standard();
-        $waiting = fn (int $pieces): float => Planner::plan(
+        $waiting = fn (int $pieces): float => Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('company'),
@@ -539,7 +539,7 @@ final class OrderOfWorkTest extends TestCase
 
     private static function plan(Standard $standard, Sculpt $sculpt): Plan
     {
-        return Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt));
+        return Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt));
     }
 
     /** A figure of random areas at a random rung of the demo's ladder. */
@@ -617,7 +617,7 @@ final class OrderOfWorkTest extends TestCase
         $standard = self::$standard ??= Demo::standard();
         $tier = $pick(['muster', 'company', 'banner', 'cabinet', 'centrepiece']);
 
-        return Planner::plan(
+        return Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($tier),

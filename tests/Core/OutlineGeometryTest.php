@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\MapCheck;
 use Ordotype\Core\Sculpt\OutlinedSurface;
 use PHPUnit\Framework\TestCase;
@@ -110,7 +110,7 @@ final class OutlineGeometryTest extends TestCase
             );
             self::assertSame([], array_map(fn ($f) => $f->text, $wrong), basename($file));
             foreach (['muster', 'company', 'banner', 'cabinet', 'centrepiece'] as $tier) {
-                $plan = Planner::plan(new PlanRequest($standard, $standard->tier($tier), $sculpt));
+                $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier($tier), $sculpt));
                 self::assertSame([], $plan->conflicts(), "$file $tier");
                 self::assertSame([], $plan->work->cycles, "$file $tier");
             }

@@ -11,8 +11,8 @@ use Ordotype\Core\Colour\Mix;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\TestCase;
@@ -98,7 +98,7 @@ final class PlanReportTest extends TestCase
                 [['kind' => 'sprayed_colours', 'min' => $min, 'max' => $max]],
                 ['pace' => 'even'],
             );
-            $plan = Planner::plan(
+            $plan = Demo::planner()->plan(
                 new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme, pieces: $pieces),
             );
             self::assertSame([], $plan->work->cycles);
@@ -115,7 +115,7 @@ final class PlanReportTest extends TestCase
         // One coat by brush on 16 cm² takes 5.1 minutes and spraying it 1.7, but masking the coat 10.8: not worth it.
         self::assertSame([['coat', []]], $sprayed(1, 3, 50));
         $standard = Demo::tierOf([['kind' => 'sprayed_colours', 'min' => 2, 'max' => 2]]);
-        $steps = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme))->work->steps;
+        $steps = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme))->work->steps;
         $order = array_map(fn ($s) => $s->technique->key.' '.($s->area->key ?? '*'), $steps);
         self::assertSame(1, array_search('masking *', $order, true) - array_search('spray_base coat', $order, true));
         self::assertSame(1, array_search('spray_base cape', $order, true) - array_search('masking *', $order, true));
@@ -124,7 +124,7 @@ final class PlanReportTest extends TestCase
     public function test_taking_a_step_out_by_hand_is_reported_short_and_adding_one_as_beyond_or_spare(): void
     {
         $standard = Demo::standard();
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier('company'),
@@ -137,7 +137,7 @@ final class PlanReportTest extends TestCase
 
         $coat = $plan->areas[0]->choice;
         self::assertNotNull($coat);
-        $without = Planner::withEdits($plan, [
+        $without = Demo::planner()->withEdits($plan, [
             'coat' => new Choice(
                 array_values(array_filter($coat->techniques, fn ($t) => $t->technique->key !== 'wash_all_over')),
             ),
@@ -151,7 +151,7 @@ final class PlanReportTest extends TestCase
             ),
         );
 
-        $more = fn (string $technique, int $passes): Plan => Planner::withEdits($plan, [
+        $more = fn (string $technique, int $passes): Plan => Demo::planner()->withEdits($plan, [
             'coat' => new Choice([...$coat->techniques, self::use($standard, $technique, $passes)]),
         ]);
         self::assertSame(
@@ -178,7 +178,7 @@ final class PlanReportTest extends TestCase
             ['kind' => 'minutes', 'size' => ['infantry'], 'max' => 1],
             ['kind' => 'minutes', 'size' => ['large'], 'max' => 0],
         ]);
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []])));
+        $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []])));
         $state = $plan->requirements[0];
         self::assertSame(['minutes', 'over'], [$state->requirement->subject(), $state->state]);
         self::assertEqualsWithDelta($plan->minutesByPasses() - 1, $state->by, 1e-9);
@@ -218,7 +218,7 @@ final class PlanReportTest extends TestCase
                 ],
             ]),
         );
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), $scheme),
         );
 

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Tests\Support\Demo;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Standard\Clause;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -33,7 +34,7 @@ final class PlannerAgainstBruteForceTest extends TestCase
     {
         for ($seed = $block * 100; $seed < $block * 100 + self::CASES; $seed++) {
             $request = (new RandomCase($seed))->request($seed % 5 === 0 ? 5 : 6, $seed % 5 === 0 ? 3 : 2);
-            $plan = Planner::plan($request);
+            $plan = Demo::planner()->plan($request);
             foreach ($plan->areas as $i => $planned) {
                 $brute = new BruteForce($request, $request->sculpt->areas[$i]);
                 $expected = $brute->solve();
@@ -73,7 +74,7 @@ final class PlannerAgainstBruteForceTest extends TestCase
         for ($block = 0; $block < self::BLOCKS; $block++) {
             for ($seed = $block * 100; $seed < $block * 100 + self::CASES; $seed++) {
                 foreach (
-                    Planner::plan((new RandomCase($seed))->request($seed % 5 === 0 ? 5 : 6, $seed % 5 === 0 ? 3 : 2))
+                    Demo::planner()->plan((new RandomCase($seed))->request($seed % 5 === 0 ? 5 : 6, $seed % 5 === 0 ? 3 : 2))
                         ->areas as $planned
                 ) {
                     $seen['conflict'] += $planned->conflict === null ? 0 : 1;

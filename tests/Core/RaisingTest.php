@@ -14,8 +14,8 @@ use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Outlook\RaisedArea;
 use Ordotype\Core\Outlook\Raising;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
@@ -48,7 +48,7 @@ final class RaisingTest extends TestCase
         $standard = Demo::standard();
         foreach (['muster', 'company', 'banner', 'cabinet', 'centrepiece'] as $tier) {
             $request = new PlanRequest($standard, $standard->tier($tier), Demo::sculpt($figure));
-            $plan = Planner::plan($request);
+            $plan = Demo::planner()->plan($request);
             $from = (new Raising($request, []))->areas();
             self::assertEqualsWithDelta(
                 array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, $plan->areas)),
@@ -73,13 +73,13 @@ final class RaisingTest extends TestCase
         $standard = Demo::standard();
         $request = new PlanRequest($standard, $standard->tier('banner'), Demo::sculpt('lantern-provost'));
         $done = Raising::workOf(
-            Planner::plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt('lantern-provost'))),
+            Demo::planner()->plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt('lantern-provost'))),
         );
         $raising = new Raising($request, $done);
         $added = array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $raising->areas()));
         self::assertGreaterThan(10.0, $added);
         self::assertLessThan(
-            array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, Planner::plan($request)->areas)),
+            array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, Demo::planner()->plan($request)->areas)),
             $added,
         );
         self::assertContains('matt_varnish', $raising->concerns());
@@ -139,7 +139,7 @@ final class RaisingTest extends TestCase
             $document->tiers[] = $low;
             $standard = StandardFormat::read($document);
             $done = [];
-            foreach (Planner::choose(new PlanRequest($standard, $standard->tier('low'), $figure)) as $planned) {
+            foreach (Demo::planner()->choose(new PlanRequest($standard, $standard->tier('low'), $figure)) as $planned) {
                 $done[(string) $planned->demand->area?->key] = $planned->choice->techniques ?? [];
             }
             if ($seed % 4 === 0) {

@@ -13,9 +13,9 @@ use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
@@ -156,7 +156,7 @@ final class RandomEditsTest extends TestCase
         $random = new Randomizer(new Mt19937($seed));
         $pick = fn (array $from): mixed => $from[$random->getInt(0, count($from) - 1)];
         $standard = Demo::standard();
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($pick(['muster', 'company', 'banner', 'cabinet'])),
@@ -203,7 +203,7 @@ final class RandomEditsTest extends TestCase
             $edits[$area->key] = new Choice(array_values($used));
         }
 
-        return Planner::withEdits($plan, $edits);
+        return Demo::planner()->withEdits($plan, $edits);
     }
 
     /** Counted from the steps of the order of work, one pass each. */
@@ -264,6 +264,6 @@ final class RandomEditsTest extends TestCase
             }
         }
 
-        return Planner::withEdits($plan, $edits);
+        return Demo::planner()->withEdits($plan, $edits);
     }
 }

@@ -7,8 +7,8 @@ namespace Tests\Core;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Outlook\Raising;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\PieceNeeds;
@@ -38,7 +38,7 @@ final class RandomUnitsTest extends TestCase
                 self::assertSame([], array_diff($keys, $all), "seed $seed");
                 array_push($needed, ...$keys);
                 // The same work as planned for such a piece alone, whatever the order.
-                $alone = Planner::plan($kind->plan->request->arranged($request->arrangement));
+                $alone = Demo::planner()->plan($kind->plan->request->arranged($request->arrangement));
                 self::assertEqualsCanonicalizing(
                     array_map(fn (Step $s) => $s->key(), $alone->work->steps),
                     array_map(fn (Step $s) => $s->key(), $kind->plan->work->steps),
@@ -90,7 +90,7 @@ final class RandomUnitsTest extends TestCase
                 Demo::scheme(),
                 shelf: Demo::shelf(),
             );
-            $low = Planner::plan($request($ladder[$from]));
+            $low = Demo::planner()->plan($request($ladder[$from]));
             $keys = array_map(fn (Step $s) => $s->key(), $low->work->steps);
             $done = array_slice($keys, 0, $random->getInt(0, count($keys)));
             $where = "seed $seed: $figure from {$ladder[$from]} to {$ladder[$to]}, ".count($done).' done';

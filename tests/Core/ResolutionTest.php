@@ -9,8 +9,8 @@ use Ordotype\Core\Demand\ClausesInForce;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
@@ -270,7 +270,7 @@ final class ResolutionTest extends TestCase
         $sculpt = Demo::sculptOf(['coat' => [], 'hat' => []]);
         $whole = fn (array $method): array => array_map(
             fn ($t) => $t->technique->key,
-            Planner::plan(
+            Demo::planner()->plan(
                 new PlanRequest(
                     $standard,
                     $standard->tier('tier'),
@@ -331,14 +331,14 @@ final class ResolutionTest extends TestCase
         );
         self::assertNotSame([], ClausesInForce::of($standard, $standard->tier('company'), $read)->all);
 
-        return Planner::plan(
+        return Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier('company'), Demo::sculpt(), amendments: $read),
         );
     }
 
     private static function plan(Standard $standard, Sculpt $sculpt): Plan
     {
-        return Planner::plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt));
+        return Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt));
     }
 
     /** @return list<string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Tests\Support\Demo;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Planning\Planner;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -39,7 +40,7 @@ final class SamePlansTest extends TestCase
             $names[] = $name;
             self::assertSame(
                 self::bytes($kept->{$name}),
-                self::bytes(PlanFormat::write(Planner::plan($request))),
+                self::bytes(PlanFormat::write(Demo::planner()->plan($request))),
                 "$sculpt, $name",
             );
         }

@@ -9,8 +9,8 @@ use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
@@ -350,7 +350,7 @@ final class SchoolsTest extends TestCase
     {
         $standard = Demo::standard();
 
-        return Planner::plan(
+        return Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($tier),

@@ -8,8 +8,8 @@ use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Effect;
@@ -25,7 +25,7 @@ final class SpareMinutesTest extends TestCase
     {
         $bought = 0;
         for ($seed = 1; $seed <= 400; $seed++) {
-            $plan = Planner::plan((new RandomCase($seed))->request());
+            $plan = Demo::planner()->plan((new RandomCase($seed))->request());
             if ($plan->conflicts() !== []) {
                 continue;
             }
@@ -58,7 +58,7 @@ final class SpareMinutesTest extends TestCase
         $standard = Demo::standard();
         foreach (['muster', 'company', 'banner', 'cabinet'] as $key) {
             $request = new PlanRequest($standard, $standard->tier($key), Demo::sculpt('lantern-provost'));
-            [$quick, $best] = [Planner::withAim($request, Aim::Quickest), Planner::withAim($request, Aim::Best)];
+            [$quick, $best] = [Demo::planner()->withAim($request, Aim::Quickest), Demo::planner()->withAim($request, Aim::Best)];
             $ceiling = $quick->whole->demand->first(RequirementKind::Minutes)?->max;
             self::assertNotNull($ceiling);
             self::assertGreaterThan($quick->minutesByPasses(), $best->minutesByPasses(), $key);
@@ -78,8 +78,8 @@ final class SpareMinutesTest extends TestCase
         }
         $open = new PlanRequest($standard, $standard->tier('exhibition'), Demo::sculpt());
         self::assertSame(
-            Planner::withAim($open, Aim::Quickest)->minutesByPasses(),
-            Planner::withAim($open, Aim::Best)->minutesByPasses(),
+            Demo::planner()->withAim($open, Aim::Quickest)->minutesByPasses(),
+            Demo::planner()->withAim($open, Aim::Best)->minutesByPasses(),
             'no ceiling: the quickest',
         );
     }
@@ -87,7 +87,7 @@ final class SpareMinutesTest extends TestCase
     public function test_no_minutes_buy_nothing_and_notice_follows_focus_share_and_effect(): void
     {
         $standard = Demo::standard();
-        $plan = Planner::plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt()));
+        $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt()));
         self::assertSame([], (new SpareMinutes($plan))->buy(0.4));
         $coat = Demo::sculpt()->area('coat');
         $edges = SpareMinutes::notice($coat, $standard->technique('edge_highlight'));

@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use PHPUnit\Framework\TestCase;
@@ -29,7 +29,7 @@ final class SprayedColoursTest extends TestCase
                 [['kind' => 'sprayed_colours', 'min' => $min, 'max' => $max], ...self::clauses()],
                 ['pace' => $pace],
             );
-            $plan = Planner::plan(
+            $plan = Demo::planner()->plan(
                 new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme, pieces: $pieces),
             );
             $expected = self::byDefinition($sculpt, $scheme, $min, $max, $pieces, $pace);
@@ -78,7 +78,7 @@ final class SprayedColoursTest extends TestCase
                 ['pace' => $pace],
             );
             foreach (
-                Planner::choose(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme)) as $planned
+                Demo::planner()->choose(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme)) as $planned
             ) {
                 $ways[$way][(string) $planned->demand->area?->key] = $planned->minutes();
             }

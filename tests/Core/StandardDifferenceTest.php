@@ -18,8 +18,8 @@ use Ordotype\Core\Ladder\Strength;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Ladder\Voices;
 use Ordotype\Core\Ladder\Words;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -216,7 +216,7 @@ final class StandardDifferenceTest extends TestCase
     public function test_two_voices_say_the_same_difference_and_the_sheet_says_what_one_does_not_get(): void
     {
         $standard = Demo::standard();
-        $plan = fn (string $tier) => Planner::plan(
+        $plan = fn (string $tier) => Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier($tier), Demo::sculpt('mudlark')),
         );
         $up = new Voices(new TierDifference($plan('muster'), $plan('company')));

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Outlook\StoppingPoint;
 use Ordotype\Core\Outlook\StoppingPoints;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
@@ -65,7 +66,7 @@ final class StoppingPointsTest extends TestCase
     {
         $standard = Demo::standard();
         foreach (['sluice-warden', 'lantern-provost', 'ferry-gun'] as $figure) {
-            $plan = Planner::plan(
+            $plan = Demo::planner()->plan(
                 new PlanRequest(
                     $standard,
                     $standard->tier('cabinet'),
@@ -132,7 +133,7 @@ final class StoppingPointsTest extends TestCase
             'ground' => ['material' => 'ground', 'relief' => ['ground'], 'rank' => 'ground'],
         ]);
         $low = fn (Standard $s, array $method = []): StoppingPoint => (new StoppingPoints(
-            Planner::plan(
+            Demo::planner()->plan(
                 new PlanRequest(
                     $s,
                     $s->tier('high'),
@@ -170,7 +171,7 @@ final class StoppingPointsTest extends TestCase
         }
         $standard = self::$standard ??= Demo::standard();
         $method = $pick([[], [], [], ['metals' => 'last'], ['metals' => 'first']]);
-        $plan = Planner::plan(
+        $plan = Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($pick(['company', 'banner', 'cabinet'])),
@@ -220,7 +221,7 @@ final class StoppingPointsTest extends TestCase
         $paint = self::paint($plan);
         [$problems, $whole] = Planner::problems($plan->request->at($tier));
         $needs = [];
-        foreach (Planner::rulesOf($plan)->reversed() as $later => $earlier) {
+        foreach (WorkOrder::of($plan->request)->rules($plan->work->steps)->reversed() as $later => $earlier) {
             $needs[$later] = array_values(array_intersect(array_keys($earlier), $paint));
         }
         $best = null;

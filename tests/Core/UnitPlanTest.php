@@ -9,8 +9,8 @@ use Ordotype\Core\Amendment\Spread;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Unit\PieceKind;
@@ -179,7 +179,7 @@ final class UnitPlanTest extends TestCase
     public function test_a_sergeant_of_his_own_is_worked_with_the_others_in_one_order(): void
     {
         $request = $this->request('company', []);
-        $plan = Planner::plan($request);
+        $plan = Demo::planner()->plan($request);
         $coat = $plan->areas[$request->sculpt->place('coat')]->choice;
         self::assertNotNull($coat);
         $technique = $request->standard->technique('tint_filter');

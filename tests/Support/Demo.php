@@ -11,12 +11,21 @@ use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Standard;
 
 /** The demo studio's documents, and small documents to try things on. */
 final class Demo
 {
+    /** One planner for all tests: what it has solved once it need not solve again. */
+    public static function planner(): Planner
+    {
+        static $planner = null;
+
+        return $planner ??= new Planner();
+    }
+
     public static function path(string $file): string
     {
         return dirname(__DIR__, 2)."/database/demo/$file";

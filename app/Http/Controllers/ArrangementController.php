@@ -4,12 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\ArrangeUnit;
-use App\Models\Unit;
-use App\Studio\Refusal;
-use App\Studio\UnitPlans;
-use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Ladder\Voices;
@@ -20,13 +14,19 @@ use Ordotype\Core\Outlook\RaisedArea;
 use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
+use App\Actions\ArrangeUnit;
+use App\Models\Unit;
+use App\Studio\Refusal;
+use App\Studio\UnitPlans;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use stdClass;
 
 /** What could be arranged for a unit, each with its consequence before it is done. */

@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Planning\Arrangement;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Sequencing\BrokenRule;
+use Ordotype\Core\Sequencing\Move;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Aim;
 use App\Actions\BendPlan;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -13,13 +20,6 @@ use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\Arrangement;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Sequencing\BrokenRule;
-use Ordotype\Core\Sequencing\Move;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Standard\Aim;
 use stdClass;
 
 /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Ordotype\Core\Standard\Technique;
 use App\Actions\CheckPiece;
 use App\Models\Answer;
 use App\Models\Check;
@@ -18,7 +19,6 @@ use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Ordotype\Core\Standard\Technique;
 
 final class CheckController
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Ordotype\Core\Ladder\ComparedRung;
+use Ordotype\Core\Ladder\ComparisonSheet;
+use Ordotype\Core\Planning\PlannedArea;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\ShareLink;
@@ -15,9 +18,6 @@ use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Ladder\ComparedRung;
-use Ordotype\Core\Ladder\ComparisonSheet;
-use Ordotype\Core\Planning\PlannedArea;
 
 /**
  * One figure at every offered tier, for a client: on screen, on paper, and by a link that shows this and nothing else.

@@ -4,6 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Edit;
+use Ordotype\Core\Ladder\EditClash;
+use Ordotype\Core\Ladder\Edits;
+use Ordotype\Core\Ladder\Lint;
+use Ordotype\Core\Ladder\RequirementChange;
+use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Ladder\Words;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Standard;
 use App\Actions\EditStandard;
 use App\Models\Sculpt;
 use App\Models\Studio;
@@ -15,21 +30,6 @@ use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Ladder\Edit;
-use Ordotype\Core\Ladder\EditClash;
-use Ordotype\Core\Ladder\Edits;
-use Ordotype\Core\Ladder\Lint;
-use Ordotype\Core\Ladder\RequirementChange;
-use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Words;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Standard;
 use stdClass;
 
 /** The draft of the standard: opened, edited, tried on a figure before an edit is kept, published. */

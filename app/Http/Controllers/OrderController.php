@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Ordotype\Core\Standard\PriceRange;
+use Ordotype\Core\Standard\Tier;
 use App\Actions\AddUnit;
 use App\Actions\MovePiece;
 use App\Models\Order;
@@ -18,8 +20,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
-use Ordotype\Core\Standard\PriceRange;
-use Ordotype\Core\Standard\Tier;
 
 final class OrderController
 {

@@ -4,13 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\RaiseUnit;
-use App\Models\Unit;
-use App\Studio\PlanView;
-use App\Studio\Refusal;
-use App\Studio\UnitPlans;
-use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Outlook\PlanComparison;
 use Ordotype\Core\Outlook\RaisedArea;
@@ -22,6 +15,13 @@ use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
+use App\Actions\RaiseUnit;
+use App\Models\Unit;
+use App\Studio\PlanView;
+use App\Studio\Refusal;
+use App\Studio\UnitPlans;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use OutOfBoundsException;
 
 /**

@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problem;
+use Ordotype\Core\Sculpt\MapCheck;
+use Ordotype\Core\Sculpt\MapFinding;
+use Ordotype\Core\Sculpt\OutlinedSurface;
 use App\Actions\KeepSculpt;
 use App\Models\Picture;
 use App\Models\Sculpt;
@@ -16,13 +23,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
-use Ordotype\Core\Sculpt\MapCheck;
-use Ordotype\Core\Sculpt\MapFinding;
-use Ordotype\Core\Sculpt\OutlinedSurface;
 use stdClass;
 
 /** Maps of figures, made from a picture or a schematic, checked as they grow. */

@@ -4,6 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\TechniqueFormat;
+use Ordotype\Core\Ladder\Grid;
+use Ordotype\Core\Ladder\LadderCsv;
+use Ordotype\Core\Ladder\StandardDifference;
+use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Ladder\Voices;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\PriceRange;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
@@ -15,19 +28,6 @@ use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\TechniqueFormat;
-use Ordotype\Core\Ladder\Grid;
-use Ordotype\Core\Ladder\LadderCsv;
-use Ordotype\Core\Ladder\StandardDifference;
-use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Voices;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Standard\Clause;
-use Ordotype\Core\Standard\PriceRange;
-use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TechniqueClause;
 
 /** The standard to read: the ladder, its versions, what differs between them and between its tiers. */
 final class StandardController

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Amendment;
 
 use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\ClauseChange;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Scope;
 
@@ -16,8 +17,8 @@ use Ordotype\Core\Standard\Scope;
 final readonly class Amendment
 {
     /**
-     * @param  array<string, mixed>  $values  fields of the clause as in `ordotype/standard@1`, for set
      * @param  Clause|null  $added  the whole clause, for add
+     * @param  ClauseChange|null  $change  what of the clause is set, for set
      * @param  string|null  $price  decimal string with two places
      */
     public function __construct(
@@ -27,13 +28,13 @@ final readonly class Amendment
         public ?string $clause,
         public ?string $technique,
         public Scope $scope,
-        public array $values,
         public string $reason,
         public ?string $price,
         public ?Spread $on,
         public ?Clause $added = null,
         public ?int $passes = null,
         public ?Extent $extent = null,
+        public ?ClauseChange $change = null,
     ) {
     }
 
@@ -47,13 +48,13 @@ final readonly class Amendment
             $this->clause,
             $this->technique,
             $this->scope,
-            $this->values,
             $this->reason,
             $this->price,
             null,
             $this->added,
             $this->passes,
             $this->extent,
+            $this->change,
         );
     }
 
@@ -66,13 +67,13 @@ final readonly class Amendment
             $this->clause,
             $this->technique,
             $this->scope,
-            $this->values,
             $this->reason,
             $this->price,
             $this->on,
             $this->added,
             $this->passes,
             $this->extent,
+            $this->change,
         );
     }
 

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Choice;
 
+use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Pace;
 
@@ -56,9 +60,12 @@ final readonly class AreaProblem
                 " $t->character";
         }
         foreach ($this->requirements as $r) {
-            $parts[] =
-                "{$r->kind->value} {$r->subject()} {$r->extent->value} $r->passes $r->min $r->max ".
-                ($r->by === null ? '*' : implode(',', $r->by));
+            $parts[] = $r->kind()->value.' '.match (true) {
+                $r instanceof StepsRequirement => "$r->min $r->max",
+                $r instanceof TechniqueRequirement => "$r->technique {$r->extent->value} $r->passes",
+                $r instanceof EffectRequirement => "{$r->subject()} {$r->extent->value} $r->passes ".implode(',', $r->by ?? ['*']),
+                default => '',
+            };
         }
         foreach ($this->passesDone as $key => $passes) {
             $parts[] = "done $key $passes";
@@ -91,6 +98,19 @@ final readonly class AreaProblem
     public function without(string $technique): self
     {
         return $this->filtered(fn (Candidate $c) => $c->technique->key !== $technique);
+    }
+
+    /** The problem with well suited stains as the only bases; null where there is none. */
+    public function onStains(): ?self
+    {
+        $isStain = fn (Candidate $c): bool => MethodOnModel::isStain($c->technique) && $c->suit >= 2;
+        foreach ($this->candidates as $candidate) {
+            if ($candidate->isBase() && $isStain($candidate)) {
+                return $this->filtered(fn (Candidate $c) => ! $c->isBase() || $isStain($c));
+            }
+        }
+
+        return null;
     }
 
     /** @param  callable(Candidate): bool  $keep */

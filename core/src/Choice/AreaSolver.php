@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Choice;
 
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
@@ -112,7 +113,7 @@ final class AreaSolver
      * @var array<string, list<array{int, int, int}>|null> by what the problem holds: [place among its candidates,
      * passes, extent]; null: nothing fits
      */
-    private static array $solved = [];
+    private array $solved = [];
 
     /**
      * The best choice at a grade bar, or null when there is none. The same problem is solved once: where a clause, a
@@ -121,14 +122,14 @@ final class AreaSolver
     public function solve(AreaProblem $problem, int $bar): ?Choice
     {
         $key = $problem->signature()."|$bar";
-        if (! array_key_exists($key, self::$solved)) {
-            if (count(self::$solved) >= self::REMEMBERED) {
-                self::$solved = [];
+        if (! array_key_exists($key, $this->solved)) {
+            if (count($this->solved) >= self::REMEMBERED) {
+                $this->solved = [];
             }
             $this->anyWillDo = false;
             $found = $this->search($problem, $bar);
             $places = array_flip(array_map(fn (Candidate $c) => $c->index, $problem->candidates));
-            self::$solved[$key] =
+            $this->solved[$key] =
                 $found === null
                     ? null
                     : array_map(
@@ -136,7 +137,7 @@ final class AreaSolver
                         $found->techniques,
                     );
         }
-        $use = self::$solved[$key];
+        $use = $this->solved[$key];
 
         return $use === null
             ? null
@@ -153,12 +154,6 @@ final class AreaSolver
                     );
                 }, $use),
             );
-    }
-
-    /** Forgets what was solved, so that it can be measured how long solving takes. */
-    public static function forget(): void
-    {
-        self::$solved = [];
     }
 
     public function canBeMet(AreaProblem $problem, int $bar): bool
@@ -202,11 +197,11 @@ final class AreaSolver
         $steps = null;
         $effects = [];
         foreach ($problem->requirements as $requirement) {
-            if ($requirement->kind === RequirementKind::Technique) {
-                $required[(string) $requirement->technique] = $requirement;
-            } elseif ($requirement->kind === RequirementKind::Steps) {
+            if ($requirement instanceof TechniqueRequirement) {
+                $required[$requirement->technique] = $requirement;
+            } elseif ($requirement instanceof StepsRequirement) {
                 $steps = $requirement;
-            } elseif ($requirement->kind === RequirementKind::Effect) {
+            } elseif ($requirement instanceof EffectRequirement) {
                 $effects[] = $requirement;
             }
         }
@@ -287,9 +282,9 @@ final class AreaSolver
                     $members[$i] = [Extent::Prominent->value, $credit];
                 }
             }
-            $this->demand((int) $steps->min, $members, true);
+            $this->demand($steps->min, $members, true);
         }
-        $this->mostCredit = $steps?->max === null ? null : (int) $steps->max;
+        $this->mostCredit = $steps?->max;
 
         $this->wash = $problem->pace === Pace::Fast ? -1 : $place[WellKnown::WASH] ?? -1;
         $tidiers = [];
@@ -355,7 +350,7 @@ final class AreaSolver
      * longest of those asks for. Where a wider extent costs the same it is looked at too, as ties go to the fuller
      * one.
      *
-     * @param  array<string, Requirement>  $required
+     * @param  array<string, TechniqueRequirement>  $required
      */
     private function layOutLevels(array $required, AreaProblem $problem): void
     {

@@ -36,6 +36,7 @@ final readonly class Candidate
      * @param  array{0: float, 1: float, 2: float, 3: float}  $minutes  of one pass, by extent
      * @param  int|null  $grade  on the area; null where the family is not graded
      * @param  list<Effect>  $needs
+     * @param  int  $suit  1 to 3, as in {@see Technique::suit}; 0 for whole techniques
      * @param  bool  $needsWash  whether it goes into a wash or stain that is still wet, so that there must be one
      */
     public function __construct(
@@ -45,6 +46,7 @@ final readonly class Candidate
         public ?int $grade,
         public array $needs,
         public bool $needsWash = false,
+        public int $suit = 0,
     ) {
     }
 
@@ -89,6 +91,7 @@ final readonly class Candidate
             self::gradeOn($technique, $suit),
             $method->needs($technique),
             $method->goesIntoWash($technique, $area),
+            $suit,
         );
     }
 

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Choice;
 
-/**
- * The fewest clauses that cannot hold together on an area (null: on the whole model); empty when no clause is to
- * blame.
- */
+use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Sculpt\Area;
+
+/** The fewest requirements that cannot hold together on an area (null: on the whole model). */
 final readonly class Conflict
 {
-    /** @param  list<string>  $clauses */
-    public function __construct(public ?string $area, public array $clauses, public string $reason)
+    /** @var list<Reason> the clauses and amendments that are to blame; empty where none is */
+    public array $reasons;
+
+    /** @param  list<Requirement>  $asked  in clause order */
+    public function __construct(public ?Area $area, public ConflictCause $cause, public array $asked = [])
     {
+        $this->reasons = Reason::unique(array_merge(...array_map(fn (Requirement $r) => $r->reasons, $asked)));
     }
 }

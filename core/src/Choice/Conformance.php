@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace Ordotype\Core\Choice;
 
 use Ordotype\Core\Demand\AreaDemand;
+use Ordotype\Core\Demand\CountableRequirement;
+use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
-use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Planning\SurplusStep;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
@@ -35,34 +33,43 @@ final class Conformance
     /** @param  list<ChosenTechnique>  $used */
     public static function state(Requirement $requirement, array $used): RequirementState
     {
-        $have = 0;
-        foreach ($used as $one) {
-            $have += match ($requirement->kind) {
-                RequirementKind::Steps => $one->credit(),
-                RequirementKind::Effect => self::serves($requirement, $one) ? $one->passes : 0,
-                RequirementKind::Technique => $one->technique->key === $requirement->technique &&
-                $one->extent->value >= $requirement->extent->value
-                    ? $one->passes
-                    : 0,
-                default => 0,
-            };
+        if (! $requirement instanceof CountableRequirement) {
+            return new RequirementState($requirement, null);
         }
-        [$least, $most] = match ($requirement->kind) {
-            RequirementKind::Steps => [$requirement->min ?? 0, $requirement->max],
-            RequirementKind::Effect, RequirementKind::Technique => [$requirement->passes, null],
-            default => [null, null],
-        };
+        $have = self::has($requirement, $used);
+        $least = $requirement->floor();
+        $most = $requirement instanceof StepsRequirement ? $requirement->max : null;
 
         return match (true) {
-            $least === null => new RequirementState($requirement, null),
-            $have < $least => new RequirementState($requirement, 'short', $least - $have),
-            $most !== null && $have > $most => new RequirementState($requirement, 'over', $have - $most),
-            default => new RequirementState($requirement, 'met'),
+            $have < $least => new RequirementState($requirement, Standing::Short, $least - $have),
+            $most !== null && $have > $most => new RequirementState($requirement, Standing::Over, $have - $most),
+            default => new RequirementState($requirement, Standing::Met),
         };
     }
 
+    /**
+     * What the techniques add up to of what is asked: passes, or colour steps.
+     *
+     * @param  list<ChosenTechnique>  $used
+     */
+    public static function has(Requirement $requirement, array $used): int
+    {
+        $have = 0;
+        foreach ($used as $one) {
+            $have += match (true) {
+                $requirement instanceof StepsRequirement => $one->credit(),
+                $requirement instanceof EffectRequirement => self::serves($requirement, $one) ? $one->passes : 0,
+                $requirement instanceof TechniqueRequirement => $one->technique->key === $requirement->technique
+                    && $one->extent->value >= $requirement->extent->value ? $one->passes : 0,
+                default => 0,
+            };
+        }
+
+        return $have;
+    }
+
     /** What counts is the smaller of the extent used and the most the technique gives. */
-    public static function serves(Requirement $requirement, ChosenTechnique $one): bool
+    public static function serves(EffectRequirement $requirement, ChosenTechnique $one): bool
     {
         return min($one->extent->value, $requirement->deliveredBy($one->technique)->value) >=
             $requirement->extent->value;
@@ -73,7 +80,7 @@ final class Conformance
      *
      * @param  list<ChosenTechnique>  $used
      * @param  list<Effect>  $given
-     * @return list<string>
+     * @return list<MustHold> one for each thing that is wrong
      */
     public static function broken(
         array $used,
@@ -91,16 +98,16 @@ final class Conformance
                 array_values($bases)[0]->passes !== 1 ||
                 array_values($bases)[0]->extent !== Extent::Full)
         ) {
-            $broken[] = 'base';
+            $broken[] = MustHold::OneBase;
         }
         $tidied = self::isTidied($used);
         if (! $tidied && (self::washesUnderLight($used, $pace) || self::leansOnTidying($used, $bar, $area))) {
-            $broken[] = 'tidy';
+            $broken[] = MustHold::Tidying;
         }
         foreach ($used as $one) {
             foreach ($one->technique->needs as $effect) {
                 if (! in_array($effect, $given, true) && ! self::anotherGives($used, $one, $effect)) {
-                    $broken[] = "needs.$effect->value";
+                    $broken[] = MustHold::Needs;
                 }
             }
         }
@@ -167,103 +174,5 @@ final class Conformance
         }
 
         return false;
-    }
-
-    /**
-     * Steps that could go: from the last to the first, a step is taken out if everything asked stays as good and what
-     * must hold still holds.
-     *
-     * @param  list<Step>  $steps  in order of work
-     * @param  list<PlannedArea>  $areas
-     * @param  array<string, list<Effect>>  $given  by area key: what is there already; '' for the whole model
-     * @param  string|null  $practice  key of the technique that is practised, and so not given away
-     * @return list<SurplusStep>
-     */
-    public static function surplus(
-        array $steps,
-        array $areas,
-        PlannedArea $whole,
-        Pace $pace,
-        array $given,
-        ?string $practice = null,
-    ): array {
-        $byKey = ['' => $whole];
-        $used = ['' => $whole->choice->techniques ?? []];
-        foreach ($areas as $planned) {
-            $byKey[(string) $planned->demand->area?->key] = $planned;
-            $used[(string) $planned->demand->area?->key] = $planned->choice->techniques ?? [];
-        }
-        $surplus = [];
-        for ($no = count($steps); $no >= 1; $no--) {
-            $step = $steps[$no - 1];
-            $key = (string) $step->area?->key;
-            if ($step->sprays !== [] || $step->phase === Phase::JointTidy || ! isset($byKey[$key])) {
-                continue;
-            }
-            $without = self::without($used[$key], $step->technique->key);
-            $planned = $byKey[$key];
-            $needsBase = $step->area !== null && $step->area->rank !== Rank::Ground;
-            $broken = array_map(
-                fn (Choice $c): int => count(
-                    self::broken(
-                        $c->techniques,
-                        $needsBase,
-                        $pace,
-                        $given[$key] ?? [],
-                        $planned->gradeBar,
-                        $step->area,
-                    ),
-                ),
-                [new Choice($used[$key]), new Choice($without)],
-            );
-            if ($broken[1] > $broken[0] || ! self::asGood($planned->demand, $used[$key], $without)) {
-                continue;
-            }
-            $over = array_filter(
-                self::ofArea($planned->demand, $used[$key]),
-                fn (RequirementState $s) => $s->state === 'over',
-            );
-            $beyond = ! isset($planned->demand->allowed[$step->technique->key]) || $over !== [];
-            $practised = $beyond && $step->technique->key === $practice;
-            array_unshift($surplus, new SurplusStep($step, $no, $beyond && ! $practised, $practised));
-            $used[$key] = $without;
-        }
-
-        return $surplus;
-    }
-
-    /**
-     * @param  list<ChosenTechnique>  $used
-     * @return list<ChosenTechnique>
-     */
-    private static function without(array $used, string $technique): array
-    {
-        $left = [];
-        foreach ($used as $one) {
-            if ($one->technique->key !== $technique) {
-                $left[] = $one;
-            } elseif ($one->passes > 1) {
-                $left[] = $one->with($one->passes - 1);
-            }
-        }
-
-        return $left;
-    }
-
-    /**
-     * @param  list<ChosenTechnique>  $before
-     * @param  list<ChosenTechnique>  $after
-     */
-    private static function asGood(AreaDemand $demand, array $before, array $after): bool
-    {
-        foreach ($demand->requirements as $requirement) {
-            [$was, $is] = [self::state($requirement, $before), self::state($requirement, $after)];
-            $lack = fn (RequirementState $s): float => $s->state === 'short' ? $s->by : 0.0;
-            if ($lack($is) > $lack($was)) {
-                return false;
-            }
-        }
-
-        return true;
     }
 }

@@ -5,19 +5,23 @@ declare(strict_types=1);
 namespace Ordotype\Core\Choice;
 
 use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Method\School;
 
-/**
- * How a plan stands to one requirement. `state` is met, short, over or conflict, and null for what only the finished
- * work shows (finish) or only the bench decides (skill). `by` is how much is lacking or too much, in the requirement's
- * own unit: passes, steps, colours or minutes.
- */
+/** How a plan stands to one requirement. */
 final readonly class RequirementState
 {
+    /**
+     * @param  Standing|null  $state  null for what only the finished work shows (finish) or the bench decides (skill)
+     * @param  float  $by  how much is lacking or too much, in the requirement's own unit: passes, steps, colours, minutes
+     * @param  Conflict|null  $conflict  that it is part of
+     * @param  School|null  $school  that stands in the way of it
+     */
     public function __construct(
         public Requirement $requirement,
-        public ?string $state,
+        public ?Standing $state,
         public float $by = 0.0,
-        public ?string $reason = null,
+        public ?Conflict $conflict = null,
+        public ?School $school = null,
     ) {
     }
 }

@@ -19,7 +19,7 @@ final readonly class SlotCheck
      * @param  list<array{Sculpt, Area}>  $places
      * @param  list<float|null>  $steps  L* of the shades, the base and the lights against the one before: shades
      *     against the base, lights against what they go over; null where a colour is not known
-     * @param  list<string>  $problems  in words
+     * @param  list<SlotProblem>  $problems
      */
     private function __construct(
         public string $slot,
@@ -57,7 +57,7 @@ final readonly class SlotCheck
     private static function of(string $slot, ?AreaColours $colours, array $places, Shelf $shelf): self
     {
         if ($colours === null) {
-            return new self($slot, null, $places, [], ['The scheme has no colours for this yet.']);
+            return new self($slot, null, $places, [], [new SlotProblem(SlotProblemKind::NoColours)]);
         }
         $l = fn (string $paint): ?float => $shelf->colourOf($paint)?->lab()->l;
         $base = $l($colours->base);
@@ -73,14 +73,14 @@ final readonly class SlotCheck
             ] as $paint
         ) {
             if ($paint !== null && $shelf->colourOf($paint) === null) {
-                $problems[] = "$paint is not on the shelf.";
+                $problems[] = new SlotProblem(SlotProblemKind::NotOnShelf, $paint);
             }
         }
         foreach ($colours->shades as $shade) {
             $fall = $base === null || $l($shade) === null ? null : $l($shade) - $base;
             $steps[] = $fall;
             if ($fall !== null && $fall > -self::SHADE_SEEN) {
-                $problems[] = "The shade $shade is hardly darker than $colours->base: it will not show.";
+                $problems[] = new SlotProblem(SlotProblemKind::ShadeHardlyDarker, $shade, $colours->base);
             }
         }
         [$before, $from] = [$colours->base, $base];
@@ -88,14 +88,13 @@ final readonly class SlotCheck
             $rise = $from === null || $l($light) === null ? null : $l($light) - $from;
             $steps[] = $rise;
             if ($rise !== null && $rise <= 0) {
-                $problems[] = "The light $light is not lighter than $before before it.";
+                $problems[] = new SlotProblem(SlotProblemKind::LightNotLighter, $light, $before);
             } elseif ($rise !== null && $rise < self::LIGHT_SEEN) {
-                $problems[] =
-                    "The light $light is hardly lighter "."than $before: the difference is not seen on the table.";
+                $problems[] = new SlotProblem(SlotProblemKind::LightHardlyLighter, $light, $before);
             }
             [$before, $from] = [$light, $l($light)];
         }
 
-        return new self($slot, $colours, $places, $steps, array_values(array_unique($problems)));
+        return new self($slot, $colours, $places, $steps, array_values(array_unique($problems, SORT_REGULAR)));
     }
 }

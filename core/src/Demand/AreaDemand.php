@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Demand;
 
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Standard\Extent;
 
 /** Everything a tier says of one area (null: of the whole model), clause by clause and joined. */
 final readonly class AreaDemand
@@ -28,20 +29,52 @@ final readonly class AreaDemand
         $this->requirements = Requirement::join($asked);
     }
 
-    /** @return list<Requirement> */
-    public function of(RequirementKind $kind): array
+    /**
+     * @template T of Requirement
+     *
+     * @param  class-string<T>  $kind
+     * @return list<T> what is asked of that kind
+     */
+    public function of(string $kind): array
     {
-        return array_values(array_filter($this->requirements, fn (Requirement $r) => $r->kind === $kind));
+        return array_values(array_filter($this->requirements, fn (Requirement $r) => $r instanceof $kind));
     }
 
-    public function first(RequirementKind $kind): ?Requirement
+    public function steps(): ?StepsRequirement
     {
-        return $this->of($kind)[0] ?? null;
+        return $this->of(StepsRequirement::class)[0] ?? null;
+    }
+
+    /** What is asked of the whole model in sprayed colours, minutes or skill. */
+    public function ofModel(RequirementKind $kind): ?ModelRequirement
+    {
+        foreach ($this->of(ModelRequirement::class) as $requirement) {
+            if ($requirement->kind() === $kind) {
+                return $requirement;
+            }
+        }
+
+        return null;
     }
 
     /** The same demand with only some of what was asked; what is allowed stays. */
     public function asking(Requirement ...$asked): self
     {
         return new self($this->area, array_values($asked), $this->allowed, $this->notApplicable, $this->onRequest);
+    }
+
+    /** The same with effects one extent less (a spot is dropped) and in one pass less, but never below one. */
+    public function simpler(Reason $because): self
+    {
+        $asked = [];
+        foreach ($this->asked as $one) {
+            if (! $one instanceof EffectRequirement) {
+                $asked[] = $one;
+            } elseif ($one->extent->value > Extent::Spot->value) {
+                $asked[] = $one->simpler(Extent::from($one->extent->value - 1), max(1, $one->passes - 1), $because);
+            }
+        }
+
+        return $this->asking(...$asked);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Demand;
 
+use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
@@ -14,13 +15,13 @@ use Ordotype\Core\Standard\Scope;
 final readonly class ClauseInForce
 {
     /**
-     * @param  list<string>  $ids  the clause's id, then those of the amendments that changed or brought it
+     * @param  list<Reason>  $reasons  the clause itself, then the amendments that changed or brought it
      * @param  list<Scope>  $also
      * @param  list<Scope>  $except
      */
     public function __construct(
         public Clause $clause,
-        public array $ids,
+        public array $reasons,
         public array $also = [],
         public array $except = [],
     ) {
@@ -28,12 +29,12 @@ final readonly class ClauseInForce
 
     public function without(Scope $scope): self
     {
-        return new self($this->clause, $this->ids, $this->also, [...$this->except, $scope]);
+        return new self($this->clause, $this->reasons, $this->also, [...$this->except, $scope]);
     }
 
-    public function changed(Clause $clause, Scope $there, string $amendment): self
+    public function changed(Clause $clause, Scope $there, Amendment $amendment): self
     {
-        return new self($clause, [...$this->ids, $amendment], [...$this->also, $there], $this->except);
+        return new self($clause, [...$this->reasons, Reason::amendment($amendment->number)], [...$this->also, $there], $this->except);
     }
 
     public function matches(Area $area, Sculpt $sculpt): bool

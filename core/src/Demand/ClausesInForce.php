@@ -7,13 +7,13 @@ namespace Ordotype\Core\Demand;
 use Ordotype\Core\Amendment\Action;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Amendment\Level;
-use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Standard\UnfitChange;
 
 /** The clauses of a tier after `extends` and amendments, in order. */
 final readonly class ClausesInForce
@@ -34,15 +34,14 @@ final readonly class ClausesInForce
      */
     public static function of(Standard $standard, Tier $tier, array $amendments): self
     {
-        $clauses = array_map(fn ($clause) => new ClauseInForce($clause, [$clause->id]), $standard->clausesOf($tier));
+        $clauses = array_map(fn (Clause $clause) => new ClauseInForce($clause, [Reason::clause($clause->id)]), $standard->clausesOf($tier));
         usort(
             $amendments,
             fn (Amendment $a, Amendment $b) => [$a->level->rank(), $a->number] <=> [$b->level->rank(), $b->number],
         );
-        $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
         foreach ($amendments as $amendment) {
             if ($amendment->on === null && ! self::speaksOfAnotherTier($amendment, $clauses, $standard)) {
-                $clauses = self::amended($clauses, $amendment, $known);
+                $clauses = self::amended($clauses, $amendment);
             }
         }
 
@@ -77,31 +76,22 @@ final readonly class ClausesInForce
 
     /**
      * @param  list<ClauseInForce>  $clauses
-     * @param  array<string, true>  $known
      * @return list<ClauseInForce>
      */
-    private static function amended(array $clauses, Amendment $amendment, array $known): array
+    private static function amended(array $clauses, Amendment $amendment): array
     {
+        $reason = Reason::amendment($amendment->number);
         if ($amendment->action === Action::Add) {
-            $clause =
-                $amendment->added ??
-                new TechniqueClause(
-                    $amendment->id(),
-                    $amendment->technique,
-                    null,
-                    TechniqueStatus::Required,
-                    $amendment->extent,
-                    $amendment->passes,
-                );
-            $ids = array_values(array_unique([$clause->id, $amendment->id()]));
+            $clause = $amendment->added ?? self::asked($amendment);
+            $reasons = $clause->id === $amendment->id() ? [$reason] : [Reason::clause($clause->id), $reason];
 
-            return [...$clauses, new ClauseInForce($clause, $ids, [$amendment->scope])];
+            return [...$clauses, new ClauseInForce($clause, $reasons, [$amendment->scope])];
         }
         if ($amendment->technique !== null) {
             // A technique that is left out is asked for by nothing and used for nothing on those areas.
             $clause = new TechniqueClause($amendment->id(), $amendment->technique, null, TechniqueStatus::NotOffered);
 
-            return [...$clauses, new ClauseInForce($clause, [$amendment->id()], [$amendment->scope])];
+            return [...$clauses, new ClauseInForce($clause, [$reason], [$amendment->scope])];
         }
 
         $result = [];
@@ -115,12 +105,7 @@ final readonly class ClausesInForce
             $found = true;
             $result[] = $one->without($amendment->scope);
             if ($amendment->action === Action::Set) {
-                $path = '/'.($amendment->number - 1).'/values';
-                $result[] = $one->changed(
-                    ClauseFormat::with($one->clause, $amendment->values, $known, $path),
-                    $amendment->scope,
-                    $amendment->id(),
-                );
+                $result[] = $one->changed(self::changed($one->clause, $amendment), $amendment->scope, $amendment);
             }
         }
         if (! $found) {
@@ -131,5 +116,27 @@ final readonly class ClausesInForce
         }
 
         return $result;
+    }
+
+    /** A technique that an amendment asks for. */
+    private static function asked(Amendment $amendment): TechniqueClause
+    {
+        return new TechniqueClause(
+            $amendment->id(),
+            $amendment->technique,
+            null,
+            TechniqueStatus::Required,
+            $amendment->extent,
+            $amendment->passes,
+        );
+    }
+
+    private static function changed(Clause $clause, Amendment $amendment): Clause
+    {
+        try {
+            return $amendment->change?->of($clause) ?? $clause;
+        } catch (UnfitChange $e) {
+            throw FormatException::at('/'.($amendment->number - 1)."/values/{$e->field->value}", $e->getMessage());
+        }
     }
 }

@@ -56,52 +56,22 @@ final readonly class DemandResolver
     {
         $asked = [];
         $notApplicable = [];
-        /** @var array<string, array{status: TechniqueStatus, required: list<Requirement>}> $said */
         $said = [];
         foreach ($this->clauses->all as $inForce) {
             $clause = $inForce->clause;
             if ($clause instanceof TechniqueClause) {
                 if ($inForce->matches($area, $this->sculpt)) {
-                    $this->note($said, $inForce, $clause, $area, $notApplicable);
+                    array_push($notApplicable, ...$this->note($said, $inForce, $clause, $area));
                 }
 
                 continue;
             }
-            if (! $inForce->matchesPainting($area, $this->sculpt)) {
-                continue;
-            }
-            if ($clause instanceof StepsClause) {
-                $asked[] = Requirement::steps(
-                    $area->key,
-                    $inForce->ids,
-                    $clause->severity,
-                    $clause->min,
-                    $clause->max,
-                );
-            } elseif ($clause instanceof FinishClause) {
-                $asked[] = Requirement::finish(
-                    $area->key,
-                    $inForce->ids,
-                    $clause->severity,
-                    $clause->criterion,
-                    $clause->limit,
-                );
-            } elseif ($clause instanceof EffectClause && ! $this->isWhole($clause)) {
-                $one = Requirement::effect(
-                    $area->key,
-                    $inForce->ids,
-                    $clause->severity,
-                    $clause->effects,
-                    $clause->extent(),
-                    $clause->passes(),
-                    $clause->by,
-                );
-                $reason = $this->whyNot($one, $area);
-                if ($reason === null) {
-                    $asked[] = $one;
-                } else {
-                    $notApplicable[] = new NotApplicable($area->key, $one->subject(), $one->clauses, $reason);
-                }
+            $one = $inForce->matchesPainting($area, $this->sculpt) ? $this->asksOfArea($inForce, $area) : null;
+            $unfit = $one instanceof EffectRequirement ? $this->whyNot($one, $area) : null;
+            if ($one !== null && $unfit !== null) {
+                $notApplicable[] = new NotApplicable($area, $one, $unfit);
+            } elseif ($one !== null) {
+                $asked[] = $one;
             }
         }
 
@@ -111,13 +81,13 @@ final readonly class DemandResolver
             if (! self::fits($technique, $area)) {
                 continue;
             }
-            $status = $said[$technique->key]['status'] ?? $this->unsaid($technique);
-            if ($status === TechniqueStatus::Required || $status === TechniqueStatus::Allowed) {
+            $last = $said[$technique->key] ?? $this->unsaid($technique);
+            if ($last->isUsable()) {
                 $allowed[$technique->key] = true;
-            } elseif ($status === TechniqueStatus::OnRequest) {
+            } elseif ($last->status === TechniqueStatus::OnRequest) {
                 $onRequest[$technique->key] = true;
             }
-            array_push($asked, ...$said[$technique->key]['required'] ?? []);
+            array_push($asked, ...$last->required);
         }
 
         return new AreaDemand($area, $this->inClauseOrder($asked), $allowed, $notApplicable, $onRequest);
@@ -129,50 +99,16 @@ final readonly class DemandResolver
     public function ofModel(): AreaDemand
     {
         $asked = [];
-        $notApplicable = [];
-        /** @var array<string, array{status: TechniqueStatus, required: list<Requirement>}> $said */
         $said = [];
         foreach ($this->clauses->all as $inForce) {
-            $clause = $inForce->clause;
             if (! $inForce->matchesModel($this->sculpt)) {
                 continue;
             }
-            if ($clause instanceof TechniqueClause) {
-                $this->note($said, $inForce, $clause, null, $notApplicable);
-            } elseif ($clause instanceof EffectClause && $this->isWhole($clause)) {
-                $asked[] = Requirement::effect(
-                    null,
-                    $inForce->ids,
-                    $clause->severity,
-                    $clause->effects,
-                    $clause->extent(),
-                    $clause->passes(),
-                    $clause->by,
-                );
-            } elseif ($clause instanceof SprayedColoursClause) {
-                $asked[] = Requirement::ofModel(
-                    RequirementKind::SprayedColours,
-                    $inForce->ids,
-                    $clause->severity,
-                    $clause->min,
-                    $clause->max,
-                );
-            } elseif ($clause instanceof MinutesClause && in_array($this->sculpt->size, $clause->size, true)) {
-                $asked[] = Requirement::ofModel(
-                    RequirementKind::Minutes,
-                    $inForce->ids,
-                    $clause->severity,
-                    null,
-                    $clause->max,
-                );
-            } elseif ($clause instanceof SkillClause) {
-                $asked[] = Requirement::ofModel(
-                    RequirementKind::Skill,
-                    $inForce->ids,
-                    $clause->severity,
-                    $clause->min,
-                    null,
-                );
+            if ($inForce->clause instanceof TechniqueClause) {
+                $this->note($said, $inForce, $inForce->clause, null);
+            } else {
+                $one = $this->asksOfModel($inForce);
+                $asked = $one === null ? $asked : [...$asked, $one];
             }
         }
         $allowed = [];
@@ -180,14 +116,54 @@ final readonly class DemandResolver
             if (! $technique->whole || $technique->retired === true) {
                 continue;
             }
-            $status = $said[$technique->key]['status'] ?? $this->unsaid($technique);
-            if ($status === TechniqueStatus::Required || $status === TechniqueStatus::Allowed) {
+            $last = $said[$technique->key] ?? $this->unsaid($technique);
+            if ($last->isUsable()) {
                 $allowed[$technique->key] = true;
             }
-            array_push($asked, ...$said[$technique->key]['required'] ?? []);
+            array_push($asked, ...$last->required);
         }
 
-        return new AreaDemand(null, $this->inClauseOrder($asked), $allowed, $notApplicable);
+        return new AreaDemand(null, $this->inClauseOrder($asked), $allowed, []);
+    }
+
+    private function asksOfArea(ClauseInForce $inForce, Area $area): ?Requirement
+    {
+        $clause = $inForce->clause;
+        $why = $inForce->reasons;
+
+        return match (true) {
+            $clause instanceof StepsClause => new StepsRequirement($area->key, $why, $clause->severity, $clause->min, $clause->max),
+            $clause instanceof FinishClause => new FinishRequirement($area->key, $why, $clause->severity, $clause->criterion, $clause->limit),
+            $clause instanceof EffectClause && ! $this->isWhole($clause) => self::effect($area->key, $inForce, $clause),
+            default => null,
+        };
+    }
+
+    private function asksOfModel(ClauseInForce $inForce): ?Requirement
+    {
+        $clause = $inForce->clause;
+        $range = fn (RequirementKind $kind, ?float $min, ?float $max): ModelRequirement => new ModelRequirement($kind, $inForce->reasons, $clause->severity, $min, $max);
+
+        return match (true) {
+            $clause instanceof EffectClause && $this->isWhole($clause) => self::effect(null, $inForce, $clause),
+            $clause instanceof SprayedColoursClause => $range(RequirementKind::SprayedColours, $clause->min, $clause->max),
+            $clause instanceof MinutesClause && in_array($this->sculpt->size, $clause->size, true) => $range(RequirementKind::Minutes, null, $clause->max),
+            $clause instanceof SkillClause => $range(RequirementKind::Skill, $clause->min, null),
+            default => null,
+        };
+    }
+
+    private static function effect(?string $area, ClauseInForce $inForce, EffectClause $clause): EffectRequirement
+    {
+        return new EffectRequirement(
+            $area,
+            $inForce->reasons,
+            $clause->severity,
+            $clause->effects,
+            $clause->extent(),
+            $clause->passes(),
+            $clause->by,
+        );
     }
 
     private function isWhole(EffectClause $clause): bool
@@ -202,69 +178,48 @@ final readonly class DemandResolver
     }
 
     /**
-     * The last matching clause decides, except that `allowed` never lowers `required`; what is no longer offered
-     * cancels what was required before it.
+     * Notes what a clause says of each technique it names.
      *
-     * @param  array<string, array{status: TechniqueStatus, required: list<Requirement>}>  $said
-     * @param  list<NotApplicable>  $notApplicable
+     * @param  array<string, TechniqueSaid>  $said  by technique key
+     * @return list<NotApplicable> what it asks and cannot be done there
      */
-    private function note(
-        array &$said,
-        ClauseInForce $inForce,
-        TechniqueClause $clause,
-        ?Area $area,
-        array &$notApplicable,
-    ): void {
-        $techniques =
-            $clause->technique === null
-                ? array_filter($this->standard->techniques, $clause->names(...))
-                : [$this->standard->technique($clause->technique)];
+    private function note(array &$said, ClauseInForce $inForce, TechniqueClause $clause, ?Area $area): array
+    {
+        $techniques = $clause->technique === null
+            ? array_filter($this->standard->techniques, $clause->names(...))
+            : [$this->standard->technique($clause->technique)];
+        $notApplicable = [];
         foreach ($techniques as $technique) {
             if ($technique->whole !== ($area === null)) {
                 continue;
             }
-            $before = $said[$technique->key] ?? ['status' => $this->unsaid($technique), 'required' => []];
-            if ($clause->status === TechniqueStatus::Required) {
-                if ($area !== null && ! self::fits($technique, $area)) {
-                    $notApplicable[] = new NotApplicable(
-                        $area->key,
-                        $technique->key,
-                        $inForce->ids,
-                        self::whyUnfit($technique, $area),
-                    );
+            $before = $said[$technique->key] ?? $this->unsaid($technique);
+            if ($clause->status !== TechniqueStatus::Required) {
+                $said[$technique->key] = $before->then($clause);
 
-                    continue;
-                }
-                $before['status'] = TechniqueStatus::Required;
-                $before['required'][] = Requirement::technique(
-                    $area?->key,
-                    $inForce->ids,
-                    $clause->severity,
-                    $technique->key,
-                    $clause->extent(),
-                    $clause->passes(),
-                );
-            } elseif (
-                $clause->status !== TechniqueStatus::Allowed ||
-                $before['status'] !== TechniqueStatus::Required
-            ) {
-                $before = ['status' => $clause->status, 'required' => []];
+                continue;
             }
-            $said[$technique->key] = $before;
+            $one = new TechniqueRequirement($area?->key, $inForce->reasons, $clause->severity, $technique->key, $clause->extent(), $clause->passes());
+            if ($area !== null && ! self::fits($technique, $area)) {
+                $notApplicable[] = new NotApplicable($area, $one, self::whyUnfit($technique, $area));
+            } else {
+                $said[$technique->key] = $before->requiring($one);
+            }
         }
+
+        return $notApplicable;
     }
 
-    private function unsaid(Technique $technique): TechniqueStatus
+    private function unsaid(Technique $technique): TechniqueSaid
     {
         $default = $this->clauses->tier->defaultStatus();
+        $tidies = $default === TechniqueStatus::NotOffered && $technique->key === WellKnown::TIDY;
 
-        return $default === TechniqueStatus::NotOffered && $technique->key === WellKnown::TIDY
-            ? TechniqueStatus::Allowed
-            : $default;
+        return new TechniqueSaid($tidies ? TechniqueStatus::Allowed : $default);
     }
 
     /** Why no technique of the catalogue can give this effect here; null when one can. */
-    private function whyNot(Requirement $effect, Area $area): ?string
+    private function whyNot(EffectRequirement $effect, Area $area): ?Unfit
     {
         $gives = false;
         foreach ($this->standard->techniques as $technique) {
@@ -275,26 +230,18 @@ final readonly class DemandResolver
                 $gives = true;
             }
         }
-        $who = $effect->by === null ? 'no technique of the catalogue' : 'none of '.implode(', ', $effect->by);
 
-        return $gives
-            ? "$who can give it on ".self::surface($area)
-            : "$who gives it at the extent {$effect->extent->word()}";
+        return $gives ? Unfit::NobodyGivesItHere : Unfit::NobodyGivesItSoWidely;
     }
 
-    private static function whyUnfit(Technique $technique, Area $area): string
+    private static function whyUnfit(Technique $technique, Area $area): Unfit
     {
         return match (true) {
-            $technique->retired === true => 'it is retired from the catalogue',
-            ! $technique->permitsMaterial($area->material) => "it is not for {$area->material->value}",
-            $technique->suit($area->relief) === 0 => 'it does not suit '.self::surface($area),
-            default => 'ground gets no base colour of this kind',
+            $technique->retired === true => Unfit::Retired,
+            ! $technique->permitsMaterial($area->material) => Unfit::NotForMaterial,
+            $technique->suit($area->relief) === 0 => Unfit::NotForRelief,
+            default => Unfit::NoBaseOnGround,
         };
-    }
-
-    private static function surface(Area $area): string
-    {
-        return $area->material->value.' with '.implode(', ', array_map(fn ($r) => $r->value, $area->relief));
     }
 
     /**
@@ -305,14 +252,17 @@ final readonly class DemandResolver
     {
         $place = [];
         foreach ($this->clauses->all as $i => $inForce) {
-            $place[implode(' ', $inForce->ids)] ??= $i;
+            $place[self::name($inForce->reasons)] ??= $i;
         }
-        usort(
-            $asked,
-            fn (Requirement $a, Requirement $b) => ($place[implode(' ', $a->clauses)] ?? 0) <=>
-                ($place[implode(' ', $b->clauses)] ?? 0),
-        );
+        $of = fn (Requirement $r): int => $place[self::name($r->reasons)] ?? 0;
+        usort($asked, fn (Requirement $a, Requirement $b) => $of($a) <=> $of($b));
 
         return $asked;
+    }
+
+    /** @param  list<Reason>  $reasons */
+    private static function name(array $reasons): string
+    {
+        return implode(' ', Reason::ids($reasons));
     }
 }

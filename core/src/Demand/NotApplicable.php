@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Demand;
 
-/** Something a clause asks that cannot be done on an area at all, with the reason in words. No conflict, but said. */
+use Ordotype\Core\Sculpt\Area;
+
+/** Something a clause asks that cannot be done on an area at all. No conflict, but said. */
 final readonly class NotApplicable
 {
-    /** @param  list<string>  $clauses */
-    public function __construct(
-        public ?string $area,
-        public string $subject,
-        public array $clauses,
-        public string $reason,
-    ) {
+    public function __construct(public Area $area, public Requirement $asked, public Unfit $why)
+    {
     }
 }

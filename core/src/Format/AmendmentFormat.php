@@ -46,7 +46,7 @@ final class AmendmentFormat
             'clause' => $amendment->clause,
             'technique' => $amendment->technique,
             'scope' => ScopeFormat::write($amendment->scope),
-            'values' => (object) $amendment->values,
+            'values' => self::values($amendment),
             'reason' => $amendment->reason,
             'price' => $amendment->price,
             'on' => $on === null
@@ -86,9 +86,8 @@ final class AmendmentFormat
             $values->keys([], ['passes', 'extent']);
         } elseif ($action === Action::Omit) {
             $values->keys([]);
-        } elseif (! ($values->value instanceof stdClass) || get_object_vars($values->value) === []) {
-            $values->problem('must hold the fields to set');
         }
+        $change = $action === Action::Set ? ClauseChangeFormat::read($values, $techniques) : null;
 
         return new Amendment(
             number: $number,
@@ -97,13 +96,13 @@ final class AmendmentFormat
             clause: $clause,
             technique: $technique,
             scope: ScopeFormat::read($node->get('scope')),
-            values: $values->value instanceof stdClass ? self::fields($values->value) : [],
             reason: $node->string('reason'),
             price: $node->moneyOrNull('price'),
             on: $node->isNull('on') || ! $node->has('on') ? null : self::spread($node->get('on')),
             added: $added,
             passes: $technique !== null && $values->has('passes') ? $values->int('passes', 1, 20) : null,
             extent: $technique !== null && $values->has('extent') ? $values->get('extent')->asExtent() : null,
+            change: $change,
         );
     }
 
@@ -120,14 +119,21 @@ final class AmendmentFormat
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function fields(stdClass $object): array
+    private static function values(Amendment $amendment): stdClass
     {
-        $fields = [];
-        foreach (get_object_vars($object) as $key => $value) {
-            $fields[(string) $key] = $value;
+        if ($amendment->change !== null) {
+            return ClauseChangeFormat::write($amendment->change);
+        }
+        if ($amendment->added === null) {
+            $asked = ['passes' => $amendment->passes, 'extent' => $amendment->extent?->word()];
+
+            return (object) array_filter($asked, fn (mixed $v) => $v !== null);
+        }
+        $clause = ClauseFormat::write($amendment->added);
+        if (preg_match('/^amend\.\d+$/D', $amendment->added->id) === 1) {
+            unset($clause->id); // it was named by the reader
         }
 
-        return $fields;
+        return $clause;
     }
 }

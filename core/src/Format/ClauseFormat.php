@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
 use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Sculpt\View;
@@ -181,43 +179,12 @@ final class ClauseFormat
     }
 
     /**
-     * The clause with some of its fields replaced, as an amendment sets them.
-     *
-     * @param  array<string, mixed>  $values
-     * @param  array<string, true>  $techniques
-     *
-     * @throws FormatException with paths below $path when a value does not fit the clause
-     */
-    public static function with(Clause $clause, array $values, array $techniques, string $path): Clause
-    {
-        $problems = new Problems();
-        $fields = get_object_vars(self::write($clause));
-        foreach (['id', 'kind', 'scope'] as $fixed) {
-            if (array_key_exists($fixed, $values)) {
-                $problems->add("$path/$fixed", 'cannot be set by an amendment');
-            }
-        }
-        $read = self::read(Node::at((object) ($values + $fields), $path, $problems), $techniques);
-        $problems->refuse();
-
-        return $read ?? $clause;
-    }
-
-    /**
      * @param  array<string, true>  $techniques
      * @param  Common  $common
      */
     private static function effect(Node $node, array $techniques, string $id, array $common): EffectClause
     {
-        $effect = $node->get('effect');
-        if (is_array($effect->value)) {
-            $effects = $node->enums('effect', Effect::class);
-            if (count($effects) < 2) {
-                $effect->problem('a list of effects holds two or more; a single one stands without the list');
-            }
-        } else {
-            $effects = [$node->enum('effect', Effect::class)];
-        }
+        $effects = self::effects($node);
         $by = null;
         if ($node->has('by')) {
             $by = $node->strings('by');
@@ -231,7 +198,7 @@ final class ClauseFormat
 
         return new EffectClause(
             $id,
-            $effects === [] ? [Effect::Underlay] : $effects,
+            $effects,
             $node->has('extent') ? $node->get('extent')->asExtent() : null,
             $node->has('passes') ? $node->int('passes', 1, 20) : null,
             $by,
@@ -267,38 +234,18 @@ final class ClauseFormat
     /** @param  Common  $common */
     private static function acceptance(Node $node, string $id, array $common): AcceptanceClause
     {
-        $inspect = $node->string('inspect');
-        if (! in_array($inspect, ['all', 'sample'], true)) {
-            $node->get('inspect')->problem("must be all or sample, not \"$inspect\"");
-        }
-        if ($inspect === 'sample' && ! ($node->has('level') && $node->has('aql'))) {
+        $sampled = self::sampled($node);
+        if ($sampled && ! ($node->has('level') && $node->has('aql'))) {
             $node->problem('must state "level" and "aql" where a sample is inspected');
         }
-        $level = $node->has('level') ? $node->string('level') : null;
-        if ($level !== null && ! in_array($level, ['I', 'II', 'III'], true)) {
-            $node->get('level')->problem("must be I, II or III, not \"$level\"");
-        }
-        $aql = null;
-        if ($node->has('aql')) {
-            $quality = $node->get('aql')->keys(['major', 'minor']);
-            $aql = [
-                'major' => $quality->number('major', 0.01, 1000),
-                'minor' => $quality->number('minor', 0.01, 1000),
-            ];
-        }
-        $most = $node->get('limits')->keys(['critical', 'major', 'minor']);
 
         return new AcceptanceClause(
             $id,
             $node->enums('role', Role::class),
-            $inspect === 'sample',
-            $level,
-            $aql,
-            [
-                'critical' => $most->int('critical', 0, 0),
-                'major' => $most->int('major', 0, 999),
-                'minor' => $most->int('minor', 0, 999),
-            ],
+            $sampled,
+            $node->has('level') ? self::level($node) : null,
+            $node->has('aql') ? self::aql($node) : null,
+            self::limits($node),
             $node->enums('views', View::class),
             $node->enums('gates', Gate::class),
             $node->enum('consent', Consent::class),
@@ -306,8 +253,63 @@ final class ClauseFormat
         );
     }
 
+    /** @return non-empty-list<Effect> */
+    public static function effects(Node $node): array
+    {
+        $effect = $node->get('effect');
+        if (! is_array($effect->value)) {
+            return [$node->enum('effect', Effect::class)];
+        }
+        $effects = $node->enums('effect', Effect::class);
+        if (count($effects) < 2) {
+            $effect->problem('a list of effects holds two or more; a single one stands without the list');
+        }
+
+        return $effects === [] ? [Effect::Underlay] : $effects;
+    }
+
+    public static function sampled(Node $node): bool
+    {
+        $inspect = $node->string('inspect');
+        if (! in_array($inspect, ['all', 'sample'], true)) {
+            $node->get('inspect')->problem("must be all or sample, not \"$inspect\"");
+        }
+
+        return $inspect === 'sample';
+    }
+
+    public static function level(Node $node): string
+    {
+        $level = $node->string('level');
+        if (! in_array($level, ['I', 'II', 'III'], true)) {
+            $node->get('level')->problem("must be I, II or III, not \"$level\"");
+        }
+
+        return $level;
+    }
+
+    /** @return array{major: float, minor: float} */
+    public static function aql(Node $node): array
+    {
+        $quality = $node->get('aql')->keys(['major', 'minor']);
+
+        return ['major' => $quality->number('major', 0.01, 1000), 'minor' => $quality->number('minor', 0.01, 1000)];
+    }
+
+    /** @return array{critical: int, major: int, minor: int} */
+    public static function limits(Node $node): array
+    {
+        $most = $node->get('limits')->keys(['critical', 'major', 'minor']);
+
+        return [
+            'critical' => $most->int('critical', 0, 0),
+            'major' => $most->int('major', 0, 999),
+            'minor' => $most->int('minor', 0, 999),
+        ];
+    }
+
     /** @param  array<string, true>  $techniques */
-    private static function known(Node $node, array $techniques): void
+    public static function known(Node $node, array $techniques): void
     {
         if (is_string($node->value) && ! isset($techniques[$node->value])) {
             $node->problem("\"$node->value\" is not a technique of this standard's catalogue");

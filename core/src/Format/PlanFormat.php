@@ -7,9 +7,14 @@ namespace Ordotype\Core\Format;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conflict;
 use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\FinishRequirement;
+use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\NotApplicable;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Planning\SurplusStep;
@@ -18,6 +23,8 @@ use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Words\PlanWords;
+use Ordotype\Core\Words\WarningWords;
 use stdClass;
 
 /** Writes `ordotype/plan@1`. Minutes are hand minutes of one piece, unrounded and without set-up. */
@@ -30,7 +37,9 @@ final class PlanFormat
     {
         $work ??= $plan->work;
         $steps = $work->steps;
-        $keys = self::keys($steps);
+        $keys = $work->keys();
+        $words = new PlanWords($plan->request);
+        $warnings = new WarningWords($plan->request);
 
         return (object) [
             'format' => self::WORD,
@@ -46,11 +55,11 @@ final class PlanFormat
                 array_keys($work->passes),
             ),
             'steps' => array_map(
-                fn (Step $step, int $i) => self::step($step, $i + 1, $keys[$i], $work->held[$i]),
+                fn (Step $step, int $i) => self::step($step, $i + 1, $keys[$i]->id, $work->held[$i]),
                 $steps,
                 array_keys($steps),
             ),
-            'requirements' => array_map(self::requirement(...), $plan->requirements),
+            'requirements' => array_map(fn (RequirementState $s) => self::requirement($s, $words), $plan->requirements),
             'surplus' => array_map(
                 fn (SurplusStep $s) => (object) [
                     'step' => $s->no,
@@ -62,24 +71,28 @@ final class PlanFormat
             ),
             'warnings' => array_map(
                 fn (Warning $w) => (object) [
-                    'kind' => $w->kind,
-                    'area' => $w->area,
-                    'technique' => $w->technique,
-                    'rules' => $w->rules,
-                    'text' => $w->text,
+                    'kind' => $w->kind->value,
+                    'area' => $w->area?->key,
+                    'technique' => $w->technique?->key,
+                    'rules' => array_map(fn (Rule $r) => $r->value, $w->rules()),
+                    'text' => $warnings->of($w),
                 ],
                 $plan->warnings,
             ),
             'conflicts' => array_map(
-                fn (Conflict $c) => (object) ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason],
+                fn (Conflict $c) => (object) [
+                    'area' => $c->area?->key,
+                    'clauses' => Reason::ids($c->reasons),
+                    'reason' => $words->conflict($c),
+                ],
                 $plan->conflicts(),
             ),
             'not_applicable' => array_map(
                 fn (NotApplicable $n) => (object) [
-                    'area' => $n->area,
-                    'subject' => $n->subject,
-                    'clauses' => $n->clauses,
-                    'reason' => $n->reason,
+                    'area' => $n->area->key,
+                    'subject' => $n->asked->subject(),
+                    'clauses' => Reason::ids($n->asked->reasons),
+                    'reason' => $words->notApplicable($n),
                 ],
                 $plan->notApplicable(),
             ),
@@ -87,38 +100,10 @@ final class PlanFormat
                 'by_area' => $plan->minutesByArea(),
                 'by_passes' => $plan->minutesByPasses(),
                 'setup' => $plan->setupMinutes(),
-                'drying_chain' => $plan->work->longestChain,
-                'waiting' => $plan->work->waiting,
+                'drying_chain' => $plan->work->criticalPath,
+                'waiting' => $plan->work->idleMinutes,
             ],
         ];
-    }
-
-    /**
-     * The key of each step. Where pieces of a unit get one step in different paints, the paint is part of it.
-     *
-     * @param  list<Step>  $steps
-     * @return list<string>
-     */
-    public static function keys(array $steps): array
-    {
-        $times = array_count_values(array_map(fn (Step $s) => $s->key(), $steps));
-
-        return array_map(fn (Step $s) => $times[$s->key()] === 1 ? $s->key() : $s->paintedKey(), $steps);
-    }
-
-    /**
-     * The keys, in the work of the whole unit, of the steps that one kind of piece gets.
-     *
-     * @return list<string>
-     */
-    public static function keysWithin(Plan $plan, OrderedWork $work): array
-    {
-        $keys = [];
-        foreach (self::keys($work->steps) as $i => $key) {
-            $keys[$work->steps[$i]->paintedKey()] = $key;
-        }
-
-        return array_map(fn (Step $s) => $keys[$s->paintedKey()], $plan->work->steps);
     }
 
     private static function area(PlannedArea $planned): stdClass
@@ -182,37 +167,45 @@ final class PlanFormat
                         'mixed_with' => $step->colour->mixedWith,
                         'hex' => $step->colour->colour?->hex(),
                     ],
-            'because' => $step->because,
+            'because' => Reason::ids($step->because),
             'order_because' => array_map(fn (Rule $r) => $r->value, $held),
         ];
     }
 
-    private static function requirement(RequirementState $state): stdClass
+    private static function requirement(RequirementState $state, PlanWords $words): stdClass
     {
         $r = $state->requirement;
+        $isChosen = $r instanceof EffectRequirement || $r instanceof TechniqueRequirement;
 
         return (object) [
             'area' => $r->area,
-            'kind' => $r->kind->value,
+            'kind' => $r->kind()->value,
             'subject' => $r->subject(),
-            'extent' => in_array($r->kind, [RequirementKind::Effect, RequirementKind::Technique], true)
-                ? $r->extent->word()
-                : null,
-            'passes' => in_array($r->kind, [RequirementKind::Effect, RequirementKind::Technique], true)
-                ? $r->passes
-                : null,
-            'by' => $r->by,
+            'extent' => $isChosen ? $r->extent->word() : null,
+            'passes' => $isChosen ? $r->passes : null,
+            'by' => $r instanceof EffectRequirement ? $r->by : null,
             'limit' => self::limit($r),
-            'clauses' => $r->clauses,
+            'clauses' => Reason::ids($r->reasons),
             'severity' => $r->severity?->value,
-            'state' => $state->state,
+            'state' => $state->state?->value,
             'off_by' => $state->by,
-            'reason' => $state->reason,
+            'reason' => match (true) {
+                $state->conflict !== null => $words->conflict($state->conflict),
+                $state->school !== null => $words->reason(Reason::method($state->school)),
+                default => null,
+            },
         ];
     }
 
     private static function limit(Requirement $r): ?stdClass
     {
-        return $r->min === null && $r->max === null ? null : (object) ['min' => $r->min, 'max' => $r->max];
+        [$min, $max] = match (true) {
+            $r instanceof StepsRequirement, $r instanceof ModelRequirement => [$r->min, $r->max],
+            $r instanceof FinishRequirement => $r->criterion->isFloor() ? [$r->limit, null] : [null, $r->limit],
+            default => [null, null],
+        };
+        $decimal = fn (int|float|null $n): ?float => $n === null ? null : (float) $n;
+
+        return $min === null && $max === null ? null : (object) ['min' => $decimal($min), 'max' => $decimal($max)];
     }
 }

@@ -10,22 +10,36 @@ use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Seeing\NoticingSize;
+use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Tier;
 
-/** Whether a fault counts at a tier, and how much: null severity is a note. `why` says what it rests on. */
+/** Whether a fault counts at a tier, and how much, with what that rests on. */
 final readonly class Judgement
 {
-    /** From three times the size that is noticed on, a fault has its own severity; below, it is minor at most. */
-    private const PLAIN = 3.0;
+    /** Faults that a worn or filthy look may want. */
+    private const WANTED = ['pooling', 'ground_on_feet'];
 
-    private function __construct(public ?Severity $severity, public string $why)
-    {
+    /** What is looked at first of all. */
+    private const FOCAL = 3;
+
+    /**
+     * @param  Severity|null  $severity  null: a note
+     * @param  bool  $raised  whether a minor fault is major because it is on what is looked at first
+     * @param  Sighting|null  $sighting  where its size decides
+     */
+    private function __construct(
+        public ?Severity $severity,
+        public Basis $basis,
+        public Tier $tier,
+        public bool $raised = false,
+        public ?Sighting $sighting = null,
+    ) {
     }
 
     /**
      * @param  Severity|null  $clause  what the clause in question says, if anything
-     * @param  float|null  $mm  its size where it was measured; else the share of the area that the spread stands for
+     * @param  float|null  $mm  its size where it was measured; else what the spread stands for
      */
     public static function of(
         FaultKind $fault,
@@ -37,43 +51,42 @@ final readonly class Judgement
         Spread $spread,
         ?float $mm,
     ): self {
-        if (
-            in_array($method->answer(School::Look), ['worn', 'filthy'], true) &&
-            in_array($fault->key, ['pooling', 'ground_on_feet'], true)
-        ) {
-            return new self(null, 'The look that was agreed wants it.');
+        $isWeathered = in_array($method->answer(School::Look), ['worn', 'filthy'], true);
+        if ($isWeathered && in_array($fault->key, self::WANTED, true)) {
+            return new self(null, Basis::Wanted, $tier);
         }
-        $hero = in_array($sculpt->role, [Role::Hero, Role::Centrepiece], true);
-        [$severity, $why] = match (true) {
-            isset($tier->faults[$fault->key]) => [$tier->faults[$fault->key], "$tier->name says so of this fault"],
-            $clause !== null => [$clause, 'the clause says so'],
-            $hero && $fault->heroSeverity !== null => [$fault->heroSeverity, 'the fault table, for heroes'],
-            default => [$fault->severity, 'the fault table'],
+        $basis = self::basis($fault, $tier, $sculpt, $clause);
+        $severity = match ($basis) {
+            Basis::Tier => $tier->faults[$fault->key] ?? $fault->severity,
+            Basis::Clause => $clause ?? $fault->severity,
+            Basis::TableForHeroes => $fault->heroSeverity ?? $fault->severity,
+            default => $fault->severity,
         };
-        if ($severity === Severity::Minor && $area !== null && $area->focus === 3) {
-            [$severity, $why] = [Severity::Major, "$why; on what is looked at first a minor fault is major"];
-        }
+        $raised = $severity === Severity::Minor && $area?->focus === self::FOCAL;
+        $severity = $raised ? Severity::Major : $severity;
         if (! $fault->bySize || $area === null) {
-            return new self($severity, ucfirst("$why."));
+            return new self($severity, $basis, $tier, $raised);
         }
-
-        $size = $mm ?? self::sizeOf($area, $sculpt, $spread);
         $noticed = NoticingSize::mm($tier->viewing->distanceCm, $tier->viewing->angleArcmin);
-        $seen = sprintf('at %s cm one notices %.2f mm, this is %.2f mm', $tier->viewing->distanceCm, $noticed, $size);
-
-        return match (true) {
-            $size < $noticed => new self(null, ucfirst("$seen: not noticed.")),
-            $size < self::PLAIN * $noticed && $severity !== Severity::Minor => new self(
-                Severity::Minor,
-                ucfirst("$seen: noticed, just, so minor at most."),
-            ),
-            default => new self($severity, ucfirst("$why; $seen.")),
+        $sighting = new Sighting($mm ?? FaultSize::mm($area, $sculpt, $spread), $noticed, $tier->viewing->distanceCm);
+        $counts = match (true) {
+            ! $sighting->isNoticed() => null,
+            ! $sighting->isPlain() => Severity::Minor,
+            default => $severity,
         };
+
+        return new self($counts, $basis, $tier, $raised, $sighting);
     }
 
-    /** Millimetres across a fault that was given as spot, patch or whole: √(f × area mm² ÷ count). */
-    public static function sizeOf(Area $area, Sculpt $sculpt, Spread $spread): float
+    private static function basis(FaultKind $fault, Tier $tier, Sculpt $sculpt, ?Severity $clause): Basis
     {
-        return sqrt(($spread->areaShare() * $sculpt->areaCm2($area) * 100) / max(1, $area->count));
+        $isHero = in_array($sculpt->role, [Role::Hero, Role::Centrepiece], true);
+
+        return match (true) {
+            isset($tier->faults[$fault->key]) => Basis::Tier,
+            $clause !== null => Basis::Clause,
+            $isHero && $fault->heroSeverity !== null => Basis::TableForHeroes,
+            default => Basis::Table,
+        };
     }
 }

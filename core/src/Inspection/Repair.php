@@ -8,17 +8,19 @@ use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\WellKnown;
 
 /**
- * What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish
- * again.
+ * What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish again.
+ * A technique that the fault table names and the catalogue does not have is left out.
  */
 final readonly class Repair
 {
@@ -26,155 +28,143 @@ final readonly class Repair
     {
     }
 
-    /** @return list<RepairStep> in order */
+    /**
+     * @param  bool  $varnished  whether varnish is on
+     * @return list<RepairStep> in order
+     */
     public function of(FaultKind $fault, ?Area $area, Spread $spread, bool $varnished): array
     {
-        $steps = [];
-        $from = Phase::Check;
-        foreach ($this->first($fault, $area) as [$technique, $why]) {
-            $steps[] = $this->step(
-                $technique,
-                $fault->where === 'whole' || $technique->whole ? null : $area,
-                $spread,
-                $why,
-            );
-            $phase = Phase::of($technique);
-            $from = $phase->value < $from->value ? $phase : $from;
-        }
-        $messy = array_filter($this->first($fault, $area), fn (array $f) => $f[0]->mess >= 2) !== [];
+        $steps = $this->first($fault, $area, $spread);
         if ($fault->redoLater && $area !== null) {
-            foreach ($this->plan->work->steps as $step) {
-                if (
-                    $step->area?->key === $area->key &&
-                    ($step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1)) &&
-                    $step->phase->value < Phase::MattVarnish->value
-                ) {
-                    $steps[] = $this->again($step, $spread);
-                    $messy = $messy || $step->isMessy();
-                }
-            }
+            array_push($steps, ...$this->again($area, self::phaseFrom($steps), $spread));
         }
-        if ($messy && $area !== null && $this->plan->request->standard->hasTechnique(WellKnown::TIDY)) {
-            foreach ($this->plan->request->sculpt->areas as $neighbour) {
-                if (
-                    $this->plan->request->sculpt->touch($area->key, $neighbour->key) &&
-                    $neighbour->rank->value !== 'ground'
-                ) {
-                    $steps[] = $this->step(
-                        $this->plan->request->standard->technique(WellKnown::TIDY),
-                        $neighbour,
-                        Spread::Spot,
-                        'what strayed onto it is tidied',
-                    );
-                }
-            }
+        $messy = array_filter($steps, fn (RepairStep $s) => $s->technique->mess >= Step::MESSY) !== [];
+        if ($messy && $area !== null) {
+            array_push($steps, ...$this->neighbours($area));
         }
         if ($varnished && $steps !== []) {
-            foreach ($this->plan->work->steps as $step) {
-                if (
-                    $step->area === null &&
-                    $step->phase === Phase::MattVarnish &&
-                    ! in_array($step->technique->key, array_map(fn (RepairStep $s) => $s->technique, $steps), true)
-                ) {
-                    $steps[] = new RepairStep(
-                        $step->technique->key,
-                        null,
-                        $step->minutes * $spread->repairFactor(),
-                        'the varnish was on already',
-                    );
-                }
+            array_push($steps, ...$this->varnish($steps, $spread));
+        }
+
+        return $steps;
+    }
+
+    /** @return list<RepairStep> */
+    private function first(FaultKind $fault, ?Area $area, Spread $spread): array
+    {
+        $steps = [];
+        $on = $fault->where === 'whole' ? null : $area;
+        foreach ($fault->first as $key) {
+            if ($key !== FaultKind::OWN_BASE) {
+                $technique = $this->known($key);
+                $steps[] = $technique === null ? null : $this->step($technique, $on, $spread, RepairWhy::PutsRight);
+
+                continue;
+            }
+            $base = $area === null ? null : $this->baseOf($area);
+            if ($base?->tidied === true) {
+                $light = $this->known(WellKnown::LIGHT_UNDERLAY);
+                $steps[] = $light === null ? null : $this->step($light, $on, $spread, RepairWhy::LightGround);
+            }
+            $steps[] = $base === null ? null : $this->step($base, $on, $spread, RepairWhy::OwnBase);
+        }
+
+        return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
+    }
+
+    /** @param  list<RepairStep>  $steps */
+    private static function phaseFrom(array $steps): Phase
+    {
+        $from = Phase::Check;
+        foreach ($steps as $step) {
+            $phase = Phase::of($step->technique);
+            $from = $phase->value < $from->value ? $phase : $from;
+        }
+
+        return $from;
+    }
+
+    /** @return list<RepairStep> the plan's steps on the area after what is done first; all of them where nothing is */
+    private function again(Area $area, Phase $from, Spread $spread): array
+    {
+        $steps = [];
+        foreach ($this->plan->work->steps as $step) {
+            $isLater = $step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1);
+            if ($step->area?->key === $area->key && $isLater && $step->phase->value < Phase::MattVarnish->value) {
+                $steps[] = new RepairStep($step->technique, $step->area, $step->minutes * $spread->repairFactor(), RepairWhy::DoneAgain);
             }
         }
 
         return $steps;
     }
 
-    /** @return list<array{Technique, string}> */
-    private function first(FaultKind $fault, ?Area $area): array
+    /** @return list<RepairStep> */
+    private function neighbours(Area $area): array
     {
-        $first = [];
-        foreach ($fault->first as $key) {
-            if ($key !== 'own_base') {
-                $first[] = [
-                    $this->plan->request->standard->technique($key),
-                    "what puts {$this->lower($fault->name)} right",
-                ];
-
-                continue;
+        $tidy = $this->known(WellKnown::TIDY);
+        $sculpt = $this->plan->request->sculpt;
+        $steps = [];
+        foreach ($sculpt->areas as $neighbour) {
+            if ($tidy !== null && $sculpt->touch($area->key, $neighbour->key) && $neighbour->rank !== Rank::Ground) {
+                $steps[] = $this->step($tidy, $neighbour, Spread::Spot, RepairWhy::Strayed);
             }
-            $base = $area === null ? null : $this->baseOf($area);
-            if ($base === null) {
-                continue;
-            }
-            if ($base->tidied) {
-                $first[] = [
-                    $this->plan->request->standard->technique('light_underlay'),
-                    'a stain wants a light ground under it',
-                ];
-            }
-            $first[] = [$base, 'the area\'s own base, by brush'];
         }
 
-        return $first;
+        return $steps;
     }
 
+    /**
+     * @param  list<RepairStep>  $steps  that are done before it
+     * @return list<RepairStep>
+     */
+    private function varnish(array $steps, Spread $spread): array
+    {
+        $there = array_map(fn (RepairStep $s) => $s->technique->key, $steps);
+        $again = [];
+        foreach ($this->plan->work->steps as $step) {
+            if ($step->area === null && $step->phase === Phase::MattVarnish && ! in_array($step->technique->key, $there, true)) {
+                $again[] = new RepairStep($step->technique, null, $step->minutes * $spread->repairFactor(), RepairWhy::VarnishWasOn);
+            }
+        }
+
+        return $again;
+    }
+
+    private function known(string $technique): ?Technique
+    {
+        $standard = $this->plan->request->standard;
+
+        return $standard->hasTechnique($technique) ? $standard->technique($technique) : null;
+    }
+
+    /** The base technique of the area as it is repaired: by brush. */
     private function baseOf(Area $area): ?Technique
     {
-        foreach (
-            $this->plan->areas[$this->plan->request->sculpt->place($area->key)]->choice->techniques ?? [] as $used
-        ) {
+        foreach ($this->plan->area($area->key)->choice->techniques ?? [] as $used) {
             if ($used->technique->givesAny(Effect::BaseColour)) {
-                return $used->technique->family === Family::Spray
-                    ? $this->plan->request->standard->technique('base_coat')
-                    : $used->technique;
+                return $used->technique->family === Family::Spray ? $this->known(WellKnown::BASE_COAT) : $used->technique;
             }
         }
 
         return null;
     }
 
-    private function step(Technique $technique, ?Area $area, Spread $spread, string $why): RepairStep
+    private function step(Technique $technique, ?Area $area, Spread $spread, RepairWhy $why): RepairStep
     {
-        $sculpt = $this->plan->request->sculpt;
-        $index = (int) array_search($technique, $this->plan->request->standard->techniques, true);
-        $pace = $this->plan->request->tier->pace;
-        $minutes =
-            $area === null || $technique->whole
-                ? Candidate::onModel($technique, $index, $sculpt, $pace)->minutes[Extent::Full->value]
-                : Candidate::onArea(
-                    $technique,
-                    $index,
-                    $area,
-                    $sculpt,
-                    $pace,
-                    new MethodOnModel(
-                        $this->plan->request->method,
-                        $sculpt,
-                        $this->plan->request->scheme,
-                        $this->plan->request->shelf,
-                    ),
-                )->minutes[Extent::Full->value];
+        $r = $this->plan->request;
+        $on = $technique->whole ? null : $area;
+        $index = (int) array_search($technique, $r->standard->techniques, true);
+        $candidate = $on === null
+            ? Candidate::onModel($technique, $index, $r->sculpt, $r->tier->pace)
+            : Candidate::onArea(
+                $technique,
+                $index,
+                $on,
+                $r->sculpt,
+                $r->tier->pace,
+                new MethodOnModel($r->method, $r->sculpt, $r->scheme, $r->shelf),
+            );
 
-        return new RepairStep(
-            $technique->key,
-            $technique->whole ? null : $area?->key,
-            $minutes * $spread->repairFactor(),
-            $why,
-        );
-    }
-
-    private function again(Step $step, Spread $spread): RepairStep
-    {
-        return new RepairStep(
-            $step->technique->key,
-            $step->area?->key,
-            $step->minutes * $spread->repairFactor(),
-            'a later step of the plan, done again',
-        );
-    }
-
-    private function lower(string $name): string
-    {
-        return mb_strtolower($name);
+        return new RepairStep($technique, $on, $candidate->minutes[Extent::Full->value] * $spread->repairFactor(), $why);
     }
 }

@@ -22,7 +22,7 @@ final class AreaKinds
      * focus and area keys as far as the scopes name them, and one other.
      *
      * @param  list<Scope>  $scopes
-     * @return iterable<array{Area, Sculpt}>
+     * @return iterable<AreaKind>
      */
     public static function toldApartBy(array $scopes): iterable
     {
@@ -55,7 +55,7 @@ final class AreaKinds
 
     /**
      * @param  list<non-empty-list<Relief>>  $reliefs
-     * @return iterable<array{Area, Sculpt}>
+     * @return iterable<AreaKind>
      */
     private static function surfaces(
         Role $role,
@@ -87,7 +87,7 @@ final class AreaKinds
                         null,
                         [],
                     );
-                    yield [$area, new Sculpt('kind', $role, $size, null, 10.0, null, [], false, null, [$area])];
+                    yield new AreaKind($area, new Sculpt('kind', $role, $size, null, 10.0, null, [], false, null, [$area]));
                 }
             }
         }

@@ -6,6 +6,7 @@ namespace Ordotype\Core\Ladder;
 
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
@@ -24,55 +25,17 @@ final readonly class ComparisonSheet
         public Sculpt $sculpt,
         ?Scheme $scheme = null,
         Shelf $shelf = new Shelf([]),
+        Planner $planner = new Planner(),
     ) {
-        $tiers = array_values(
-            array_filter((new Grid($standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered),
-        );
-        $plans = array_map(
-            fn (Tier $t) => Planner::plan(new PlanRequest($standard, $t, $sculpt, $scheme, shelf: $shelf)),
-            $tiers,
-        );
-        $nothing =
-            $tiers === []
-                ? []
-                : [
-                    Planner::plan(
-                        new PlanRequest($standard, self::silent($tiers[0]), $sculpt, $scheme, shelf: $shelf),
-                    ),
-                    ...$plans,
-                ];
+        $tiers = array_values(array_filter((new Grid($standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered));
+        $planned = fn (Tier $t): Plan => $planner->plan(new PlanRequest($standard, $t, $sculpt, $scheme, shelf: $shelf));
+        $plans = array_map($planned, $tiers);
+        $below = $tiers === [] ? [] : [$planned($tiers[0]->saying([])), ...$plans];
         $rungs = [];
         foreach ($tiers as $i => $tier) {
-            $difference = new TierDifference($nothing[$i], $plans[$i]);
-            $next = isset($plans[$i + 1])
-                ? (new Voices(new TierDifference($plans[$i], $plans[$i + 1])))->gains()
-                : [];
-            $rungs[] = new ComparedRung(
-                $tier,
-                $plans[$i],
-                $difference->prices()[1],
-                (new Voices($difference))->gains(),
-                (new Voices($difference))->losses(),
-                $next,
-            );
+            $next = isset($plans[$i + 1]) ? new TierDifference($plans[$i], $plans[$i + 1]) : null;
+            $rungs[] = new ComparedRung($tier, $plans[$i], new TierDifference($below[$i], $plans[$i]), $next);
         }
         $this->rungs = $rungs;
-    }
-
-    /** The lowest tier with nothing to say: what it gives is told from there. */
-    private static function silent(Tier $tier): Tier
-    {
-        return new Tier(
-            $tier->key,
-            $tier->name,
-            $tier->order,
-            $tier->status,
-            $tier->intent,
-            $tier->pace,
-            $tier->aim,
-            $tier->viewing,
-            [],
-            $tier->defaultStatus,
-        );
     }
 }

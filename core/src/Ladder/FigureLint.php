@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Format\ClauseFormat;
+use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Money\Money;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\ClauseChange;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\MinutesClause;
 use Ordotype\Core\Standard\PriceRange;
@@ -17,14 +19,14 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
-use stdClass;
 
 /** What shows only when the offered tiers are planned on the studio's figures. */
 final readonly class FigureLint
 {
     /** @param  list<Sculpt>  $figures */
-    public function __construct(private Standard $standard, private array $figures, private ?string $hourlyRate)
-    {
+    public function __construct(private Standard $standard, private array $figures, private ?Money $hourlyRate,
+        private Planner $planner,
+    ) {
     }
 
     /**
@@ -40,7 +42,7 @@ final readonly class FigureLint
                 continue;
             }
             foreach ($this->figures as $figure) {
-                $plan = Planner::plan(new PlanRequest($this->standard, $tier, $figure));
+                $plan = $this->planner->plan(new PlanRequest($this->standard, $tier, $figure));
                 foreach (
                     [
                         ...$this->conflicts($plan),
@@ -49,10 +51,7 @@ final readonly class FigureLint
                         ...$this->belowCost($plan),
                     ] as [$by, $finding]
                 ) {
-                    $what =
-                        "$finding->kind $finding->tier ".
-                        implode(' ', $finding->clauses).
-                        ($finding->kind === 'below_cost' ? " {$figure->size->value} {$figure->role->value}" : '');
+                    $what = self::about($finding, $figure);
                     if (! isset($worst[$what]) || $worst[$what][0] < $by) {
                         $worst[$what] = [$by, $finding];
                     }
@@ -63,22 +62,23 @@ final readonly class FigureLint
         return array_column(array_values($worst), 1);
     }
 
+    /** Equal for findings of which one is enough: the same clause or price, on whichever figure. */
+    private static function about(Finding $finding, Sculpt $figure): string
+    {
+        $about = [$finding->kind->value, $finding->tier->key, ...array_map(fn (Clause $c) => $c->id, $finding->clauses)];
+
+        return implode(' ', $finding->kind === FindingKind::BelowCost ? [...$about, $figure->size->value, $figure->role->value] : $about);
+    }
+
     /** @return list<array{float, Finding}> */
     private function conflicts(Plan $plan): array
     {
         $tier = $plan->request->tier;
         $findings = [];
         foreach ($plan->conflicts() as $conflict) {
-            $findings[] = [
-                1.0,
-                new Finding(
-                    'cannot_be_met',
-                    $tier->key,
-                    $conflict->clauses,
-                    "On the {$plan->request->sculpt->name}, {$tier->name} cannot be met: $conflict->reason.",
-                    'Change one of these clauses, allow a technique that helps, or narrow a scope.',
-                ),
-            ];
+            $clauses = $this->named($tier, Reason::ids($conflict->reasons));
+            $figure = $plan->request->sculpt;
+            $findings[] = [1.0, new Finding(FindingKind::CannotBeMet, $tier, $clauses, figure: $figure, conflict: $conflict)];
         }
 
         return $findings;
@@ -98,7 +98,7 @@ final readonly class FigureLint
             if ($planned->relaxed > 0) {
                 $relaxed[] = $i;
                 foreach ($planned->demand->requirements as $requirement) {
-                    $suspects += array_fill_keys($requirement->clauses, true);
+                    $suspects += array_fill_keys(Reason::ids($requirement->reasons), true);
                 }
             }
         }
@@ -110,23 +110,13 @@ final readonly class FigureLint
             ) {
                 continue;
             }
-            $without = Planner::choose(new PlanRequest($this->standard, $this->without($tier, $clause), $figure));
+            $request = new PlanRequest($this->standard, $this->without($tier, $clause), $figure);
+            $without = $this->planner->choose($request)->areas;
             foreach ($relaxed as $i) {
                 if ($without[$i]->relaxed < $plan->areas[$i]->relaxed) {
                     $area = $plan->areas[$i]->demand->area;
-                    $findings[] = [
-                        (float) $plan->areas[$i]->relaxed,
-                        new Finding(
-                            'lowers_bar',
-                            $tier->key,
-                            [$clause->id],
-                            "On the {$figure->name}, ".
-                                mb_strtolower($area->name ?? '').
-                                ", $clause->id can only be met by rougher work than the pace of $tier->name wants.",
-                            'Allow a cleaner technique that gives it, name one with "by", or leave this kind '.
-                                'of area out of its scope.',
-                        ),
-                    ];
+                    $finding = new Finding(FindingKind::LowersBar, $tier, [$clause], figure: $figure, area: $area);
+                    $findings[] = [(float) $plan->areas[$i]->relaxed, $finding];
                     break;
                 }
             }
@@ -139,21 +129,7 @@ final readonly class FigureLint
     {
         $left = array_values(array_filter($this->standard->clausesOf($tier), fn (Clause $c) => $c !== $clause));
 
-        return new Tier(
-            $tier->key,
-            $tier->name,
-            $tier->order,
-            $tier->status,
-            $tier->intent,
-            $tier->pace,
-            $tier->aim,
-            $tier->viewing,
-            $left,
-            $tier->defaultStatus,
-            null,
-            null,
-            $tier->faults,
-        );
+        return $tier->saying($left);
     }
 
     /** @return list<array{float, Finding}> */
@@ -172,23 +148,17 @@ final readonly class FigureLint
                 continue;
             }
             $enough = 5 * (int) ceil($minutes / 5);
-            $own = in_array($clause, $tier->clauses, true) ? ClauseFormat::write($clause) : null;
-            $after = ClauseFormat::write($clause);
-            $after->id = $own === null ? "$tier->key.{$clause->suffix()}" : $clause->id;
-            $after->max = $enough;
-            $findings[] = [
-                $minutes - $clause->max,
-                new Finding(
-                    'over_minutes',
-                    $tier->key,
-                    [$clause->id],
-                    "The {$figure->name} takes ".
-                        round($minutes).
-                        " minutes at $tier->name, and $clause->id allows $clause->max.",
-                    "Allow $enough minutes, or ask for less.",
-                    [new Edit('clause', $tier->key, $own, $after)],
-                ),
-            ];
+            $edits = [(new Proposals($this->standard))->own($tier, $clause, new ClauseChange(max: (float) $enough))];
+            $finding = new Finding(
+                FindingKind::OverMinutes,
+                $tier,
+                [$clause],
+                $edits,
+                figure: $figure,
+                minutes: $minutes,
+                enough: $enough,
+            );
+            $findings[] = [$minutes - $clause->max, $finding];
         }
 
         return $findings;
@@ -201,58 +171,41 @@ final readonly class FigureLint
             return [];
         }
         $request = $plan->request;
-        $cents = (int) ceil(($plan->minutesByPasses() * self::cents($this->hourlyRate)) / 60 - 1e-6);
+        $cost = Money::forMinutes($plan->minutesByPasses(), $this->hourlyRate);
         $findings = [];
         foreach ($this->standard->prices as $price) {
-            if (
-                $price->tier !== $request->tier->key ||
-                $price->size !== $request->sculpt->size ||
-                $price->role !== $request->sculpt->role ||
-                self::cents($price->low) >= $cents
-            ) {
+            $low = Money::of($price->low);
+            if (! $price->isFor($request->tier, $request->sculpt) || ! $low->isLessThan($cost)) {
                 continue;
             }
-            $before = self::written($price);
-            $after = clone $before;
-            $after->low = self::money($cents);
-            $after->high = $price->high === null ? null : self::money(max($cents, self::cents($price->high)));
-            $findings[] = [
-                (float) ($cents - self::cents($price->low)),
-                new Finding(
-                    'below_cost',
-                    $request->tier->key,
-                    [],
-                    "A {$request->sculpt->name} at {$request->tier->name} costs $after->low {$this->standard->currency} of bench time, and its range starts at $price->low.",
-                    "Start the range at $after->low.",
-                    [new Edit('price', null, $before, $after)],
-                ),
-            ];
+            $high = $price->high === null ? null : Money::of($price->high);
+            $most = $high === null || ! $high->isLessThan($cost) ? $high : $cost;
+            $after = new PriceRange($price->size, $price->role, $price->tier, $cost->decimal(), $most?->decimal());
+            $finding = new Finding(
+                FindingKind::BelowCost,
+                $request->tier,
+                [],
+                [new PriceEdit($price, $after)],
+                figure: $request->sculpt,
+                price: $after,
+            );
+            $findings[] = [(float) ($cost->cents - $low->cents), $finding];
         }
 
         return $findings;
     }
 
-    private static function written(PriceRange $price): stdClass
+    /**
+     * The clauses of a tier among those that are named.
+     *
+     * @param  list<string>  $ids
+     * @return list<Clause>
+     */
+    private function named(Tier $tier, array $ids): array
     {
-        return (object) [
-            'size' => $price->size->value,
-            'role' => $price->role->value,
-            'tier' => $price->tier,
-            'low' => $price->low,
-            'high' => $price->high,
-        ];
-    }
-
-    /** Exact: a decimal with at most two places. */
-    private static function cents(string $money): int
-    {
-        [$whole, $part] = [...explode('.', $money), ''];
-
-        return 100 * (int) $whole + (int) str_pad(substr($part, 0, 2), 2, '0');
-    }
-
-    private static function money(int $cents): string
-    {
-        return sprintf('%d.%02d', intdiv($cents, 100), $cents % 100);
+        return array_values(array_filter(
+            $this->standard->clausesOf($tier),
+            fn (Clause $c) => in_array($c->id, $ids, true),
+        ));
     }
 }

@@ -83,17 +83,4 @@ final readonly class Kinds
             ),
         );
     }
-
-    /** A kind of area in words. */
-    public static function words(Area $area, Sculpt $sculpt, Clause $told): string
-    {
-        $scope = $told->scope();
-        $words = $scope->role === null && $scope->size === null ? '' : " of {$sculpt->role->value} models";
-
-        return "{$area->rank->value} areas of ".
-            Words::plain($area->material->value).
-            ' with '.
-            implode(' and ', array_map(fn ($r) => Words::plain($r->value), $area->relief)).
-            $words;
-    }
 }

@@ -9,7 +9,7 @@ use Ordotype\Core\Demand\Requirement;
 /** One requirement that differs between two tiers. `before` is null where it is added, `after` where it is dropped. */
 final readonly class RequirementChange
 {
-    public function __construct(public string $change, public ?Requirement $before, public ?Requirement $after)
+    public function __construct(public Trend $trend, public ?Requirement $before, public ?Requirement $after)
     {
     }
 }

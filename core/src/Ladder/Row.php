@@ -11,7 +11,7 @@ final readonly class Row
     public function __construct(
         public string $suffix,
         public string $group,
-        public string $label,
+
         public array $cells,
     ) {
     }

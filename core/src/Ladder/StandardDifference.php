@@ -4,17 +4,13 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Format\ClauseFormat;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\TechniqueFormat;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\Tier;
 
-/**
- * In what two versions of a standard differ, clause by clause as the tiers resolve, with what is tighter or looser.
- */
+/** In what two versions of a standard differ, clause by clause as the tiers resolve, with what is tighter or looser. */
 final readonly class StandardDifference
 {
     /** @var list<StandardChange> tiers, then clauses in the order of the ladder, then techniques, then prices */
@@ -25,21 +21,15 @@ final readonly class StandardDifference
         $this->changes = [...$this->tiers(), ...$this->clauses(), ...$this->techniques(), ...$this->prices()];
     }
 
-    /** @return list<StandardChange> */
+    /** @return list<StandardChange> of the heads of tiers: what they are called, how they are planned and looked at */
     private function tiers(): array
     {
+        $head = fn (Tier $t): array => [$t->name, $t->status, $t->pace, $t->viewing, $t->aim, $t->defaultStatus(), $t->extends];
+
         return self::compare(
-            $this->from->tiers,
-            $this->to->tiers,
-            fn (Tier $t) => $t->key,
-            fn (Tier $t) => $t->name,
-            'tier',
-            function (Tier $t): string {
-                return "$t->name, {$t->status->value}, pace {$t->pace->value}, looked at ".
-                    "from {$t->viewing->distanceCm} cm, aim {$t->aim->value}, what no clause names is ".
-                    Words::status($t->defaultStatus()).
-                    ($t->extends === null ? '' : ", takes the clauses of $t->extends");
-            },
+            self::by($this->from->tiers, fn (Tier $t) => $t->key),
+            self::by($this->to->tiers, fn (Tier $t) => $t->key),
+            fn (Tier $a, Tier $b): bool => $head($a) == $head($b),
         );
     }
 
@@ -47,177 +37,88 @@ final readonly class StandardDifference
     private function clauses(): array
     {
         [$before, $after] = [self::resolved($this->from), self::resolved($this->to)];
-        $names = [];
-        foreach ([...(new Grid($this->from))->tiers(), ...(new Grid($this->to))->tiers()] as $tier) {
-            $names[$tier->key] = $tier->name;
-        }
-        /**
-         * @var array<string, array{
-         *     kind: string, tiers: list<string>, label: string, before: string|null, after: string|null
-         * }> $found
-         */
+        $tiers = self::by([...(new Grid($this->from))->tiers(), ...(new Grid($this->to))->tiers()], fn (Tier $t) => $t->key);
         $found = [];
-        foreach ($names as $key => $name) {
+        foreach ($tiers as $key => $tier) {
             foreach (($after[$key] ?? []) + ($before[$key] ?? []) as $suffix => $any) {
                 [$was, $is] = [$before[$key][$suffix] ?? null, $after[$key][$suffix] ?? null];
-                if ($was !== null && $is !== null && self::canonical($was) === self::canonical($is)) {
-                    continue;
+                $change = $was !== null && $is !== null && $was->isTheSame($is) ? null : self::change($was, $is);
+                if ($change !== null) {
+                    $place = implode("\n", [$change->kind->value, $suffix, $was?->sayingKey(), $is?->sayingKey()]);
+                    $tiersSoFar = isset($found[$place]) ? $found[$place]->tiers : [];
+                    $found[$place] = new StandardChange($change->kind, $was, $is, [...$tiersSoFar, $tier]);
                 }
-                $words = [
-                    $was === null ? null : Words::clause($was, $this->from),
-                    $is === null ? null : Words::clause($is, $this->to),
-                ];
-                $kind = match (true) {
-                    $was === null => 'added',
-                    $is === null => 'dropped',
-                    default => self::direction($was, $is),
-                };
-                $place = "$kind\n$suffix\n$words[0]\n$words[1]";
-                $found[$place] ??= [
-                    'kind' => $kind,
-                    'tiers' => [],
-                    'label' => $any->label ?? str_replace(['.', '_'], ' ', (string) $suffix),
-                    'before' => $words[0],
-                    'after' => $words[1],
-                ];
-                $found[$place]['tiers'][] = $name;
             }
         }
 
-        return array_values(
-            array_map(
-                fn (array $f) => new StandardChange(
-                    $f['kind'],
-                    'clause',
-                    $f['tiers'],
-                    $f['label'],
-                    $f['before'],
-                    $f['after'],
-                ),
-                $found,
-            ),
-        );
+        return array_values($found);
+    }
+
+    private static function change(?Clause $was, ?Clause $is): ?StandardChange
+    {
+        return match (true) {
+            $was !== null && $is !== null => new StandardChange(self::direction($was, $is), $was, $is),
+            $is !== null => new StandardChange(ChangeKind::Added, null, $is),
+            $was !== null => new StandardChange(ChangeKind::Dropped, $was, null),
+            default => null,
+        };
     }
 
     /** @return list<StandardChange> */
     private function techniques(): array
     {
-        [$before, $after] = [self::written($this->from), self::written($this->to)];
-        $changes = [];
-        foreach ($after + $before as $key => $any) {
-            [$was, $is] = [$before[$key] ?? null, $after[$key] ?? null];
-            if ($was === null || $is === null) {
-                $changes[] = new StandardChange(
-                    $was === null ? 'added' : 'dropped',
-                    'technique',
-                    [],
-                    $any['name'],
-                    null,
-                    null,
-                );
-
-                continue;
-            }
-            $differs = array_keys(
-                array_filter(
-                    $is + $was,
-                    fn (string $field) => ($was[$field] ?? null) !== ($is[$field] ?? null),
-                    ARRAY_FILTER_USE_KEY,
-                ),
-            );
-            if ($differs !== []) {
-                $changes[] = new StandardChange(
-                    'changed',
-                    'technique',
-                    [],
-                    $is['name'],
-                    self::fields($was, $differs),
-                    self::fields($is, $differs),
-                );
-            }
-        }
-
-        return $changes;
-    }
-
-    /**
-     * @param  array<string, string>  $fields
-     * @param  list<string>  $named
-     */
-    private static function fields(array $fields, array $named): string
-    {
-        return implode(
-            ', ',
-            array_map(fn (string $f) => str_replace('_', ' ', $f).' '.($fields[$f] ?? 'unsaid'), $named),
+        return self::compare(
+            self::by($this->from->techniques, fn (Technique $t) => $t->key),
+            self::by($this->to->techniques, fn (Technique $t) => $t->key),
+            fn (Technique $a, Technique $b): bool => $a == $b,
         );
-    }
-
-    /** @return array<string, array<string, string>> technique key to its fields as text */
-    private static function written(Standard $standard): array
-    {
-        $written = [];
-        foreach ($standard->techniques as $technique) {
-            $written[$technique->key] = [];
-            foreach (get_object_vars(TechniqueFormat::write($technique)) as $field => $value) {
-                $written[$technique->key][(string) $field] = is_string($value) ? $value : Json::canonical($value);
-            }
-        }
-
-        return $written;
     }
 
     /** @return list<StandardChange> */
     private function prices(): array
     {
+        $place = fn (PriceRange $p): string => "$p->tier {$p->size->value} {$p->role->value}";
+
         return self::compare(
-            $this->from->prices,
-            $this->to->prices,
-            fn (PriceRange $p) => "{$p->tier} {$p->size->value} {$p->role->value}",
-            fn (PriceRange $p) => "{$p->size->value} {$p->role->value} at $p->tier",
-            'price',
-            fn (PriceRange $p) => $p->low.($p->high === null ? ' and up' : " to $p->high"),
+            self::by($this->from->prices, $place),
+            self::by($this->to->prices, $place),
+            fn (PriceRange $a, PriceRange $b): bool => $a == $b,
         );
+    }
+
+    /**
+     * @template T of Tier|Technique|PriceRange
+     *
+     * @param  array<string, T>  $before
+     * @param  array<string, T>  $after
+     * @param  callable(T, T): bool  $same
+     * @return list<StandardChange>
+     */
+    private static function compare(array $before, array $after, callable $same): array
+    {
+        $changes = [];
+        foreach (array_keys($after + $before) as $key) {
+            [$was, $is] = [$before[$key] ?? null, $after[$key] ?? null];
+            if ($was !== null && $is !== null && $same($was, $is)) {
+                continue;
+            }
+            $kind = $was === null ? ChangeKind::Added : ($is === null ? ChangeKind::Dropped : ChangeKind::Changed);
+            $changes[] = new StandardChange($kind, $was, $is);
+        }
+
+        return $changes;
     }
 
     /**
      * @template T
      *
-     * @param  list<T>  $from
-     * @param  list<T>  $to
+     * @param  list<T>  $list
      * @param  callable(T): string  $key
-     * @param  callable(T): string  $name
-     * @param  callable(T): string  $words
-     * @return list<StandardChange>
+     * @return array<string, T>
      */
-    private static function compare(
-        array $from,
-        array $to,
-        callable $key,
-        callable $name,
-        string $what,
-        callable $words,
-    ): array {
-        $before = array_combine(array_map($key, $from), $from);
-        $after = array_combine(array_map($key, $to), $to);
-        $changes = [];
-        foreach ($after + $before as $k => $any) {
-            [$was, $is] = [
-                isset($before[$k]) ? $words($before[$k]) : null,
-                isset($after[$k]) ? $words($after[$k]) : null,
-            ];
-            if ($was !== $is) {
-                $changes[] = new StandardChange(
-                    $was === null ? 'added' : ($is === null ? 'dropped' : 'changed'),
-                    $what,
-                    [],
-                    $name($any),
-                    $was,
-                    $is,
-                );
-            }
-        }
-
-        return $changes;
+    private static function by(array $list, callable $key): array
+    {
+        return array_combine(array_map($key, $list), $list);
     }
 
     /** @return array<string, array<string, Clause>> tier key to suffix to clause */
@@ -225,31 +126,20 @@ final readonly class StandardDifference
     {
         $clauses = [];
         foreach ($standard->tiers as $tier) {
-            $clauses[$tier->key] = [];
-            foreach ($standard->clausesOf($tier) as $clause) {
-                $clauses[$tier->key][$clause->suffix()] = $clause;
-            }
+            $clauses[$tier->key] = self::by($standard->clausesOf($tier), fn (Clause $c) => $c->suffix());
         }
 
         return $clauses;
     }
 
-    private static function direction(Clause $was, Clause $is): string
+    private static function direction(Clause $was, Clause $is): ChangeKind
     {
         [$up, $down] = [Strength::implies($is, $was), Strength::implies($was, $is)];
 
         return match (true) {
-            $up && ! $down => 'tightened',
-            $down && ! $up => 'loosened',
-            default => 'changed',
+            $up && ! $down => ChangeKind::Tightened,
+            $down && ! $up => ChangeKind::Loosened,
+            default => ChangeKind::Changed,
         };
-    }
-
-    private static function canonical(Clause $clause): string
-    {
-        $written = ClauseFormat::write($clause);
-        unset($written->id);
-
-        return Json::canonical($written);
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\ScopeFormat;
+use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\FinishClause;
@@ -43,7 +41,7 @@ final class Strength
             $strong instanceof SprayedColoursClause && $weak instanceof SprayedColoursClause => $strong->min >= $weak->min,
             $strong instanceof FinishClause && $weak instanceof FinishClause => $strong->criterion ===
                 $weak->criterion &&
-                (Words::atLeast($weak->criterion) ? $strong->limit >= $weak->limit : $strong->limit <= $weak->limit),
+                ($weak->criterion->isFloor() ? $strong->limit >= $weak->limit : $strong->limit <= $weak->limit),
             $strong instanceof TechniqueClause && $weak instanceof TechniqueClause => $strong->technique ===
                 $weak->technique &&
                 $strong->family === $weak->family &&
@@ -57,14 +55,13 @@ final class Strength
         };
     }
 
-    public static function requirement(EffectClause $clause): Requirement
+    public static function requirement(EffectClause $clause): EffectRequirement
     {
-        return Requirement::effect('', [], null, $clause->effects, $clause->extent(), $clause->passes(), $clause->by);
+        return new EffectRequirement('', [], null, $clause->effects, $clause->extent(), $clause->passes(), $clause->by);
     }
 
     public static function sameScope(Scope $one, Scope $other): bool
     {
-        return $one == $other ||
-            Json::canonical(ScopeFormat::write($one)) === Json::canonical(ScopeFormat::write($other));
+        return $one == $other;
     }
 }

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace Ordotype\Core\Ladder;
 
 use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\FinishRequirement;
+use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Standard\PriceRange;
 
@@ -26,8 +30,8 @@ final readonly class TierDifference
         foreach ($before + $after as $place => $any) {
             [$was, $is] = [$before[$place] ?? null, $after[$place] ?? null];
             $change = match (true) {
-                $was === null => 'added',
-                $is === null => 'dropped',
+                $was === null => Trend::Added,
+                $is === null => Trend::Dropped,
                 default => self::compare($was, $is),
             };
             if ($change !== null) {
@@ -48,11 +52,7 @@ final readonly class TierDifference
     {
         $of = function (Plan $plan): ?PriceRange {
             foreach ($plan->request->standard->prices as $price) {
-                if (
-                    $price->tier === $plan->request->tier->key &&
-                    $price->size === $plan->request->sculpt->size &&
-                    $price->role === $plan->request->sculpt->role
-                ) {
+                if ($price->isFor($plan->request->tier, $plan->request->sculpt)) {
                     return $price;
                 }
             }
@@ -84,7 +84,7 @@ final readonly class TierDifference
     {
         $result = [];
         foreach (array_map(fn (RequirementState $s) => $s->requirement, $plan->requirements) as $r) {
-            $place = ($r->area ?? '')."\n{$r->kind->value}\n{$r->subject()}";
+            $place = ($r->area ?? '')."\n{$r->kind()->value}\n{$r->subject()}";
             // Two effect clauses that do not imply one another may stand side by side on one area.
             for ($n = 1; isset($result["$place\n$n"]); $n++);
             $result["$place\n$n"] = $r;
@@ -94,26 +94,55 @@ final readonly class TierDifference
     }
 
     /** For floors and extents, more is stronger; a ceiling that moves alone only allows more or less. */
-    private static function compare(Requirement $was, Requirement $is): ?string
+    private static function compare(Requirement $was, Requirement $is): ?Trend
     {
-        if ($was->kind === RequirementKind::Effect || $was->kind === RequirementKind::Technique) {
-            return match (true) {
-                $is->implies($was) && $was->implies($is) => null,
-                $is->implies($was) => 'strengthened',
-                $was->implies($is) => 'weakened',
-                default => 'changed',
-            };
+        return match (true) {
+            $was instanceof EffectRequirement && $is instanceof EffectRequirement => self::trend($is->implies($was), $was->implies($is)),
+            $was instanceof TechniqueRequirement && $is instanceof TechniqueRequirement => self::trend(
+                self::isAtLeast($is, $was),
+                self::isAtLeast($was, $is),
+            ),
+            $was instanceof FinishRequirement && $is instanceof FinishRequirement => self::limits($was, $is),
+            $was instanceof StepsRequirement && $is instanceof StepsRequirement => self::ranges($was->min, $was->max, $is->min, $is->max),
+            $was instanceof ModelRequirement && $is instanceof ModelRequirement => self::ranges($was->min, $was->max, $is->min, $is->max),
+            default => Trend::Changed,
+        };
+    }
+
+    private static function isAtLeast(TechniqueRequirement $one, TechniqueRequirement $other): bool
+    {
+        return $one->extent->value >= $other->extent->value && $one->passes >= $other->passes;
+    }
+
+    private static function trend(bool $up, bool $down): ?Trend
+    {
+        return match (true) {
+            $up && $down => null,
+            $up => Trend::Strengthened,
+            $down => Trend::Weakened,
+            default => Trend::Changed,
+        };
+    }
+
+    private static function limits(FinishRequirement $was, FinishRequirement $is): ?Trend
+    {
+        $stricter = $was->criterion->isFloor() ? $is->limit > $was->limit : $is->limit < $was->limit;
+
+        return $was->limit === $is->limit ? null : ($stricter ? Trend::Strengthened : Trend::Weakened);
+    }
+
+    private static function ranges(?float $from, ?float $to, ?float $newFrom, ?float $newTo): ?Trend
+    {
+        if ($from !== $newFrom) {
+            return ($newFrom ?? 0) > ($from ?? 0) ? Trend::Strengthened : Trend::Weakened;
         }
-        if ($was->min !== $is->min) {
-            return ($is->min ?? 0) > ($was->min ?? 0) ? 'strengthened' : 'weakened';
-        }
-        [$most, $now] = [$was->max ?? INF, $is->max ?? INF];
-        $isLimit = $was->min === null;
+        [$most, $now] = [$to ?? INF, $newTo ?? INF];
+        $isLimit = $from === null;
 
         return match (true) {
             $most === $now => null,
-            $now < $most => $isLimit ? 'strengthened' : 'allows_less',
-            default => $isLimit ? 'weakened' : 'allows_more',
+            $now < $most => $isLimit ? Trend::Strengthened : Trend::AllowsLess,
+            default => $isLimit ? Trend::Weakened : Trend::AllowsMore,
         };
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Ordotype\Core\Ladder;
 
 use Ordotype\Core\Demand\DemandResolver;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Format\ClauseFormat;
+use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\ClauseChange;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\SkillClause;
@@ -20,7 +20,6 @@ use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
-use stdClass;
 
 /**
  * Where a tier asks for less than one below it: some kind of area on which something the lower one asks is not implied
@@ -43,24 +42,17 @@ final readonly class WeakerRungs
         foreach ($low->clauses as $clause) {
             $where = $this->fallsShort($clause, $low, $high);
             if ($where !== null) {
-                $findings[] = new Finding(
-                    'asks_less',
-                    $higher->key,
-                    array_values(array_unique([$clause->id, ...$this->rivals($clause, $high)])),
-                    "$higher->name asks for less than $lower->name on $where: $clause->id asks for ".
-                        Words::clause($clause, $this->standard).
-                        ", and nothing $higher->name asks there is as much.",
-                    "Ask it at $higher->name too.",
-                    [$this->asking($clause, $higher)],
-                );
+                $clauses = [$clause, ...$this->rivals($clause, $high)];
+                $edits = [$this->asking($clause, $higher)];
+                $findings[] = new Finding(FindingKind::AsksLess, $higher, $clauses, $edits, lower: $lower, where: $where);
             }
         }
 
         return $findings;
     }
 
-    /** A kind of area, in words, on which the higher tier does not imply the clause; null where it always does. */
-    private function fallsShort(Clause $clause, Statuses $low, Statuses $high): ?string
+    /** A kind of area on which the higher tier does not imply the clause; null where it always does. */
+    private function fallsShort(Clause $clause, Statuses $low, Statuses $high): ?AreaKind
     {
         if ($clause instanceof TechniqueClause) {
             return $clause->status === TechniqueStatus::Required
@@ -92,15 +84,11 @@ final readonly class WeakerRungs
             }
         }
         $candidates = array_values(array_filter($candidates, fn (Clause $c) => $this->couldImply($c, $clause)));
-        foreach (
-            AreaKinds::toldApartBy([$clause->scope(), ...array_map(fn (Clause $c) => $c->scope(), $candidates)]) as [$area, $sculpt]
-        ) {
-            if (
-                $this->kinds->inScope($clause, $area, $sculpt) &&
-                $this->kinds->canHold($clause, $area) &&
-                ! $this->impliedThere($clause, $candidates, $high, $area, $sculpt)
-            ) {
-                return Kinds::words($area, $sculpt, $clause);
+        $scopes = [$clause->scope(), ...array_map(fn (Clause $c) => $c->scope(), $candidates)];
+        foreach (AreaKinds::toldApartBy($scopes) as $kind) {
+            $holds = $this->kinds->inScope($clause, $kind->area, $kind->sculpt) && $this->kinds->canHold($clause, $kind->area);
+            if ($holds && ! $this->impliedThere($clause, $candidates, $high, $kind->area, $kind->sculpt)) {
+                return $kind;
             }
         }
 
@@ -183,7 +171,7 @@ final readonly class WeakerRungs
 
     private function requires(
         TechniqueClause $clause,
-        Requirement $asked,
+        EffectRequirement $asked,
         Statuses $high,
         Area $area,
         Sculpt $sculpt,
@@ -202,7 +190,7 @@ final readonly class WeakerRungs
         return false;
     }
 
-    private function techniqueFallsShort(TechniqueClause $clause, Statuses $low, Statuses $high): ?string
+    private function techniqueFallsShort(TechniqueClause $clause, Statuses $low, Statuses $high): ?AreaKind
     {
         foreach ($this->standard->techniques as $technique) {
             if (! $clause->names($technique) || $technique->retired === true) {
@@ -213,26 +201,16 @@ final readonly class WeakerRungs
                 continue;
             }
             $naming = [...$low->naming($technique), ...$says];
-            foreach (
-                AreaKinds::toldApartBy(array_map(fn (TechniqueClause $c) => $c->scope(), $naming)) as [$area, $sculpt]
-            ) {
-                if (
-                    ! $clause->scope()->matches($area, $sculpt) ||
-                    ! ($technique->whole || DemandResolver::fits($technique, $area))
-                ) {
+            $scopes = array_map(fn (TechniqueClause $c) => $c->scope(), $naming);
+            foreach (AreaKinds::toldApartBy($scopes) as $kind) {
+                if (! $this->isRequiredThere($clause, $technique, $low, $kind)) {
                     continue;
                 }
-                [$status, $asks] = $low->of($technique, $area, $sculpt);
-                if ($status !== TechniqueStatus::Required || ! in_array($clause, $asks, true)) {
-                    continue;
-                }
-                $met = array_filter(
-                    $high->of($technique, $area, $sculpt)[1],
-                    fn (TechniqueClause $c) => $c->passes() >= $clause->passes() &&
-                        $c->extent()->value >= $clause->extent()->value,
-                );
-                if ($met === []) {
-                    return $technique->whole ? 'the whole model' : Kinds::words($area, $sculpt, $clause);
+                $asks = $high->of($technique, $kind->area, $kind->sculpt)[1];
+                $isMet = fn (TechniqueClause $c): bool => $c->passes() >= $clause->passes()
+                    && $c->extent()->value >= $clause->extent()->value;
+                if (array_filter($asks, $isMet) === []) {
+                    return $technique->whole ? $kind->asWholeModel() : $kind;
                 }
                 if ($technique->whole && $clause->scope()->role === null && $clause->scope()->size === null) {
                     break;
@@ -243,58 +221,56 @@ final readonly class WeakerRungs
         return null;
     }
 
-    /** @return list<string> what the higher tier says under the same name */
+    /** Whether the clause is one of those that require the technique on that kind of area. */
+    private function isRequiredThere(TechniqueClause $clause, Technique $technique, Statuses $low, AreaKind $kind): bool
+    {
+        $fits = $technique->whole || DemandResolver::fits($technique, $kind->area);
+        if (! $fits || ! $clause->scope()->matches($kind->area, $kind->sculpt)) {
+            return false;
+        }
+        [$status, $asks] = $low->of($technique, $kind->area, $kind->sculpt);
+
+        return $status === TechniqueStatus::Required && in_array($clause, $asks, true);
+    }
+
+    /** @return list<Clause> what the higher tier says under the same name */
     private function rivals(Clause $clause, Statuses $high): array
     {
-        return array_values(
-            array_map(
-                fn (Clause $c) => $c->id,
-                array_filter(
-                    $high->clauses,
-                    fn (Clause $c) => $c->suffix() === $clause->suffix() && $c->id !== $clause->id,
-                ),
-            ),
-        );
+        return array_values(array_filter(
+            $high->clauses,
+            fn (Clause $c) => $c->suffix() === $clause->suffix() && $c->id !== $clause->id,
+        ));
     }
 
     /**
      * The clause as the higher tier would ask it: stronger in its place, or beside what stands there under another
      * name.
      */
-    private function asking(Clause $clause, Tier $higher): Edit
+    private function asking(Clause $clause, Tier $higher): ClauseEdit
     {
-        $after = ClauseFormat::write($clause);
-        $own =
-            array_values(array_filter($higher->clauses, fn (Clause $c) => $c->suffix() === $clause->suffix()))[0] ??
-            null;
-        $place =
-            array_values(
-                array_filter(
-                    $this->standard->clausesOf($higher),
-                    fn (Clause $c) => $c->suffix() === $clause->suffix(),
-                ),
-            )[0] ?? null;
-        if (
-            $place !== null &&
-            ($place::class !== $clause::class ||
-                ! Strength::sameScope($place->scope(), $clause->scope()) ||
-                $place instanceof TechniqueClause ||
-                ! $this->sameSubject($place, $clause))
-        ) {
+        $sameSuffix = fn (Clause $c): bool => $c->suffix() === $clause->suffix();
+        $own = array_values(array_filter($higher->clauses, $sameSuffix))[0] ?? null;
+        $place = array_values(array_filter($this->standard->clausesOf($higher), $sameSuffix))[0] ?? null;
+        if ($place !== null && ! $this->takesItsFloor($place, $clause)) {
             $id = "$higher->key.{$clause->suffix()}_kept";
             for ($n = 2; $this->taken($higher, $id); $n++) {
                 $id = "$higher->key.{$clause->suffix()}_kept$n";
             }
-            $after->id = $id;
 
-            return new Edit('clause', $higher->key, null, $after);
+            return new ClauseEdit($higher, null, (new ClauseChange(id: $id))->of($clause));
         }
-        if ($place !== null) {
-            $after = self::atLeast($place, $clause);
-        }
-        $after->id = "$higher->key.{$clause->suffix()}";
+        $raised = $place === null ? $clause : self::atLeast($place, $clause);
 
-        return new Edit('clause', $higher->key, $own === null ? null : ClauseFormat::write($own), $after);
+        return new ClauseEdit($higher, $own, (new ClauseChange(id: "$higher->key.{$clause->suffix()}"))->of($raised));
+    }
+
+    /** Whether what stands in the clause's place asks for the same thing, so that its floor can be raised. */
+    private function takesItsFloor(Clause $place, Clause $clause): bool
+    {
+        return $place::class === $clause::class
+            && ! $place instanceof TechniqueClause
+            && Strength::sameScope($place->scope(), $clause->scope())
+            && $this->sameSubject($place, $clause);
     }
 
     private function sameSubject(Clause $one, Clause $other): bool
@@ -316,24 +292,23 @@ final readonly class WeakerRungs
     }
 
     /** What stands there with its floors raised to those of the other; both of one kind and subject. */
-    private static function atLeast(Clause $place, Clause $floor): stdClass
+    private static function atLeast(Clause $place, Clause $floor): Clause
     {
-        $result = ClauseFormat::write($place);
-        if ($place instanceof EffectClause && $floor instanceof EffectClause) {
-            $result->extent = ($floor->extent()->value > $place->extent()->value ? $floor : $place)->extent()->word();
-            $result->passes = max($place->passes(), $floor->passes());
-        } elseif ($place instanceof FinishClause && $floor instanceof FinishClause) {
-            $result->limit = $floor->limit;
-        } elseif ($place instanceof SkillClause && $floor instanceof SkillClause) {
-            $result->min = max($place->min, $floor->min);
-        } elseif (
-            ($place instanceof StepsClause && $floor instanceof StepsClause) ||
-            ($place instanceof SprayedColoursClause && $floor instanceof SprayedColoursClause)
-        ) {
-            $result->min = max($place->min, $floor->min);
-            $result->max = $place->max === null ? null : max($place->max, $result->min);
-        }
-
-        return $result;
+        return match (true) {
+            $place instanceof EffectClause && $floor instanceof EffectClause => (new ClauseChange(
+                extent: $floor->extent()->value > $place->extent()->value ? $floor->extent() : $place->extent(),
+                passes: max($place->passes(), $floor->passes()),
+            ))->of($place),
+            $place instanceof FinishClause && $floor instanceof FinishClause => (new ClauseChange(limit: $floor->limit))->of($place),
+            $place instanceof SkillClause && $floor instanceof SkillClause => (new ClauseChange(
+                min: max($place->min, $floor->min),
+            ))->of($place),
+            $place instanceof StepsClause && $floor instanceof StepsClause,
+            $place instanceof SprayedColoursClause && $floor instanceof SprayedColoursClause => (new ClauseChange(
+                min: max($place->min, $floor->min),
+                max: $place->max === null ? null : (float) max($place->max, $place->min, $floor->min),
+            ))->of($place),
+            default => $place,
+        };
     }
 }

@@ -4,14 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Method;
 
-use Ordotype\Core\Choice\AreaProblem;
-use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Colour\Hiding;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
-use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Facing;
 use Ordotype\Core\Sculpt\Material;
@@ -68,10 +63,8 @@ final readonly class MethodOnModel
 
     /**
      * Whether the method keeps a technique off an area, and which school does.
-     *
-     * @param  array<string, true>  $allowed  what the tier allows here
      */
-    public function keepsOff(Technique $technique, Area $area, array $allowed): ?School
+    public function keepsOff(Technique $technique, Area $area): ?School
     {
         if ($technique->family === Family::Spray && ! $this->sprays()) {
             return School::Spraying;
@@ -92,61 +85,21 @@ final readonly class MethodOnModel
         return null;
     }
 
-    /**
-     * The problem with stains as the only bases, where the method builds down from stains, a stain is allowed and
-     * suits
-     * the area well; null elsewhere.
-     */
-    public function stains(Area $area, AreaProblem $problem): ?AreaProblem
+    /** Whether bases are stains here wherever a stain is allowed and suits the area well. */
+    public function buildsDownFromStains(Area $area): bool
     {
-        if ($this->method->answerFor(School::Build, $area, $this->sculpt) !== 'stain_down') {
-            return null;
-        }
-        foreach ($problem->candidates as $candidate) {
-            if (
-                $candidate->isBase() &&
-                in_array($candidate->technique->key, self::STAINS, true) &&
-                $candidate->technique->suit($area->relief) >= 2
-            ) {
-                return $problem->filtered(
-                    fn (Candidate $c) => ! $c->isBase() ||
-                        (in_array($c->technique->key, self::STAINS, true) && $c->technique->suit($area->relief) >= 2),
-                );
-            }
-        }
-
-        return null;
+        return $this->method->answerFor(School::Build, $area, $this->sculpt) === 'stain_down';
     }
 
-    /** On backs that may be simpler: extents one less (a spot is dropped), passes one less but never below one. */
-    public function simpler(AreaDemand $demand): AreaDemand
+    public static function isStain(Technique $technique): bool
     {
-        $area = $demand->area;
-        if (
-            $area === null ||
-            $area->facing !== Facing::Back ||
-            $this->method->answerFor(School::Backs, $area, $this->sculpt) !== 'simpler'
-        ) {
-            return $demand;
-        }
-        $asked = [];
-        foreach ($demand->asked as $one) {
-            if ($one->kind !== RequirementKind::Effect) {
-                $asked[] = $one;
-            } elseif ($one->extent->value > Extent::Spot->value) {
-                $asked[] = Requirement::effect(
-                    $one->area,
-                    [...$one->clauses, 'method.'.School::Backs->value],
-                    $one->severity,
-                    $one->effects,
-                    Extent::from($one->extent->value - 1),
-                    max(1, $one->passes - 1),
-                    $one->by,
-                );
-            }
-        }
+        return in_array($technique->key, self::STAINS, true);
+    }
 
-        return $demand->asking(...$asked);
+    /** Whether backs may be simpler, and this is one. */
+    public function mayBeSimpler(Area $area): bool
+    {
+        return $area->facing === Facing::Back && $this->method->answerFor(School::Backs, $area, $this->sculpt) === 'simpler';
     }
 
     /**

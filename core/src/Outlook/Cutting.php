@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ordotype\Core\Outlook;
 
 use Ordotype\Core\Choice\AreaSolver;
-use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\SpareMinutes;
@@ -29,9 +28,9 @@ final readonly class Cutting
     ) {
     }
 
-    public static function to(Plan $plan, float $minutes): self
+    public static function to(Plan $plan, float $minutes, Planner $planner = new Planner()): self
     {
-        $cuts = [...self::ofAmendments($plan), ...self::ofExtras($plan)];
+        $cuts = [...self::ofAmendments($plan, $planner), ...self::ofExtras($plan)];
         usort($cuts, fn (Cut $a, Cut $b) => $a->noticeAMinute() <=> $b->noticeAMinute());
         $left = $plan->minutesByPasses();
         $gone = [];
@@ -50,7 +49,7 @@ final readonly class Cutting
         );
         usort($tiers, fn (Tier $a, Tier $b) => $b->order <=> $a->order);
         foreach ($tiers as $tier) {
-            $takes = Planner::plan($plan->request->at($tier)->amended([]))->minutesByPasses();
+            $takes = $planner->plan($plan->request->at($tier)->amended([]))->minutesByPasses();
             if ($takes <= $minutes + AreaSolver::TIE) {
                 return new self($gone, $left, $tier, $takes);
             }
@@ -80,11 +79,11 @@ final readonly class Cutting
     }
 
     /** @return list<Cut> amendments without which the plan takes less */
-    private static function ofAmendments(Plan $plan): array
+    private static function ofAmendments(Plan $plan, Planner $planner): array
     {
         $request = $plan->request;
         $cuts = [];
-        $now = Planner::plan($request);
+        $now = $planner->plan($request);
         foreach ($request->amendments as $i => $amendment) {
             if ($amendment->on !== null) {
                 continue;
@@ -92,7 +91,7 @@ final readonly class Cutting
             $rest = $request->amendments;
             array_splice($rest, $i, 1);
             try {
-                $without = Planner::plan($request->amended($rest));
+                $without = $planner->plan($request->amended($rest));
             } catch (FormatException) {
                 continue; // another amendment changes what this one brought: it cannot go alone
             }
@@ -101,11 +100,10 @@ final readonly class Cutting
                 continue;
             }
             $notice = 0.0;
-            foreach ((new PlanComparison($now, $without))->differences() as ['area' => $area, 'only_one' => $gone]) {
-                if ($area !== null) {
-                    $notice += array_sum(
-                        array_map(fn (ChosenTechnique $u) => SpareMinutes::notice($area, $u->technique), $gone),
-                    );
+            foreach ((new PlanComparison($now, $without))->differences() as $difference) {
+                $area = $difference->area;
+                foreach ($difference->onlyOne as $used) {
+                    $notice += $area === null ? 0.0 : SpareMinutes::notice($area, $used->technique);
                 }
             }
             $cuts[] = new Cut(null, null, $amendment, $saves, $notice);

@@ -7,7 +7,6 @@ namespace Ordotype\Core\Outlook;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Sculpt\Area;
 
 /** Two plans of one model side by side: for each area what only one of them does, or does otherwise. */
 final readonly class PlanComparison
@@ -16,44 +15,36 @@ final readonly class PlanComparison
     {
     }
 
-    /**
-     * @return list<array{area: Area|null, only_one: list<ChosenTechnique>, only_other: list<ChosenTechnique>,
-     *     minutes_one: float|null, minutes_other: float|null}> areas that differ, the whole model first (area null)
-     */
+    /** @return list<AreaDifference> areas that differ, the whole model first */
     public function differences(): array
     {
-        $differences = [];
-        foreach ($this->pairs() as [$area, $one, $other]) {
-            [$a, $b] = [$one->choice->techniques ?? [], $other->choice->techniques ?? []];
-            $onlyOne = self::beside($a, $b);
-            $onlyOther = self::beside($b, $a);
-            if ($onlyOne !== [] || $onlyOther !== []) {
-                $differences[] = [
-                    'area' => $area,
-                    'only_one' => $onlyOne,
-                    'only_other' => $onlyOther,
-                    'minutes_one' => $one?->minutes(),
-                    'minutes_other' => $other?->minutes(),
-                ];
-            }
+        $differences = [$this->difference($this->one->whole, $this->other->whole)];
+        $others = self::byKey($this->other);
+        foreach (self::byKey($this->one) as $key => $one) {
+            $differences[] = $this->difference($one, $others[$key] ?? null);
+            unset($others[$key]);
+        }
+        foreach ($others as $other) {
+            $differences[] = $this->difference(null, $other);
         }
 
-        return $differences;
+        return array_values(array_filter($differences, fn (AreaDifference $d) => $d->onlyOne !== [] || $d->onlyOther !== []));
     }
 
-    /** @return list<array{Area|null, PlannedArea|null, PlannedArea|null}> */
-    private function pairs(): array
+    private function difference(?PlannedArea $one, ?PlannedArea $other): AreaDifference
     {
-        $pairs = ['' => [null, $this->one->whole, $this->other->whole]];
-        foreach ([$this->one, $this->other] as $side => $plan) {
-            foreach ($plan->areas as $planned) {
-                $key = (string) $planned->demand->area?->key;
-                $pairs[$key] ??= [$planned->demand->area, null, null];
-                $pairs[$key][$side + 1] = $planned;
-            }
-        }
+        [$a, $b] = [$one->choice->techniques ?? [], $other->choice->techniques ?? []];
+        $area = $one->demand->area ?? $other?->demand->area;
 
-        return array_values($pairs);
+        return new AreaDifference($area, self::beside($a, $b), self::beside($b, $a), $one?->minutes(), $other?->minutes());
+    }
+
+    /** @return array<string, PlannedArea> */
+    private static function byKey(Plan $plan): array
+    {
+        $keys = array_map(fn (PlannedArea $a) => (string) $a->demand->area?->key, $plan->areas);
+
+        return array_combine($keys, $plan->areas);
     }
 
     /**
@@ -63,17 +54,14 @@ final readonly class PlanComparison
      */
     private static function beside(array $list, array $other): array
     {
-        $there = array_map(fn (ChosenTechnique $u) => "{$u->technique->key} $u->passes {$u->extent->value}", $other);
+        return array_values(array_filter($list, function (ChosenTechnique $u) use ($other): bool {
+            foreach ($other as $there) {
+                if ($there->technique->key === $u->technique->key && $there->passes === $u->passes && $there->extent === $u->extent) {
+                    return false;
+                }
+            }
 
-        return array_values(
-            array_filter(
-                $list,
-                fn (ChosenTechnique $u) => ! in_array(
-                    "{$u->technique->key} $u->passes {$u->extent->value}",
-                    $there,
-                    true,
-                ),
-            ),
-        );
+            return true;
+        }));
     }
 }

@@ -14,14 +14,14 @@ final readonly class StoppingPoint
      *     apart; null where there is no such point
      * @param  list<int>  $finish  places of the steps that finish the piece there
      * @param  float  $minutes  hand minutes of all those steps, area by area
-     * @param  string|null  $reason  why there is none
+     * @param  StopObstacle|null  $obstacle  why there is none
      */
     public function __construct(
         public Tier $tier,
         public ?array $steps,
         public array $finish,
         public float $minutes,
-        public ?string $reason,
+        public ?StopObstacle $obstacle,
     ) {
     }
 }

@@ -4,14 +4,20 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Outlook;
 
-use Ordotype\Core\Choice\AreaProblem;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conformance;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\AreaDemand;
+use Ordotype\Core\Demand\ModelRequirement;
+use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Planning\AskedArea;
+use Ordotype\Core\Planning\AskedWork;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Phase;
@@ -57,7 +63,7 @@ final class StoppingPoints
 
     private PrecedenceGraph $edges;
 
-    public function __construct(private readonly Plan $plan)
+    public function __construct(private readonly Plan $plan, private readonly Planner $planner = new Planner())
     {
         $this->steps = $plan->work->steps;
         foreach ($this->steps as $i => $step) {
@@ -66,7 +72,7 @@ final class StoppingPoints
                 $this->chains[(string) $step->area?->key][] = $i;
             }
         }
-        $this->edges = Planner::rulesOf($plan);
+        $this->edges = WorkOrder::of($plan->request)->rules($plan->work->steps);
     }
 
     /** @return list<StoppingPoint> from the lowest tier up; the last is the plan's own */
@@ -109,7 +115,7 @@ final class StoppingPoints
             $stages[$i] = $finishing ? count($points) : $stages[$i];
         }
 
-        return Planner::inStages($this->plan, array_values($stages));
+        return WorkOrder::of($this->plan->request)->layInStages($this->steps, array_values($stages));
     }
 
     private function whole(Tier $tier): StoppingPoint
@@ -127,67 +133,83 @@ final class StoppingPoints
     private function point(Tier $tier, array $done): StoppingPoint
     {
         try {
-            [$problems, $whole] = Planner::problems($this->plan->request->at($tier));
+            $asked = $this->planner->asks($this->plan->request->at($tier));
         } catch (FormatException $e) {
-            return $this->none($tier, 'an amendment of this plan does not fit it: '.$e->getMessage());
+            return $this->none($tier, StopObstacle::unfit($e));
         }
-        $missing = $this->missingOnModel($whole->demand);
+        $model = $asked->whole->demand;
+        $missing = $this->missingOnModel($model);
         if ($missing !== null) {
-            return $this->none($tier, $missing);
+            return $this->none($tier, StopObstacle::notMet($missing, null));
         }
         $set = $done;
         foreach ($this->chains[''] ?? [] as $i) {
-            $set += $this->isNeededOnModel($whole->demand, $this->steps[$i]) ? [$i => true] : [];
+            $set += $this->isNeededOnModel($model, $this->steps[$i]) ? [$i => true] : [];
         }
         $met = [];
-        foreach ($problems as [$demand, $problem]) {
-            $key = (string) $demand->area?->key;
-            $met[$key] = $this->lengthsThatMeet($demand, $problem, $tier);
+        foreach ($asked->areas as $area) {
+            $key = (string) $area->demand->area?->key;
+            $met[$key] = $this->lengthsThatMeet($area, $tier);
             if ($met[$key] === []) {
-                return $this->none($tier, $this->whatFails($demand, $problem, $tier));
+                $all = array_map(fn (int $i) => $this->steps[$i], $this->chains[$key] ?? []);
+
+                return $this->none($tier, $this->failing($area, $tier, self::used($all)));
             }
         }
+        $pulled = [];
+        $closed = $this->closure($set, $met, $pulled);
+        if ($closed === null) {
+            arsort($pulled);
+
+            return $this->none($tier, StopObstacle::forbidden(Rule::from((string) array_key_first($pulled))));
+        }
+
+        return $this->stop($tier, $closed, $asked);
+    }
+
+    /** @param  array<int, true>  $closed */
+    private function stop(Tier $tier, array $closed, AskedWork $asked): StoppingPoint
+    {
+        $steps = array_keys($closed);
+        sort($steps);
+        $demands = ['' => $asked->whole->demand];
+        foreach ($asked->areas as $area) {
+            $demands[(string) $area->demand->area?->key] = $area->demand;
+        }
+        $finish = array_values(array_filter(
+            array_keys($this->finishing, true, true),
+            fn (int $i) => $this->finishes($demands[(string) $this->steps[$i]->area?->key], $i),
+        ));
+        $minutes = array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, [...$steps, ...$finish]));
+
+        return new StoppingPoint($tier, $steps, $finish, $minutes, null);
+    }
+
+    /**
+     * The least set that meets the tier on every area and holds all that must come before something in it; null where
+     * that is the whole work, pulled in by rules.
+     *
+     * @param  array<int, true>  $set
+     * @param  array<string, list<int>>  $met  by area: lengths of its chain, rising
+     * @param  array<string, int>  $pulled  by rule: how many steps it has pulled in
+     * @return array<int, true>|null
+     */
+    private function closure(array $set, array $met, array &$pulled): ?array
+    {
         $alone = $this->extend($set, $met);
         $closed = $alone;
-        $pulled = [];
         do {
             $before = count($closed);
             $closed = $this->extend($this->closed($closed, $pulled), $met);
         } while (count($closed) > $before);
-        if (count($closed) === array_sum(array_map(count(...), $this->chains)) && count($alone) < count($closed)) {
-            arsort($pulled);
-            $rule = Rule::from((string) array_key_first($pulled));
+        $isAll = count($closed) === array_sum(array_map(count(...), $this->chains));
 
-            return $this->none(
-                $tier,
-                "{$rule->words()} ($rule->value): whatever the tier asks comes after all the rest of the work",
-            );
-        }
-        $steps = array_keys($closed);
-        sort($steps);
-        $demands = ['' => $whole->demand];
-        foreach ($problems as [$demand]) {
-            $demands[(string) $demand->area?->key] = $demand;
-        }
-        $finish = array_values(
-            array_filter(
-                array_keys($this->finishing, true, true),
-                fn (int $i) => $this->finishes($demands[(string) $this->steps[$i]->area?->key], $i),
-            ),
-        );
-
-        return new StoppingPoint(
-            $tier,
-            $steps,
-            $finish,
-            array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, [...$steps, ...$finish])),
-            null,
-        );
+        return $isAll && count($alone) < count($closed) ? null : $closed;
     }
 
-    private function none(Tier $tier, string $reason): StoppingPoint
+    private function none(Tier $tier, ?StopObstacle $obstacle): StoppingPoint
     {
-        return new StoppingPoint($tier, null, [], 0.0, $reason);
+        return new StoppingPoint($tier, null, [], 0.0, $obstacle);
     }
 
     /**
@@ -237,19 +259,13 @@ final class StoppingPoints
     }
 
     /** @return list<int> how many of an area's steps, counted from its first, meet the tier there */
-    private function lengthsThatMeet(AreaDemand $demand, AreaProblem $problem, Tier $tier): array
+    private function lengthsThatMeet(AskedArea $asked, Tier $tier): array
     {
-        $chain = $this->chains[(string) $demand->area?->key] ?? [];
+        $chain = $this->chains[(string) $asked->demand->area?->key] ?? [];
         $lengths = [];
         for ($length = 0; $length <= count($chain); $length++) {
-            if (
-                $this->failing(
-                    $demand,
-                    $problem,
-                    $tier,
-                    self::used(array_map(fn (int $i) => $this->steps[$i], array_slice($chain, 0, $length))),
-                ) === null
-            ) {
+            $steps = array_map(fn (int $i) => $this->steps[$i], array_slice($chain, 0, $length));
+            if ($this->failing($asked, $tier, self::used($steps)) === null) {
                 $lengths[] = $length;
             }
         }
@@ -258,87 +274,54 @@ final class StoppingPoints
     }
 
     /** @param  list<ChosenTechnique>  $used */
-    private function failing(AreaDemand $demand, AreaProblem $problem, Tier $tier, array $used): ?string
+    private function failing(AskedArea $asked, Tier $tier, array $used): ?StopObstacle
     {
-        $finishing = array_filter($this->finishing, fn (bool $f) => $f);
-        foreach ($demand->requirements as $requirement) {
-            $state = Conformance::state($requirement, $used);
-            if ($state->state !== 'short') {
-                continue;
+        $area = $asked->demand->area;
+        foreach ($asked->demand->requirements as $requirement) {
+            if (self::isShort($requirement, $used) && ! $this->isMetAtTheEnd($requirement, $area, $used)) {
+                return StopObstacle::notMet($requirement, $area);
             }
-            foreach (array_keys($finishing) as $i) {
-                $step = $this->steps[$i];
-                if (
-                    $step->area?->key === $demand->area?->key &&
-                    Conformance::state($requirement, [...$used, ...self::used([$step])])->state !== 'short'
-                ) {
-                    continue 2;
-                }
-            }
-
-            return "{$requirement->subject()} on ".
-                ($demand->area->name ?? 'the whole model').
-                ' ('.
-                implode(', ', $requirement->clauses).
-                ') is not met by this plan';
         }
-        $area = $demand->area;
         // Where the plan's own bar had to be lowered, no more is asked of a stop on the way.
-        $bar =
-            $area === null
-                ? 1
-                : min(
-                    $tier->pace->gradeBar(),
-                    $this->plan->areas[$this->plan->request->sculpt->place($area->key)]->gradeBar,
-                );
-        $broken = Conformance::broken(
-            $used,
-            $area !== null && $area->rank !== Rank::Ground,
-            $tier->pace,
-            $problem->given,
-            $bar,
-            $area,
-        );
+        $bar = $area === null ? 1 : min($tier->pace->gradeBar(), $this->plan->area($area->key)->gradeBar);
+        $needsBase = $area !== null && $area->rank !== Rank::Ground;
+        $broken = Conformance::broken($used, $needsBase, $tier->pace, $asked->problem->given, $bar, $area);
 
-        return $broken === []
-            ? null
-            : ($area->name ?? 'the whole model').
-                    ' lacks '.
-                    implode(
-                        ', ',
-                        array_map(
-                            fn (string $b) => match ($b) {
-                                'base' => 'its one base colour',
-                                'tidy' => 'the tidying of its wash',
-                                default => 'what a technique needs',
-                            },
-                            $broken,
-                        ),
-                    );
+        return $broken === [] ? null : StopObstacle::lacking($broken, $area);
     }
 
-    private function whatFails(AreaDemand $demand, AreaProblem $problem, Tier $tier): string
+    /**
+     * Whether a step that finishes the piece meets it.
+     *
+     * @param  list<ChosenTechnique>  $used
+     */
+    private function isMetAtTheEnd(Requirement $requirement, ?Area $area, array $used): bool
     {
-        $chain = $this->chains[(string) $demand->area?->key] ?? [];
+        foreach (array_keys($this->finishing, true, true) as $i) {
+            $step = $this->steps[$i];
+            if ($step->area?->key === $area?->key && ! self::isShort($requirement, [...$used, ...self::used([$step])])) {
+                return true;
+            }
+        }
 
-        return $this->failing(
-            $demand,
-            $problem,
-            $tier,
-            self::used(array_map(fn (int $i) => $this->steps[$i], $chain)),
-        ) ??
-            'nothing on '.($demand->area->name ?? 'it').' meets it';
+        return false;
     }
 
-    private function missingOnModel(AreaDemand $demand): ?string
+    /** @param  list<ChosenTechnique>  $used */
+    private static function isShort(Requirement $requirement, array $used): bool
+    {
+        return Conformance::state($requirement, $used)->state === Standing::Short;
+    }
+
+    private function missingOnModel(AreaDemand $demand): ?Requirement
     {
         $used = $this->plan->whole->choice->techniques ?? [];
         foreach ($demand->requirements as $requirement) {
-            $tooFewSprayed =
-                $requirement->kind === RequirementKind::SprayedColours &&
-                count($this->plan->sprayed) < ($requirement->min ?? 0);
-            if ($tooFewSprayed || Conformance::state($requirement, $used)->state === 'short') {
-                return "{$requirement->subject()} (".implode(', ', $requirement->clauses).') is not in this plan';
+            $tooFewSprayed = $requirement instanceof ModelRequirement
+                && $requirement->kind() === RequirementKind::SprayedColours
+                && count($this->plan->sprayed) < ($requirement->min ?? 0);
+            if ($tooFewSprayed || self::isShort($requirement, $used)) {
+                return $requirement;
             }
         }
 
@@ -356,8 +339,7 @@ final class StoppingPoints
         }
         foreach ($demand->requirements as $requirement) {
             if (
-                Conformance::state($requirement, [])->state === 'short' &&
-                Conformance::state($requirement, self::used([$step]))->state !== 'short'
+                self::isShort($requirement, []) && ! self::isShort($requirement, self::used([$step]))
             ) {
                 return true;
             }
@@ -378,7 +360,7 @@ final class StoppingPoints
             ),
         );
         foreach ($demand->requirements as $requirement) {
-            if (Conformance::state($requirement, $without)->state === 'short') {
+            if (self::isShort($requirement, $without)) {
                 return true;
             }
         }

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sequencing\Overrule;
+use Ordotype\Core\Sequencing\StepKey;
 
 /** What the lead has arranged for one plan beyond clauses and amendments. */
 final readonly class Arrangement
 {
     /**
      * @param  list<Overrule>  $overrules
-     * @param  list<string>  $sequence  keys of steps in the order they were put in by hand; the rest finds its own
-     *     place
+     * @param  list<StepKey>  $sequence  of steps in the order they were put in by hand; the rest finds its own place
      * @param  array<string, string>  $paints  key of a step to the paint (or #rrggbb) it is done with
      * @param  string|null  $practice  key of the one technique that may go beyond the tier as practice
      */
@@ -22,5 +22,17 @@ final readonly class Arrangement
         public array $paints = [],
         public ?string $practice = null,
     ) {
+    }
+
+    /** @param  list<StepKey>  $sequence */
+    public function inSequence(array $sequence): self
+    {
+        return new self($this->overrules, $sequence, $this->paints, $this->practice);
+    }
+
+    /** What holds for other steps of the same order: only the rules that are set aside. */
+    public function rulesOnly(): self
+    {
+        return new self($this->overrules);
     }
 }

@@ -40,34 +40,33 @@ final readonly class DoubtfulSteps
             if ($area === null || $step->pass > 1) {
                 continue;
             }
-            $why = match (true) {
-                $step->technique->markMm !== null && $step->technique->markMm < $noticed => sprintf(
-                    'its mark of %s mm is smaller than the %.2f mm that are noticed from %s cm',
-                    $step->technique->markMm,
-                    $noticed,
-                    $this->request->tier->viewing->distanceCm,
-                ),
-                Phase::of($step->technique) === Phase::Shade && $this->tooClose($area, $step) => 'its paint is hardly darker than the base colour',
-                $this->hidden($area) &&
-                    $step->technique->givesAny(
-                        Effect::HighlightEdge,
-                        Effect::HighlightSpot,
-                        Effect::Blend,
-                        Effect::Tint,
-                    ) => 'the area is dark and nobody looks at it',
-                default => null,
-            };
-            if ($why !== null) {
+            $doubt = $this->doubt($area, $step, $noticed);
+            if ($doubt !== null) {
                 $warnings[] = new Warning(
-                    'hardly_seen',
-                    $area->key,
-                    "{$step->technique->name} on $area->name will hardly be seen: $why.",
-                    technique: $step->technique->key,
+                    WarningKind::HardlySeen,
+                    $area,
+                    $step->technique,
+                    doubt: $doubt,
+                    noticedMm: $noticed,
+                    distanceCm: $this->request->tier->viewing->distanceCm,
                 );
             }
         }
 
         return $warnings;
+    }
+
+    private function doubt(Area $area, Step $step, float $noticed): ?Doubt
+    {
+        $mark = $step->technique->markMm;
+        $isFine = $step->technique->givesAny(Effect::HighlightEdge, Effect::HighlightSpot, Effect::Blend, Effect::Tint);
+
+        return match (true) {
+            $mark !== null && $mark < $noticed => Doubt::MarkTooSmall,
+            Phase::of($step->technique) === Phase::Shade && $this->tooClose($area, $step) => Doubt::HardlyDarker,
+            $isFine && $this->hidden($area) => Doubt::DarkAndHidden,
+            default => null,
+        };
     }
 
     private function tooClose(Area $area, Step $step): bool

@@ -6,20 +6,11 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sequencing\Step;
 
-/** What is done on a piece, before it has an order of work. */
+/** What is done on a piece as steps, before it has an order of work. */
 final readonly class Draft
 {
-    /**
-     * @param  list<PlannedArea>  $areas
-     * @param  list<SprayedColour>  $sprayed
-     * @param  list<Step>  $steps
-     */
-    public function __construct(
-        public PlanRequest $request,
-        public array $areas,
-        public PlannedArea $whole,
-        public array $sprayed,
-        public array $steps,
-    ) {
+    /** @param  list<Step>  $steps */
+    public function __construct(public ChosenWork $chosen, public array $steps)
+    {
     }
 }

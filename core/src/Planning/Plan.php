@@ -32,6 +32,18 @@ final readonly class Plan
     ) {
     }
 
+    /** What is done, to be changed or laid out anew. */
+    public function chosen(): ChosenWork
+    {
+        return new ChosenWork(PlanContext::of($this->request)->under($this->whole), $this->areas, $this->whole, $this->sprayed);
+    }
+
+    /** What is done on one of the sculpt's areas. */
+    public function area(string $key): PlannedArea
+    {
+        return $this->areas[$this->request->sculpt->place($key)];
+    }
+
     /** @return list<Conflict> */
     public function conflicts(): array
     {
@@ -67,12 +79,7 @@ final readonly class Plan
     /** Hand minutes of one piece, worked in passes that need their handling once. */
     public function minutesByPasses(): float
     {
-        $minutes = 0.0;
-        foreach ($this->work->passes as $pass) {
-            $minutes += $pass->minutes;
-        }
-
-        return $minutes;
+        return $this->work->handMinutes();
     }
 
     /** Minutes of setting up, once for the batch: each technique once per paint. */

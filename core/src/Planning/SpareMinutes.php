@@ -7,8 +7,8 @@ namespace Ordotype\Core\Planning;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conformance;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\DemandResolver;
-use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
@@ -32,8 +32,11 @@ final class SpareMinutes
     /** Notice closer than this is the same. */
     private const TIE = 1e-9;
 
+    private readonly PlanContext $context;
+
     public function __construct(private readonly Plan $plan)
     {
+        $this->context = $plan->chosen()->context;
     }
 
     /**
@@ -77,54 +80,48 @@ final class SpareMinutes
      */
     public function extras(bool $onRequest = true): array
     {
-        $request = $this->plan->request;
-        $method = new MethodOnModel($request->method, $request->sculpt, $request->scheme, $request->shelf);
         $groups = [];
         foreach ($this->plan->areas as $planned) {
-            $area = $planned->demand->area;
-            if ($area === null || $planned->choice === null) {
-                continue;
-            }
-            $extras = [];
-            foreach ($request->standard->techniques as $index => $technique) {
-                $allowed = isset($planned->demand->allowed[$technique->key]);
-                $asked = isset($planned->demand->onRequest[$technique->key]);
-                if (
-                    (! $allowed && ! ($asked && $onRequest)) ||
-                    $planned->choice->uses($technique->key) ||
-                    ! DemandResolver::fits($technique, $area) ||
-                    $technique->givesAny(Effect::BaseColour) ||
-                    ($technique->perPiece > 0 && $area->count === 0) ||
-                    $method->keepsOff($technique, $area, $planned->demand->allowed) !== null
-                ) {
-                    continue;
-                }
-                $candidate = Candidate::onArea(
-                    $technique,
-                    $index,
-                    $area,
-                    $request->sculpt,
-                    $request->tier->pace,
-                    $method,
-                );
-                if ($candidate->grade !== null && $candidate->grade < $planned->gradeBar && ! $technique->tidied) {
-                    continue;
-                }
-                $minutes = $candidate->minutes[Extent::Full->value];
-                $extras[] = new Extra(
-                    $area,
-                    new ChosenTechnique($technique, $index, 1, Extent::Full, $minutes),
-                    ceil($minutes * self::HALF - self::TIE) / self::HALF,
-                    self::notice($area, $technique),
-                    ! $allowed,
-                );
-            }
-            if ($extras !== []) {
-                $groups[] = $extras;
-            }
+            $extras = $this->ofArea($planned, $onRequest);
+            $groups = $extras === [] ? $groups : [...$groups, $extras];
         }
 
         return $groups;
+    }
+
+    /** @return list<Extra> */
+    private function ofArea(PlannedArea $planned, bool $onRequest): array
+    {
+        $request = $this->plan->request;
+        $area = $planned->demand->area;
+        $extras = [];
+        foreach ($area === null || $planned->choice === null ? [] : $request->standard->techniques as $index => $technique) {
+            $allowed = isset($planned->demand->allowed[$technique->key]);
+            $asked = $onRequest && isset($planned->demand->onRequest[$technique->key]);
+            if ($area === null || (! $allowed && ! $asked) || ! $this->couldBeExtra($technique, $planned, $area)) {
+                continue;
+            }
+            $pace = $request->tier->pace;
+            $candidate = Candidate::onArea($technique, $index, $area, $request->sculpt, $pace, $this->context->method);
+            if ($candidate->grade !== null && $candidate->grade < $planned->gradeBar && ! $technique->tidied) {
+                continue;
+            }
+            $minutes = $candidate->minutes[Extent::Full->value];
+            $use = new ChosenTechnique($technique, $index, 1, Extent::Full, $minutes);
+            $rounded = ceil($minutes * self::HALF - self::TIE) / self::HALF;
+            $extras[] = new Extra($area, $use, $rounded, self::notice($area, $technique), ! $allowed);
+        }
+
+        return $extras;
+    }
+
+    private function couldBeExtra(Technique $technique, PlannedArea $planned, Area $area): bool
+    {
+        return $planned->choice?->uses($technique->key) !== true
+            && DemandResolver::fits($technique, $area)
+            && ! $technique->givesAny(Effect::BaseColour)
+            && ($technique->perPiece <= 0 || $area->count > 0)
+            && $this->context->method->keepsOff($technique, $area) === null;
     }
 
     public static function notice(Area $area, Technique $technique): float
@@ -190,54 +187,80 @@ final class SpareMinutes
      */
     private function permitted(array $set): bool
     {
-        $planned = $this->plan->areas[$this->plan->request->sculpt->place($set[0]->area->key)];
         $area = $set[0]->area;
+        $planned = $this->plan->area($area->key);
         $before = $planned->choice->techniques ?? [];
         $after = [...$before, ...array_map(fn (Extra $e) => $e->use, $set)];
-        foreach ($after as $i => $one) {
-            foreach (array_slice($after, $i + 1) as $other) {
-                $excluded =
-                    in_array($other->technique->key, $one->technique->excludes, true) ||
-                    in_array($one->technique->key, $other->technique->excludes, true);
+
+        return ! self::excludeOneAnother($after)
+            && $this->isTidy($set, $after, $planned, $area)
+            && $this->hasWhatItNeeds($set, $after)
+            && ! self::goesOver($planned, $before, $after);
+    }
+
+    /** @param  list<ChosenTechnique>  $all */
+    private static function excludeOneAnother(array $all): bool
+    {
+        foreach ($all as $i => $one) {
+            foreach (array_slice($all, $i + 1) as $other) {
+                $excluded = $one->technique->excludesOrIsExcludedBy($other->technique);
                 if ($excluded && $one->extent !== Extent::Spot && $other->extent !== Extent::Spot) {
-                    return false;
+                    return true;
                 }
             }
         }
-        $pace = $this->plan->request->tier->pace;
-        $leans = array_filter(
-            $set,
-            fn (Extra $e) => $e->technique()->tidied &&
-                (Candidate::gradeOn($e->technique(), $e->technique()->suit($area->relief)) ?? 5) < $planned->gradeBar,
-        );
-        if (! Conformance::isTidied($after) && ($leans !== [] || Conformance::washesUnderLight($after, $pace))) {
-            return false;
+
+        return false;
+    }
+
+    /**
+     * @param  list<Extra>  $set
+     * @param  list<ChosenTechnique>  $after
+     */
+    private function isTidy(array $set, array $after, PlannedArea $planned, Area $area): bool
+    {
+        if (Conformance::isTidied($after)) {
+            return true;
         }
-        $request = $this->plan->request;
-        $method = new MethodOnModel($request->method, $request->sculpt, $request->scheme, $request->shelf);
+        $leans = array_filter($set, function (Extra $e) use ($planned, $area): bool {
+            $grade = Candidate::gradeOn($e->technique(), $e->technique()->suit($area->relief)) ?? 5;
+
+            return $e->technique()->tidied && $grade < $planned->gradeBar;
+        });
+
+        return $leans === [] && ! Conformance::washesUnderLight($after, $this->plan->request->tier->pace);
+    }
+
+    /**
+     * @param  list<Extra>  $set
+     * @param  list<ChosenTechnique>  $after
+     */
+    private function hasWhatItNeeds(array $set, array $after): bool
+    {
         foreach ($set as $extra) {
-            foreach ($method->needs($extra->technique()) as $effect) {
-                if (! $this->isGiven($effect, $method) && ! Conformance::anotherGives($after, $extra->use, $effect)) {
+            foreach ($this->context->method->needs($extra->technique()) as $effect) {
+                if (! in_array($effect, $this->context->given, true) && ! Conformance::anotherGives($after, $extra->use, $effect)) {
                     return false;
                 }
-            }
-        }
-        foreach (Conformance::ofArea($planned->demand, $after) as $i => $state) {
-            if ($state->state === 'over' && Conformance::ofArea($planned->demand, $before)[$i]->state !== 'over') {
-                return false;
             }
         }
 
         return true;
     }
 
-    /** Whether the undercoat or another whole technique gives an effect to every area. */
-    private function isGiven(Effect $effect, MethodOnModel $method): bool
+    /**
+     * @param  list<ChosenTechnique>  $before
+     * @param  list<ChosenTechnique>  $after
+     */
+    private static function goesOver(PlannedArea $planned, array $before, array $after): bool
     {
-        return in_array($effect, $method->given(), true) ||
-            array_filter(
-                $this->plan->whole->choice->techniques ?? [],
-                fn (ChosenTechnique $u) => $u->technique->givesAny($effect),
-            ) !== [];
+        $was = Conformance::ofArea($planned->demand, $before);
+        foreach (Conformance::ofArea($planned->demand, $after) as $i => $state) {
+            if ($state->state === Standing::Over && $was[$i]->state !== Standing::Over) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

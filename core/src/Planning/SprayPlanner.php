@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
-use Ordotype\Core\Outlook\SprayOrBrush;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Technique;
 
 /**
@@ -22,8 +20,7 @@ final readonly class SprayPlanner
     }
 
     /**
-     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its
-     *     plan by brush, and sprayed
+     * @param  array<string, SprayOption>  $options  by key of an area that can be sprayed
      * @return list<SprayedColour> in the order they are sprayed
      */
     public function choose(array $options, int $min, ?int $max, Technique $spray, ?Technique $masking): array
@@ -39,8 +36,8 @@ final readonly class SprayPlanner
             if (count($sprayed) >= $min) {
                 $change = $minutes + $spray->setup / $this->request->pieces;
                 foreach ($areas as $area) {
-                    [$brushed, $with] = $options[$area->key];
-                    $change += ($with->minutes() ?? 0.0) - ($brushed->minutes() ?? INF);
+                    $way = $options[$area->key];
+                    $change += ($way->sprayed->minutes() ?? 0.0) - ($way->brushed->minutes() ?? INF);
                 }
                 if ($change >= 0) {
                     break;
@@ -54,66 +51,10 @@ final readonly class SprayPlanner
     }
 
     /**
-     * @param  array<string, array{PlannedArea, PlannedArea}>  $options  by key of an area that can be sprayed: its
-     *     plan by brush, and sprayed
-     * @param  list<SprayedColour>  $sprayed  what the plan sprays, in its order
-     * @return list<SprayOrBrush> the largest surface first
-     */
-    public function compare(array $options, array $sprayed, Technique $spray, ?Technique $masking): array
-    {
-        $pieces = $this->request->pieces;
-        $compared = [];
-        foreach ($this->byColour(array_keys($options)) as $areas) {
-            $before = [];
-            $isSprayed = false;
-            foreach ($sprayed as $colour) {
-                if ($colour->areas[0]->key === $areas[0]->key) {
-                    $isSprayed = true;
-                    break;
-                }
-                array_push($before, ...$colour->areas);
-            }
-            $masked = $this->toMask($areas, $before);
-            $sum = fn (int $way): float => $pieces *
-                array_sum(array_map(fn (Area $a) => $options[$a->key][$way]->minutes() ?? 0.0, $areas));
-            $bases = [];
-            foreach ($areas as $area) {
-                foreach ($options[$area->key][0]->choice->techniques ?? [] as $used) {
-                    if ($used->technique->givesAny(Effect::BaseColour)) {
-                        $bases[$used->technique->key] = $used->technique->setup;
-                    }
-                }
-            }
-            $compared[] = new SprayOrBrush(
-                $this->request->scheme?->for($areas[0])?->base,
-                $areas,
-                $masked,
-                $isSprayed,
-                $spray->setup,
-                $sum(1),
-                $masking === null || $masked === []
-                    ? 0.0
-                    : $pieces * $this->maskingMinutes($masking, $masked) + $masking->setup,
-                array_sum($bases),
-                $sum(0),
-            );
-        }
-        usort($compared, fn (SprayOrBrush $a, SprayOrBrush $b) => self::share($b->areas) <=> self::share($a->areas));
-
-        return $compared;
-    }
-
-    /** @param  list<Area>  $areas */
-    private static function share(array $areas): float
-    {
-        return array_sum(array_map(fn (Area $a) => $a->sharePct, $areas));
-    }
-
-    /**
      * @param  list<string>  $keys
      * @return array<string, non-empty-list<Area>> areas of one base colour each; without a scheme each by itself
      */
-    private function byColour(array $keys): array
+    public function byColour(array $keys): array
     {
         $groups = [];
         foreach ($this->request->sculpt->areas as $area) {
@@ -157,7 +98,7 @@ final readonly class SprayPlanner
      * @param  list<Area>  $painted
      * @return list<Area>
      */
-    private function toMask(array $areas, array $painted): array
+    public function toMask(array $areas, array $painted): array
     {
         $masked = [];
         foreach ($painted as $done) {
@@ -172,7 +113,7 @@ final readonly class SprayPlanner
     }
 
     /** @param  list<Area>  $masked */
-    private function maskingMinutes(Technique $masking, array $masked): float
+    public function maskingMinutes(Technique $masking, array $masked): float
     {
         $cm2 = array_sum(array_map(fn (Area $a) => $this->request->sculpt->areaCm2($a), $masked));
 

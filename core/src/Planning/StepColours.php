@@ -121,12 +121,7 @@ final class StepColours
         }
         $silver = $this->silver();
         if ($silver === null) {
-            $this->warnings[] = new Warning(
-                'no_silver',
-                $area->key,
-                'The method wants silver in the last '.
-                    "light on $area->name, and neither the scheme nor the shelf has one.",
-            );
+            $this->warnings[] = new Warning(WarningKind::NoSilver, $area);
 
             return null;
         }
@@ -192,13 +187,7 @@ final class StepColours
             return [];
         }
         if ($k === 0) {
-            $this->warnings[] = new Warning(
-                'no_lights',
-                $area->key,
-                "The scheme has no light colours for $area->name, which gets $m light ".
-                    ($m === 1 ? 'pass' : 'passes').
-                    '.',
-            );
+            $this->warnings[] = new Warning(WarningKind::NoLights, $area, passes: $m);
 
             return [];
         }
@@ -230,13 +219,7 @@ final class StepColours
         }
         $last = $result[count($result) - 1];
         if (count($result) < $m) {
-            $this->warnings[] = new Warning(
-                'light_repeated',
-                $area->key,
-                "$area->name gets $m light passes from $k ".
-                    ($k === 1 ? 'colour' : 'colours').
-                    " and the mixes between: {$last->words()} is repeated.",
-            );
+            $this->warnings[] = new Warning(WarningKind::LightRepeated, $area, passes: $m, colours: $k, repeated: $last);
         }
 
         return array_pad($result, $m, $last);
@@ -257,18 +240,9 @@ final class StepColours
             if ($from instanceof Srgb && $to instanceof Srgb) {
                 $rise = $to->lab()->l - $from->lab()->l;
                 if ($rise <= 0) {
-                    $this->warnings[] = new Warning(
-                        'light_not_lighter',
-                        $area->key,
-                        "On $area->name the light $light is not lighter than $before before it.",
-                    );
+                    $this->warnings[] = new Warning(WarningKind::LightNotLighter, $area, paint: $light, beside: $before);
                 } elseif ($rise < self::SEEN) {
-                    $this->warnings[] = new Warning(
-                        'light_not_seen',
-                        $area->key,
-                        "On $area->name the light $light is hardly lighter ".
-                            "than $before: the difference is not seen on the table.",
-                    );
+                    $this->warnings[] = new Warning(WarningKind::LightNotSeen, $area, paint: $light, beside: $before);
                 }
             }
             $before = $light;

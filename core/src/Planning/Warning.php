@@ -4,19 +4,46 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
-/** Something the plan wants a person to know. `kind` is a fixed word, `text` says it in words. */
+use Ordotype\Core\Amendment\Amendment;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sequencing\Cycle;
+use Ordotype\Core\Sequencing\Overrule;
+use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\StepColour;
+use Ordotype\Core\Standard\Technique;
+
+/** Something the plan wants a person to know. Which of the details are there follows from the kind. */
 final readonly class Warning
 {
     /**
-     * @param  list<string>  $rules  rules of order it is about
-     * @param  string|null  $technique  key of the technique it is about
+     * @param  int|null  $passes  of light, for what is said of lights
+     * @param  int|null  $colours  there are for them
+     * @param  string|null  $paint  it is about
+     * @param  string|null  $beside  the paint it is compared with
+     * @param  float|null  $noticedMm  from which something is noticed at the tier's distance
      */
     public function __construct(
-        public string $kind,
-        public ?string $area,
-        public string $text,
-        public array $rules = [],
-        public ?string $technique = null,
+        public WarningKind $kind,
+        public ?Area $area = null,
+        public ?Technique $technique = null,
+        public ?int $gradeBar = null,
+        public ?Amendment $amendment = null,
+        public ?Overrule $overrule = null,
+        public ?Cycle $cycle = null,
+        public ?Doubt $doubt = null,
+        public ?float $noticedMm = null,
+        public ?float $distanceCm = null,
+        public ?int $passes = null,
+        public ?int $colours = null,
+        public ?StepColour $repeated = null,
+        public ?string $paint = null,
+        public ?string $beside = null,
     ) {
+    }
+
+    /** @return list<Rule> the rules of order it is about */
+    public function rules(): array
+    {
+        return $this->cycle?->rules() ?? ($this->overrule === null ? [] : [$this->overrule->rule]);
     }
 }

@@ -16,48 +16,44 @@ final class Chain
     public const START = '0000000000000000000000000000000000000000000000000000000000000000';
 
     /**
+     * A record that follows on another.
+     *
      * @param  array<string, mixed>  $body
-     * @return array{record: string, hash: string}
      */
-    public static function link(string $previous, array $body): array
+    public static function link(int $number, string $previous, array $body): Link
     {
         $record = CanonicalJson::encode(['previous' => $previous] + $body);
 
-        return ['record' => $record, 'hash' => hash('sha256', $record)];
+        return new Link($number, $previous, hash('sha256', $record), $record);
     }
 
     /**
-     * @param  iterable<array{number: int, previous: string, hash: string, record: string}>  $links  by number
+     * @param  iterable<Link>  $links  by number
      * @param  string|null  $head  hash the last record must have, to find a tail that was cut off
-     * @return array{number: int|null, reason: string}|null the first broken link; null when all is well
+     * @return BrokenLink|null the first broken link; null when all is well
      */
-    public static function broken(iterable $links, ?string $head = null): ?array
+    public static function broken(iterable $links, ?string $head = null): ?BrokenLink
     {
         $expected = self::START;
         $number = 0;
         foreach ($links as $link) {
             $number++;
-            $reason = match (true) {
-                $link['number'] !== $number => "record $number is missing",
-                $link['previous'] !== $expected => 'it does not follow on the record before it',
-                hash('sha256', $link['record']) !== $link['hash'] => 'its text was changed: the hash does not fit',
-                self::previousIn($link['record']) !== $expected => 'its text names another record before it',
+            $damage = match (true) {
+                $link->number !== $number => Damage::Missing,
+                $link->previous !== $expected => Damage::DoesNotFollow,
+                hash('sha256', $link->record) !== $link->hash => Damage::TextChanged,
+                self::previousIn($link->record) !== $expected => Damage::NamesAnother,
                 default => null,
             };
-            if ($reason !== null) {
-                return ['number' => min($number, $link['number']), 'reason' => $reason];
+            if ($damage !== null) {
+                return new BrokenLink(min($number, $link->number), $damage);
             }
-            $expected = $link['hash'];
-        }
-        if ($head !== null && ! hash_equals($head, $expected)) {
-            return [
-                'number' => $number === 0 ? null : $number,
-                'reason' => 'the chain does not end in the head that was given: records after it are missing, '.
-                    'or the head is of another chain',
-            ];
+            $expected = $link->hash;
         }
 
-        return null;
+        return $head !== null && ! hash_equals($head, $expected)
+            ? new BrokenLink($number === 0 ? null : $number, Damage::TailMissing)
+            : null;
     }
 
     private static function previousIn(string $record): ?string

@@ -95,6 +95,17 @@ final readonly class Area
         );
     }
 
+    /** Where it is looked at: both and front in the front view, ground and rim from above. */
+    public function view(): View
+    {
+        return match (true) {
+            $this->rank === Rank::Ground => View::Top,
+            $this->facing === Facing::Back => View::Back,
+            $this->facing === Facing::Under => View::Under,
+            default => View::Front,
+        };
+    }
+
     public function isMetal(): bool
     {
         return in_array($this->material, [Material::Steel, Material::Gold, Material::Copper], true);

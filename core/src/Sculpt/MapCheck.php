@@ -32,11 +32,7 @@ final readonly class MapCheck
         $findings = $anyOutline
             ? []
             : [
-                new MapFinding(
-                    'no_outlines',
-                    null,
-                    'This is a quick sculpt: planning works, drawing and measuring do not until areas are outlined.',
-                ),
+                new MapFinding(MapOddity::NoOutlines),
             ];
         $shares = $this->surface->shares();
         foreach ($this->sculpt->areas as $area) {
@@ -44,28 +40,14 @@ final readonly class MapCheck
                 array_push($findings, ...$this->ofOutline($area, $shares[$area->key]));
             }
             if ($area->surround !== null && ! $this->sculpt->touch($area->key, $area->surround)) {
-                $findings[] = new MapFinding(
-                    'surround_apart',
-                    $area->key,
-                    "$area->name is framed by {$this->sculpt->area(
-                        $area->surround,
-                    )->name}, but the two are not said to touch.",
-                );
+                $findings[] = new MapFinding(MapOddity::SurroundApart, $area, [$this->sculpt->area($area->surround)]);
             }
             if ($area->rank === Rank::Detail && $area->sharePct > 10) {
-                $findings[] = new MapFinding(
-                    'large_detail',
-                    $area->key,
-                    "$area->name is a detail and has $area->sharePct % of the surface.",
-                );
+                $findings[] = new MapFinding(MapOddity::LargeDetail, $area);
             }
         }
         if (array_filter($this->sculpt->areas, fn (Area $a) => $a->rank === Rank::Main) === []) {
-            $findings[] = new MapFinding(
-                'no_main',
-                null,
-                'No area is a main one, so nothing that is asked of main areas is asked of this figure.',
-            );
+            $findings[] = new MapFinding(MapOddity::NoMain);
         }
 
         return [...$findings, ...$anyOutline ? $this->ofTouches() : []];
@@ -78,35 +60,19 @@ final readonly class MapCheck
         foreach (OutlinedSurface::VIEWS as $view) {
             foreach ($area->outline[$view] ?? [] as $i => $ring) {
                 if (count($ring) < 3) {
-                    $findings[] = new MapFinding(
-                        'too_few_points',
-                        $area->key,
-                        'Ring '.($i + 1)." of $area->name at the $view has fewer than three points.",
-                    );
+                    $findings[] = new MapFinding(MapOddity::TooFewPoints, $area, ring: $i + 1, view: $view);
                 } elseif (self::crossesItself($ring)) {
-                    $findings[] = new MapFinding(
-                        'crosses_itself',
-                        $area->key,
-                        'Ring '.($i + 1)." of $area->name at the $view crosses itself.",
-                    );
+                    $findings[] = new MapFinding(MapOddity::CrossesItself, $area, ring: $i + 1, view: $view);
                 }
             }
             if (($area->outline[$view] ?? []) !== [] && $this->surface->mm2($area->key, $view) === 0.0) {
-                $findings[] = new MapFinding(
-                    'hidden',
-                    $area->key,
-                    "$area->name cannot be seen at the $view: areas of higher layers cover it.",
-                );
+                $findings[] = new MapFinding(MapOddity::Hidden, $area, view: $view);
             }
         }
         if (! $this->surface->isOutlined($area->key)) {
             return [
                 ...$findings,
-                new MapFinding(
-                    'not_outlined',
-                    $area->key,
-                    "$area->name has no outline: it is planned, but not drawn or measured.",
-                ),
+                new MapFinding(MapOddity::NotOutlined, $area),
             ];
         }
         $wrong = match ($area->facing) {
@@ -115,18 +81,10 @@ final readonly class MapCheck
             default => false,
         };
         if ($wrong) {
-            $findings[] = new MapFinding(
-                'facing',
-                $area->key,
-                "$area->name faces {$area->facing->value} and is outlined on the other side only.",
-            );
+            $findings[] = new MapFinding(MapOddity::Facing, $area);
         }
         if ($share > self::SHARE * $area->sharePct || $area->sharePct > self::SHARE * $share) {
-            $findings[] = new MapFinding(
-                'share',
-                $area->key,
-                "$area->name has $area->sharePct % of the surface, but $share % of what is outlined.",
-            );
+            $findings[] = new MapFinding(MapOddity::Share, $area, figure: $share);
         }
 
         return $findings;
@@ -142,37 +100,18 @@ final readonly class MapCheck
                 $gap = $this->gap($one, $other);
                 $said = $this->sculpt->touch($one->key, $other->key);
                 if ($gap !== null && $gap < self::NEAR && ! $said && $one->part === $other->part) {
-                    $unsaid[] = $other->name;
+                    $unsaid[] = $other;
                 } elseif ($gap !== null && $gap > self::FAR && $said) {
-                    $findings[] = new MapFinding(
-                        'touches_apart',
-                        $one->key,
-                        "$one->name and $other->name are said to touch and lie ".
-                            round($gap).
-                            ' mm apart in the outlines.',
-                    );
+                    $findings[] = new MapFinding(MapOddity::TouchesApart, $one, [$other], figure: $gap);
                 }
                 foreach ($one->layer === $other->layer ? OutlinedSurface::VIEWS : [] as $view) {
                     if ($this->surface->common($one->key, $other->key, $view) > 1.0) {
-                        $findings[] = new MapFinding(
-                            'same_layer',
-                            $one->key,
-                            "$one->name and $other->name lie over one another at ".
-                                "the $view and have the same layer: one of them must be higher.",
-                        );
+                        $findings[] = new MapFinding(MapOddity::SameLayer, $one, [$other], view: $view);
                     }
                 }
             }
             if ($unsaid !== []) {
-                $findings[] = new MapFinding(
-                    'touches_unsaid',
-                    $one->key,
-                    "$one->name meets ".
-                        implode(', ', $unsaid).
-                        ' in the outlines and is not said to touch '.
-                        (count($unsaid) === 1 ? 'it' : 'them').
-                        ': right where one only stands before the other.',
-                );
+                $findings[] = new MapFinding(MapOddity::TouchesUnsaid, $one, $unsaid);
             }
         }
 

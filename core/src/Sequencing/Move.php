@@ -8,8 +8,8 @@ namespace Ordotype\Core\Sequencing;
 final readonly class Move
 {
     /**
-     * @param  list<string>  $sequence  keys of all steps in the new order
-     * @param  list<BrokenRule>  $broken
+     * @param  list<StepKey>  $sequence  of all steps in the new order
+     * @param  list<HeldBack>  $broken
      */
     private function __construct(public array $sequence, public array $broken)
     {
@@ -31,7 +31,7 @@ final readonly class Move
             foreach ($edges->after($earlier) as $later => $rules) {
                 if ($place[$later] < $place[$earlier] && ($earlier === $from || $later === $from)) {
                     foreach ($rules as $rule) {
-                        $broken[] = new BrokenRule($rule, $steps[$earlier], $steps[$later]);
+                        $broken[] = new HeldBack($rule, $steps[$earlier], $steps[$later]);
                     }
                 }
             }

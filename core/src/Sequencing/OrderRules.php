@@ -157,8 +157,8 @@ final readonly class OrderRules
     private function setAside(PrecedenceGraph $edges, Overrule $overrule): void
     {
         foreach ($this->steps as $i => $earlier) {
-            foreach ($earlier->place() === $overrule->earlier ? $edges->after($i) : [] as $j => $rules) {
-                if ($this->steps[$j]->place() === $overrule->later) {
+            foreach ($earlier->place()->is($overrule->earlier) ? $edges->after($i) : [] as $j => $rules) {
+                if ($this->steps[$j]->place()->is($overrule->later)) {
                     $edges->set($i, $j, array_diff_key($rules, [$overrule->rule->value => true]));
                 }
             }

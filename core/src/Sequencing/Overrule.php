@@ -12,8 +12,8 @@ final readonly class Overrule
 {
     public function __construct(
         public Rule $rule,
-        public string $earlier,
-        public string $later,
+        public StepPlace $earlier,
+        public StepPlace $later,
         public string $reason,
     ) {
     }

@@ -9,7 +9,7 @@ final class PartialSchedule
 {
     public float $now = 0.0;
 
-    public float $waiting = 0.0;
+    public float $idle = 0.0;
 
     public int $changes = 0;
 
@@ -69,7 +69,7 @@ final class PartialSchedule
 
     public function betterThan(self $other, float $same): bool
     {
-        return $this->waiting < $other->waiting - $same ||
-            ($this->waiting <= $other->waiting + $same && $this->changesAtLeast() < $other->changesAtLeast());
+        return $this->idle < $other->idle - $same ||
+            ($this->idle <= $other->idle + $same && $this->changesAtLeast() < $other->changesAtLeast());
     }
 }

@@ -74,7 +74,7 @@ final class PassScheduler
     }
 
     /**
-     * @param  list<string>  $sequence  keys of steps, with or without their paint, in the order they were put in
+     * @param  list<StepKey>  $sequence  of steps, with or without their paint, in the order they were put in
      *     by hand: kept as far as the rules let it
      * @param  list<int>  $stages  for each step the stopping point it belongs to, lowest first; none: one stage
      */
@@ -112,8 +112,8 @@ final class PassScheduler
             $held,
             $passes,
             $cycles,
-            $work->waiting,
-            $this->longestChain($work->order, $before),
+            $work->idle,
+            $this->criticalPath($work->order, $before),
         );
     }
 
@@ -121,7 +121,7 @@ final class PassScheduler
      * Steps that were put somewhere by hand keep that order among themselves; one that must come before another stands
      * no later than that.
      *
-     * @param  list<string>  $sequence
+     * @param  list<StepKey>  $sequence
      * @param  array<int, array<int, array<string, Rule>>>  $before
      * @return array<int, int> by step; none without a sequence
      */
@@ -130,9 +130,9 @@ final class PassScheduler
         if ($sequence === []) {
             return [];
         }
-        $place = array_flip($sequence);
+        $place = array_flip(array_map(fn (StepKey $k) => $k->id, $sequence));
         $ranks = array_map(
-            fn (Step $s) => $place[$s->paintedKey()] ?? ($place[$s->key()] ?? count($sequence)),
+            fn (Step $s) => $place[$s->paintedKey()->id] ?? ($place[$s->key()->id] ?? count($sequence)),
             $this->steps,
         );
         $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
@@ -204,7 +204,7 @@ final class PassScheduler
         $same = $pot === $at->open;
         $minutes = $this->minutesOf($members);
         $at->passes[] = [$members, $minutes, $same, $from > $at->now + 1e-9];
-        $at->waiting += max(0.0, $from - $at->now);
+        $at->idle += max(0.0, $from - $at->now);
         $at->changes += $same ? 0 : 1;
         $at->open = $pot;
         $at->wetNow = [];
@@ -415,51 +415,33 @@ final class PassScheduler
     {
         $cycles = [];
         while (($circle = $edges->circle()) !== null) {
-            $rules = [];
-            $areas = [];
+            $around = [];
             $weakest = null;
-            $words = [];
             foreach ($circle as $k => $step) {
                 $next = $circle[($k + 1) % count($circle)];
-                $of = $edges->after($step)[$next];
-                $rule = array_reduce(
-                    $of,
-                    fn (?Rule $a, Rule $b) => $a === null || $b->strength() > $a->strength() ? $b : $a,
-                );
+                $rule = self::strongest($edges->after($step)[$next]);
                 if ($rule === null) {
                     continue;
                 }
-                $rules[$rule->value] = $rule;
-                $area = $this->steps[$step]->area;
-                if ($area !== null) {
-                    $areas[$area->key] = true;
-                }
+                $around[] = new HeldBack($rule, $this->steps[$step], $this->steps[$next]);
                 if ($weakest === null || $rule->strength() < $weakest[2]->strength()) {
                     $weakest = [$step, $next, $rule];
                 }
-                $words[] = "{$this->name($step)} comes before {$this->name($next)} ($rule->value: {$rule->words()})";
             }
-            if ($weakest === null) {
+            if ($weakest === null || $around === []) {
                 break;
             }
             $edges->drop($weakest[0], $weakest[1]);
-            $cycles[] = new Cycle(
-                array_map(strval(...), array_keys($areas)),
-                array_values($rules),
-                $weakest[2],
-                implode('; ', $words).". No order keeps all of these; the plan gives up {$weakest[2]->value} here.",
-            );
+            $cycles[] = new Cycle($around, $weakest[2]);
         }
 
         return $cycles;
     }
 
-    private function name(int $i): string
+    /** @param  array<string, Rule>  $rules */
+    private static function strongest(array $rules): ?Rule
     {
-        $step = $this->steps[$i];
-
-        return mb_strtolower($step->technique->name).
-            ($step->area === null ? ' on the whole model' : " on {$step->area->key}");
+        return array_reduce($rules, fn (?Rule $a, Rule $b) => $a === null || $b->strength() > $a->strength() ? $b : $a);
     }
 
     /** The first minute at which a step can start on the first piece without touching wet paint on any. */
@@ -541,7 +523,7 @@ final class PassScheduler
      * @param  list<int>  $order
      * @param  array<int, array<int, array<string, Rule>>>  $before
      */
-    private function longestChain(array $order, array $before): float
+    private function criticalPath(array $order, array $before): float
     {
         $end = [];
         $longest = 0.0;

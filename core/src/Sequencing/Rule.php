@@ -23,28 +23,6 @@ enum Rule: string
     case RimLast = 'rim_last';
     case SamePot = 'same_pot';
 
-    /** Why a step stands where it stands, in words. */
-    public function words(): string
-    {
-        return match ($this) {
-            self::Phase => 'the order of work',
-            self::LightLast => 'light goes from broad and dark to narrow and bright',
-            self::MessFirst => 'what strays onto neighbours comes before their neat work',
-            self::InnerFirst => 'base colours go from the innermost layer outwards, sprayed before brushed',
-            self::WhileWet => 'it goes into what is still wet',
-            self::JoinLate => 'kept-apart parts are finished before they are joined, and the joint is tidied after',
-            self::DryThrough => 'nothing goes over a coat that is still wet',
-            self::RingThenGem => 'a gem comes after the ring it sits in',
-            self::SkinThenTeeth => 'teeth, nails and eyes come after the shade of the skin around them',
-            self::MarkSurface => 'a decal wants gloss under it, or a wash that is still wet',
-            self::SealMarks => 'varnish seals the marks',
-            self::MetalsPolicy => 'the method says when metals are painted',
-            self::GroundPolicy => 'the method says when the ground is painted',
-            self::RimLast => 'the rim is the last paint on the model',
-            self::SamePot => 'the same pot is still open',
-        };
-    }
-
     /** Which rule gives way first where rules run in a circle: the lower one. */
     public function strength(): int
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sequencing;
 
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Technique;
@@ -14,11 +15,14 @@ use Ordotype\Core\Standard\Technique;
  */
 final readonly class Step
 {
+    /** From this mess on a technique strays onto neighbouring areas. */
+    public const MESSY = 2;
+
     public Phase $phase;
 
     /**
      * @param  int  $pass  of this technique on this area, from 1
-     * @param  list<string>  $because  ids of clauses and amendments, or `base`, `tidy`, `method.KEY`
+     * @param  list<Reason>  $because
      * @param  list<string>  $sprays  for masking: the areas it is done for
      * @param  list<string>  $covers  for masking: the areas it covers
      * @param  Phase|null  $phase  where it is not the technique's own
@@ -40,42 +44,27 @@ final readonly class Step
         $this->phase = $phase ?? Phase::of($technique);
     }
 
-    /**
-     * A name for the step that stays when the plan around it changes: area (`*`: the whole model), technique, pass; of
-     * a masking, the first area it is done for.
-     */
-    public function key(): string
+    public function key(): StepKey
     {
-        return $this->place().
-            ':'.
-            match (true) {
-                $this->sprays !== [] => $this->sprays[0],
-                $this->phase === Phase::JointTidy => 'joint',
-                default => (string) $this->pass,
-            };
+        return StepKey::of($this);
     }
 
-    /** The key with the paint, which tells steps apart that pieces of a unit get in different paints. */
-    public function paintedKey(): string
+    public function paintedKey(): StepKey
     {
-        return $this->key().'@'.($this->colour?->words() ?? '');
+        return StepKey::painted($this);
     }
 
-    /** Area and technique, whichever the pass. */
-    public function place(): string
+    public function place(): StepPlace
     {
-        return ($this->area->key ?? '*').":{$this->technique->key}";
+        return StepPlace::of($this->area?->key, $this->technique->key);
     }
 
     /** Steps with the same pot can be done in one pass of the brush over many areas. */
     public function pot(): string
     {
-        return $this->technique->key.
-            '|'.
-            ($this->colour?->words() ?? '').
-            '|'.
-            $this->phase->value.
-            ($this->sprays === [] ? '' : '|'.implode(',', $this->sprays));
+        $sprays = $this->sprays === [] ? '' : '|'.implode(',', $this->sprays);
+
+        return $this->technique->key.'|'.($this->colour?->words() ?? '').'|'.$this->phase->value.$sprays;
     }
 
     /** Minutes from the first stroke until something may go over it, beside the hand minutes. */
@@ -86,7 +75,7 @@ final readonly class Step
 
     public function isMessy(): bool
     {
-        return $this->technique->mess >= 2;
+        return $this->technique->mess >= self::MESSY;
     }
 
     public function numbered(int $pass): self

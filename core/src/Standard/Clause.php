@@ -24,6 +24,36 @@ abstract readonly class Clause
         return $this->scope ?? new Scope();
     }
 
+    /** Whether another clause says the very same, whatever it is called. */
+    public function saysTheSame(self $other): bool
+    {
+        return $other::class === $this::class && $this->saying() == $other->saying();
+    }
+
+    /** Whether another clause is the same but for its id. */
+    public function isTheSame(self $other): bool
+    {
+        return $this->saysTheSame($other)
+            && $other->label === $this->label
+            && $other->clientText === $this->clientText
+            && $other->severity === $this->severity;
+    }
+
+    /** Equal text for clauses that say the very same: a key to gather them by. */
+    public function sayingKey(): string
+    {
+        return $this::class.serialize($this->saying());
+    }
+
+    /** @return array<array-key, mixed> all but its names, severity and the sentence for clients */
+    private function saying(): array
+    {
+        $fields = get_object_vars($this);
+        unset($fields['id'], $fields['label'], $fields['clientText'], $fields['severity']);
+
+        return $fields;
+    }
+
     /** The id after its first dot: what a tier that extends another replaces or drops by. */
     public function suffix(): string
     {

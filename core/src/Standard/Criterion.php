@@ -17,4 +17,10 @@ enum Criterion: string
     case BarePrimer = 'bare_primer';
     case LineWidth = 'line_width';
     case LastLight = 'last_light';
+
+    /** Whether the figure must be reached; else it must not be passed. */
+    public function isFloor(): bool
+    {
+        return in_array($this, [self::TonalSpan, self::Tones, self::LightFromAbove, self::LineShare, self::LastLight], true);
+    }
 }

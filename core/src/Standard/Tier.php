@@ -33,6 +33,27 @@ final readonly class Tier
     /** The same rung planned for the least time, or for the most notice within its minutes. */
     public function aimingAt(Aim $aim): self
     {
+        return $this->but(aim: $aim);
+    }
+
+    public function retired(): self
+    {
+        return $this->but(status: TierStatus::Retired);
+    }
+
+    /** The same rung without a clause that it takes from the one it extends. */
+    public function dropping(string $suffix): self
+    {
+        return $this->but(drop: [...$this->drop ?? [], $suffix]);
+    }
+
+    /**
+     * The same rung with just these clauses, and none of another's.
+     *
+     * @param  list<Clause>  $clauses
+     */
+    public function saying(array $clauses): self
+    {
         return new self(
             $this->key,
             $this->name,
@@ -40,12 +61,32 @@ final readonly class Tier
             $this->status,
             $this->intent,
             $this->pace,
-            $aim,
+            $this->aim,
+            $this->viewing,
+            $clauses,
+            $this->defaultStatus,
+            null,
+            null,
+            $this->faults,
+        );
+    }
+
+    /** @param  list<string>|null  $drop */
+    private function but(?TierStatus $status = null, ?Aim $aim = null, ?array $drop = null): self
+    {
+        return new self(
+            $this->key,
+            $this->name,
+            $this->order,
+            $status ?? $this->status,
+            $this->intent,
+            $this->pace,
+            $aim ?? $this->aim,
             $this->viewing,
             $this->clauses,
             $this->defaultStatus,
             $this->extends,
-            $this->drop,
+            $drop ?? $this->drop,
             $this->faults,
         );
     }

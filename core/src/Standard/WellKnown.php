@@ -17,6 +17,12 @@ final class WellKnown
 
     public const RUST = 'rust_grime';
 
+    public const MATT_VARNISH = 'matt_varnish';
+
+    public const BASE_COAT = 'base_coat';
+
+    public const LIGHT_UNDERLAY = 'light_underlay';
+
     public const MASKING = 'masking';
 
     public const JOIN_PARTS = 'join_parts';

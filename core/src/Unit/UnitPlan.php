@@ -6,10 +6,12 @@ namespace Ordotype\Core\Unit;
 
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Planning\Draft;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Step;
 
@@ -24,7 +26,7 @@ final readonly class UnitPlan
      * @param  non-empty-list<PieceKind>  $kinds  the most frequent first
      * @param  OrderedWork  $work  every step that some piece needs, in one order
      */
-    private function __construct(public array $kinds, public OrderedWork $work)
+    public function __construct(public array $kinds, public OrderedWork $work)
     {
     }
 
@@ -34,7 +36,7 @@ final readonly class UnitPlan
      * @param  list<Variant>  $variants  dealt over the pieces by share
      * @param  array<string, Choice>  $edits  techniques chosen by hand for the unit, by area
      */
-    public static function of(PlanRequest $request, array $pieces, array $variants = [], array $edits = []): self
+    public static function of(PlanRequest $request, array $pieces, array $variants = [], array $edits = [], Planner $planner = new Planner()): self
     {
         $pieces = $pieces === [] ? [new PieceNeeds(1)] : $pieces;
         $n = count($pieces);
@@ -70,21 +72,35 @@ final readonly class UnitPlan
         if (count($groups) === 1) {
             $own = $groups[0]->request($request);
             $byHand = $groups[0]->edits($edits, $own->sculpt);
-            $plan = $byHand === [] ? Planner::plan($own) : Planner::withEdits(Planner::plan($own), $byHand);
+            $plan = $byHand === [] ? $planner->plan($own) : $planner->withEdits($planner->plan($own), $byHand);
 
             return new self([$groups[0]->kind($plan)], $plan->work);
         }
-        $drafts = array_map(function (PieceGroup $g) use ($request, $edits): Draft {
+        $drafts = array_map(function (PieceGroup $g) use ($request, $edits, $planner): Draft {
             $own = $g->request($request);
 
-            return Planner::draft($own, $g->edits($edits, $own->sculpt));
+            return $planner->draft($own, $g->edits($edits, $own->sculpt));
         }, $groups);
-        $work = Planner::orderOf($request, self::allSteps($drafts));
+        $work = WorkOrder::of($request)->lay(self::allSteps($drafts));
 
         return new self(
-            array_map(fn (PieceGroup $g, Draft $draft) => $g->kind(Planner::inOrder($draft, $work)), $groups, $drafts),
+            array_map(fn (PieceGroup $g, Draft $draft) => $g->kind($planner->inOrder($draft, $work)), $groups, $drafts),
             $work,
         );
+    }
+
+    /** The same plans without a piece; the order of work stays. */
+    public function without(int $piece): self
+    {
+        $kinds = [];
+        foreach ($this->kinds as $kind) {
+            $left = array_values(array_diff($kind->pieces, [$piece]));
+            if ($left !== []) {
+                $kinds[] = $kind->for($left);
+            }
+        }
+
+        return $kinds === [] ? $this : new self($kinds, $this->work);
     }
 
     public function kindOf(int $piece): PieceKind
@@ -130,7 +146,8 @@ final readonly class UnitPlan
         $conflicts = [];
         foreach ($this->kinds as $kind) {
             foreach ($kind->plan->conflicts() as $conflict) {
-                $conflicts[$conflict->area.'|'.$conflict->reason] = $conflict;
+                $about = [$conflict->area?->key, $conflict->cause->name, ...Reason::ids($conflict->reasons)];
+                $conflicts[implode('|', $about)] = $conflict;
             }
         }
 
@@ -148,7 +165,7 @@ final readonly class UnitPlan
         $steps = [];
         foreach ($drafts as $draft) {
             foreach ($draft->steps as $step) {
-                $steps[$step->paintedKey()] ??= $step;
+                $steps[$step->paintedKey()->id] ??= $step;
             }
         }
 

@@ -2,19 +2,28 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Ladder;
+namespace Ordotype\Core\Words;
 
+use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\FinishRequirement;
+use Ordotype\Core\Demand\ModelRequirement;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Ladder\Trend;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Standard\Criterion;
-use Ordotype\Core\Standard\Effect;
 
 /**
  * The difference between two tiers on one sculpt, said twice: in the painter's terms and in plain words for a client.
  */
 final readonly class Voices
 {
+    private PlanWords $words;
+
     /** @var array<string, string> clause id to the plain words the studio gave it */
     private array $plain;
 
@@ -29,6 +38,7 @@ final readonly class Voices
             }
         }
         $this->plain = $plain;
+        $this->words = new PlanWords($difference->to->request);
     }
 
     /**
@@ -43,11 +53,11 @@ final readonly class Voices
             if ($any === null) {
                 continue;
             }
-            [$before, $after] = [self::asks($change->before), self::asks($change->after)];
-            $what = $this->subject($any);
-            $place = "$change->change\n$what\n$before\n$after";
+            [$before, $after] = [$this->asks($change->before), $this->asks($change->after)];
+            $what = $this->words->subject($any);
+            $place = "{$change->trend->value}\n$what\n$before\n$after";
             $lines[$place] ??= [
-                'change' => $change->change,
+                'change' => $change->trend->value,
                 'what' => $what,
                 'areas' => [],
                 'before' => $before,
@@ -62,13 +72,13 @@ final readonly class Voices
     /** @return list<string> what a client gets more, each once, as it stands out most first */
     public function gains(): array
     {
-        return $this->forClients(['added', 'strengthened', 'changed'], after: true);
+        return $this->forClients([Trend::Added, Trend::Strengthened, Trend::Changed], after: true);
     }
 
     /** @return list<string> what a client does not get any more */
     public function losses(): array
     {
-        return $this->forClients(['dropped', 'weakened'], after: false);
+        return $this->forClients([Trend::Dropped, Trend::Weakened], after: false);
     }
 
     /** @return array<string, array{gained: list<string>, dropped: list<string>}> area name to names of techniques */
@@ -88,7 +98,7 @@ final readonly class Voices
     }
 
     /**
-     * @param  list<string>  $kinds
+     * @param  list<Trend>  $kinds
      * @return list<string>
      */
     private function forClients(array $kinds, bool $after): array
@@ -97,12 +107,12 @@ final readonly class Voices
         $said = [];
         foreach ($this->difference->changes as $change) {
             $requirement = $after ? $change->after : $change->before;
-            if ($requirement === null || ! in_array($change->change, $kinds, true)) {
+            if ($requirement === null || ! in_array($change->trend, $kinds, true)) {
                 continue;
             }
             $own = array_values(
                 array_filter(
-                    array_map(fn (string $id) => $this->plain[$id] ?? null, $requirement->clauses),
+                    array_map(fn (string $id) => $this->plain[$id] ?? null, Reason::ids($requirement->reasons)),
                     is_string(...),
                 ),
             );
@@ -125,7 +135,7 @@ final readonly class Voices
                     : ': '.
                         mb_strtolower(implode(', ', array_slice($named, 0, 4))).
                         (count($named) > 4 ? ' and '.(count($named) - 4).' more parts' : '');
-            $lines[] = self::sentence($phrase.$where);
+            $lines[] = Terms::sentence($phrase.$where);
         }
 
         return array_values(array_unique($lines));
@@ -133,50 +143,45 @@ final readonly class Voices
 
     private function plainly(Requirement $r, bool $more): ?string
     {
-        return match ($r->kind) {
-            RequirementKind::Effect => ($more ? 'more of this: ' : '').
-                implode(' or ', array_map(fn (Effect $e) => Words::effectForClients($e), $r->effects)),
-            RequirementKind::Technique => ($more ? 'more of this: ' : '').
-                mb_strtolower($this->difference->to->request->standard->technique((string) $r->technique)->name),
-            RequirementKind::Steps => ($r->min ?? 0) > 1 ? "at least $r->min shades from dark to light" : null,
-            RequirementKind::SprayedColours => ($r->min ?? 0) > 0 ? 'at least '.$r->min.' sprayed colours' : null,
-            RequirementKind::Finish => $r->criterion === Criterion::TonalSpan
-                ? ($more ? 'stronger' : 'clear').' contrast between light and shadow'
-                : ($r->criterion === Criterion::HardStep
-                    ? 'smoother transitions'
-                    : null),
+        $again = $more ? 'more of this: ' : '';
+
+        return match (true) {
+            $r instanceof EffectRequirement => $again.Terms::any(array_map(Terms::effectForClients(...), $r->effects)),
+            $r instanceof TechniqueRequirement => $again.$this->words->subject($r),
+            $r instanceof StepsRequirement => $r->min > 1 ? "at least $r->min shades from dark to light" : null,
+            $r instanceof ModelRequirement && $r->kind() === RequirementKind::SprayedColours => ($r->min ?? 0) > 0
+                ? "at least $r->min sprayed colours"
+                : null,
+            $r instanceof FinishRequirement => match ($r->criterion) {
+                Criterion::TonalSpan => ($more ? 'stronger' : 'clear').' contrast between light and shadow',
+                Criterion::HardStep => 'smoother transitions',
+                default => null,
+            },
             default => null,
         };
     }
 
-    private function subject(Requirement $r): string
+    /** What a requirement asks, in a few words; null for none. */
+    public function asks(?Requirement $r): ?string
     {
-        return match ($r->kind) {
-            RequirementKind::Effect => implode(' or ', array_map(Words::effect(...), $r->effects)),
-            RequirementKind::Technique => mb_strtolower(
-                $this->difference->to->request->standard->technique((string) $r->technique)->name,
-            ),
-            RequirementKind::Finish => $r->criterion === null ? '' : Words::criterion($r->criterion),
-            default => Words::plain($r->subject()),
+        return match (true) {
+            $r === null => null,
+            $r instanceof EffectRequirement => Terms::extent($r->extent).Terms::passes($r->passes)
+                .($r->by === null ? '' : ' by '.Terms::any(array_map($this->words->techniqueName(...), $r->by))),
+            $r instanceof TechniqueRequirement => Terms::extent($r->extent).Terms::passes($r->passes),
+            $r instanceof StepsRequirement => self::range($r->min, $r->max),
+            $r instanceof ModelRequirement => self::range($r->min, $r->max),
+            $r instanceof FinishRequirement => $r->criterion->isFloor() ? self::range($r->limit, null) : self::range(null, $r->limit),
+            default => null,
         };
     }
 
-    /** What a requirement asks, in a few words; null for none. */
-    public static function asks(?Requirement $r): ?string
+    private static function range(?float $min, ?float $max): string
     {
-        if ($r === null) {
-            return null;
-        }
-        $passes = $r->passes > 1 ? " in $r->passes passes" : '';
-        $by = $r->by === null ? '' : ' by '.implode(' or ', array_map(Words::plain(...), $r->by));
-
-        return match ($r->kind) {
-            RequirementKind::Effect, RequirementKind::Technique => Words::extent($r->extent).$passes.$by,
-            default => match (true) {
-                $r->min !== null && $r->max !== null => "$r->min to $r->max",
-                $r->min !== null => "$r->min or more",
-                default => "at most $r->max",
-            },
+        return match (true) {
+            $min !== null && $max !== null => "$min to $max",
+            $min !== null => "$min or more",
+            default => "at most $max",
         };
     }
 
@@ -199,12 +204,5 @@ final readonly class Voices
         }
 
         return $used;
-    }
-
-    private static function sentence(string $words): string
-    {
-        $words = mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1);
-
-        return preg_match('/[.!?]$/', $words) === 1 ? $words : "$words.";
     }
 }

@@ -2,15 +2,16 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Inspection;
+namespace Ordotype\Core\Standard;
 
 use Ordotype\Core\Sculpt\Material;
-use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Severity;
 
 /** One kind of fault of the fault table: how grave, where and how it is repaired, what can cause it. */
 final readonly class FaultKind
 {
+    /** Stands among the techniques of a repair for the area's own base, by brush. */
+    public const OWN_BASE = 'own_base';
+
     /**
      * @param  bool  $bySize  whether visible size decides if it counts
      * @param  string  $where  area, neighbour or whole: where it is repaired

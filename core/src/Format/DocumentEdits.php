@@ -2,20 +2,19 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Ladder;
+namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Format\Json;
 use Ordotype\Core\Problem\FormatException;
 use stdClass;
 
 /**
  * Applies edits to a document in `ordotype/standard@1`; whether the result is a standard is for StandardFormat to say.
  */
-final class Edits
+final class DocumentEdits
 {
     /**
      * @param  stdClass  $document  stays as it is
-     * @param  list<Edit>  $edits
+     * @param  list<DocumentEdit>  $edits
      *
      * @throws EditClash when something is not as an edit says it was
      * @throws FormatException when an edit names a tier that is not there
@@ -55,7 +54,7 @@ final class Edits
         return $result;
     }
 
-    private static function clause(stdClass $document, Edit $edit, int $place): void
+    private static function clause(stdClass $document, DocumentEdit $edit, int $place): void
     {
         foreach (self::objects($document->tiers) as $tier) {
             if (self::text($tier, 'key') === $edit->tier) {
@@ -73,7 +72,7 @@ final class Edits
     }
 
     /** The head of a tier is the tier without its clauses; a tier that still has some does not go. */
-    private static function tier(stdClass $document, Edit $edit, int $place): void
+    private static function tier(stdClass $document, DocumentEdit $edit, int $place): void
     {
         $clauses = [];
         $heads = [];
@@ -113,7 +112,7 @@ final class Edits
      * @param  callable(stdClass): string  $key
      * @return list<stdClass>
      */
-    private static function put(array $list, Edit $edit, int $place, callable $key): array
+    private static function put(array $list, DocumentEdit $edit, int $place, callable $key): array
     {
         $named =
             $edit->before ??

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sequencing;
 
-/** A rule that wants the one step before the other, where the order has them the other way round. */
-final readonly class BrokenRule
+/** One step that a rule wants before another. */
+final readonly class HeldBack
 {
     public function __construct(public Rule $rule, public Step $earlier, public Step $later)
     {

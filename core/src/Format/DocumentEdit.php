@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Ladder;
+namespace Ordotype\Core\Format;
 
 use stdClass;
 
@@ -10,7 +10,7 @@ use stdClass;
  * One change of a standard's document: a clause, the head of a tier, a technique or a price goes from what it was to
  * what it is. Null before: it is new; null after: it goes. Swapped round, an edit undoes itself.
  */
-final readonly class Edit
+final readonly class DocumentEdit
 {
     /**
      * @param  string  $what  clause, tier, technique or price

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Ladder;
+namespace Ordotype\Core\Format;
 
 use RuntimeException;
 use stdClass;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Inspection;
+namespace Ordotype\Core\Standard;
 
 /** Faults that are looked for with one look, so that they share a question. */
 enum FaultGroup: string
@@ -40,24 +40,6 @@ enum FaultGroup: string
             'mould_line', 'gap', 'broken_part', 'handle_scar', 'chipped_off_handle' => self::Model,
             'frosted_varnish', 'patchy_sheen', 'varnish_pooled' => self::Varnish,
             default => self::Colour,
-        };
-    }
-
-    public function question(): string
-    {
-        return match ($this) {
-            self::Cover => 'Is everything covered, with nothing bare or patchy?',
-            self::Borders => 'Are the borders clean, with no paint on the neighbours?',
-            self::Surface => 'Is the paint smooth, and the detail still crisp?',
-            self::Washes => 'Are washes and glazes free of rings, pools and frost?',
-            self::Light => 'Does the light sit right: enough contrast, from above, with no dust and no stark layers?',
-            self::Lines => 'Are lines even, unbroken and thin enough?',
-            self::Colour => 'Are the colours those of the scheme, like the rest of the unit?',
-            self::Details => 'Do the eyes look the same way?',
-            self::Marks => 'Are decals whole, straight and without a silver edge?',
-            self::Ground => 'Is the base finished, the rim clean and the feet free of ground?',
-            self::Model => 'Is the model whole: no mould lines, gaps, scars or chips?',
-            self::Varnish => 'Is the varnish even and clear?',
         };
     }
 }

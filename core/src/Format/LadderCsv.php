@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Ladder;
+namespace Ordotype\Core\Format;
 
+use Ordotype\Core\Ladder\Cell;
+use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Words\ClauseWords;
+use Ordotype\Core\Words\LadderWords;
 
 /** The ladder as CSV (RFC 4180): a line for each row, a column for each tier, in full words. */
 final class LadderCsv
@@ -12,16 +16,12 @@ final class LadderCsv
     public static function of(Standard $standard): string
     {
         $grid = new Grid($standard);
+        $ladder = new LadderWords($standard);
+        $clauses = new ClauseWords($standard);
         $lines = [['group', 'row', ...array_map(fn ($t) => $t->name, $grid->tiers())]];
         foreach ($grid->rows() as $row) {
-            $lines[] = [
-                $row->group,
-                $row->label,
-                ...array_map(
-                    fn (Cell $c) => $c->clause === null ? '' : Words::clause($c->clause, $standard),
-                    $row->cells,
-                ),
-            ];
+            $words = array_map(fn (Cell $c) => $c->clause === null ? '' : $clauses->sentence($c->clause), $row->cells);
+            $lines[] = [$row->group, $ladder->row($row), ...$words];
         }
 
         return implode(

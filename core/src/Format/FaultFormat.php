@@ -2,28 +2,24 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Inspection;
+namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Format\Node;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Problem\Problems;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\FaultGroup;
+use Ordotype\Core\Standard\FaultKind;
+use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Severity;
-use OutOfBoundsException;
 
-/** The fault table. */
-final readonly class FaultCatalogue
+/** Reads and writes the fault table, `ordotype/faults@1`. */
+final class FaultFormat
 {
     public const WORD = 'ordotype/faults@1';
 
-    /** @param  array<string, FaultKind>  $kinds */
-    private function __construct(public array $kinds)
-    {
-    }
-
     /** @throws FormatException naming every path that is wrong and why */
-    public static function read(mixed $document): self
+    public static function read(mixed $document): FaultTable
     {
         $problems = new Problems();
         $root = Node::root($document, $problems)
@@ -66,12 +62,6 @@ final readonly class FaultCatalogue
         }
         $problems->refuse();
 
-        return new self($kinds);
-    }
-
-    /** @throws OutOfBoundsException when there is no such fault */
-    public function kind(string $key): FaultKind
-    {
-        return $this->kinds[$key] ?? throw new OutOfBoundsException("There is no fault \"$key\" in the fault table.");
+        return new FaultTable($kinds);
     }
 }

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Bench;
+
+/** What a release was made from, named so that it can be told whether anything has changed since. */
+final readonly class ReleaseInputs
+{
+    /**
+     * @param  string  $standardSha256  of the published version
+     * @param  int|null  $schemeVersion  null: without colours
+     * @param  list<MadeAmendment>  $amendments
+     * @param  array<string, list<string>>  $handMade  what was changed by hand, in words of the formats: area key to
+     *     `technique passes extent`
+     * @param  string  $sha256  of all inputs, as RFC 8785 JSON
+     */
+    public function __construct(
+        public int $standardVersion,
+        public string $standardSha256,
+        public ?int $schemeVersion,
+        public array $amendments,
+        public array $handMade,
+        public string $sha256,
+    ) {
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Demand;
+
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\TechniqueStatus;
+
+/** What the clauses so far say of a technique at one place. */
+final readonly class TechniqueSaid
+{
+    /** @param  list<TechniqueRequirement>  $required */
+    public function __construct(public TechniqueStatus $status, public array $required = [])
+    {
+    }
+
+    public function isUsable(): bool
+    {
+        return in_array($this->status, [TechniqueStatus::Required, TechniqueStatus::Allowed], true);
+    }
+
+    public function requiring(TechniqueRequirement $one): self
+    {
+        return new self(TechniqueStatus::Required, [...$this->required, $one]);
+    }
+
+    /** The last clause decides, except that `allowed` never lowers `required`; another cancels what was required. */
+    public function then(TechniqueClause $clause): self
+    {
+        $stays = $clause->status === TechniqueStatus::Allowed && $this->status === TechniqueStatus::Required;
+
+        return $stays ? $this : new self($clause->status);
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Planning;
+
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\Conformance;
+use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\WellKnown;
+
+/**
+ * Why a technique is in the plan: the clauses it helps to meet, the base rule, tidying, the method, or what another
+ * chosen technique needs.
+ */
+final readonly class StepReasons
+{
+    public function __construct(private PlanContext $context)
+    {
+    }
+
+    /**
+     * @param  list<ChosenTechnique>  $all  of the same area
+     * @return list<Reason>
+     */
+    public function of(PlannedArea $planned, ChosenTechnique $used, array $all): array
+    {
+        $method = $this->context->method;
+        $because = $this->own($planned, $used, $all);
+        foreach ($all as $other) {
+            $needs = $other->technique->key === $used->technique->key ? [] : $method->needs($other->technique);
+            foreach ($needs as $effect) {
+                if ($used->technique->givesAny($effect) && ! in_array($effect, $this->context->given, true)) {
+                    array_push($because, ...$this->own($planned, $other, $all));
+                    $school = $method->permits($used->technique);
+                    $because = $school === null ? $because : [...$because, Reason::method($school)];
+                }
+            }
+        }
+
+        return Reason::unique($because);
+    }
+
+    /**
+     * @param  list<ChosenTechnique>  $all
+     * @return list<Reason>
+     */
+    private function own(PlannedArea $planned, ChosenTechnique $used, array $all): array
+    {
+        $because = [];
+        $technique = $used->technique;
+        foreach ($planned->demand->requirements as $requirement) {
+            if (self::counts($requirement, $used, $all)) {
+                array_push($because, ...$requirement->reasons);
+            }
+        }
+        $area = $planned->demand->area;
+        if ($area !== null && $technique->givesAny(Effect::BaseColour)) {
+            $because[] = Reason::base();
+        }
+        $tidies = $technique->key === WellKnown::TIDY
+            || ($technique->key === WellKnown::LAYER && $used->extent === Extent::Full);
+        $isDirty = array_filter($all, fn (ChosenTechnique $u) => $u->technique->tidied) !== [];
+        if ($tidies && ($isDirty || Conformance::washesUnderLight($all, $this->context->request->tier->pace))) {
+            $because[] = Reason::tidying();
+        }
+        $school = $area === null ? null : $this->context->method->adds($area)[$technique->key] ?? null;
+
+        return $school === null ? $because : [...$because, Reason::method($school)];
+    }
+
+    /**
+     * Whether a technique is there for a requirement; for colour steps: whether they would be too few without a pass of it.
+     *
+     * @param  list<ChosenTechnique>  $all
+     */
+    private static function counts(Requirement $requirement, ChosenTechnique $used, array $all): bool
+    {
+        $credits = fn (): int => array_sum(array_map(fn (ChosenTechnique $u) => $u->credit(), $all));
+
+        return match (true) {
+            $requirement instanceof EffectRequirement => Conformance::serves($requirement, $used),
+            $requirement instanceof TechniqueRequirement => $used->technique->key === $requirement->technique,
+            $requirement instanceof StepsRequirement => $used->credit() > 0
+                && $credits() - $used->technique->credit < $requirement->min,
+            default => false,
+        };
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Record;
+
+/** By which rule somebody may sign a piece, or may not. */
+enum SigningRule: string
+{
+    case NoRight = 'no_right';
+    case NotOwnWork = 'not_own_work';
+    case SomebodyElseMay = 'somebody_else_may';
+    case Alone = 'alone';
+    case OthersAnswered = 'others_answered';
+    case OthersMustAnswer = 'others_must_answer';
+
+    public function allows(): bool
+    {
+        return in_array($this, [self::NotOwnWork, self::Alone, self::OthersAnswered], true);
+    }
+}

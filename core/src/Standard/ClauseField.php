@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Standard;
+
+/** The fields of clauses that an amendment may set, by the words of the formats. */
+enum ClauseField: string
+{
+    case Min = 'min';
+    case Max = 'max';
+    case Effect = 'effect';
+    case Extent = 'extent';
+    case Passes = 'passes';
+    case By = 'by';
+    case Technique = 'technique';
+    case Family = 'family';
+    case Status = 'status';
+    case Price = 'price';
+    case Criterion = 'criterion';
+    case Limit = 'limit';
+    case Role = 'role';
+    case Inspect = 'inspect';
+    case Level = 'level';
+    case Aql = 'aql';
+    case Limits = 'limits';
+    case Views = 'views';
+    case Gates = 'gates';
+    case Consent = 'consent';
+    case Size = 'size';
+    case Label = 'label';
+    case ClientText = 'client_text';
+    case Severity = 'severity';
+
+    public function isOfEveryClause(): bool
+    {
+        return in_array($this, [self::Label, self::ClientText, self::Severity], true);
+    }
+}

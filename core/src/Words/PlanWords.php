@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Words;
+
+use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Choice\ConflictCause;
+use Ordotype\Core\Choice\MustHold;
+use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\FinishRequirement;
+use Ordotype\Core\Demand\ModelRequirement;
+use Ordotype\Core\Demand\NotApplicable;
+use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Demand\ReasonKind;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\StepsRequirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Demand\Unfit;
+use Ordotype\Core\Outlook\StopObstacle;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepPlace;
+use Ordotype\Core\Standard\Clause;
+
+/** What a plan has to say, in words: why, what stands in the way, what is asked. */
+final readonly class PlanWords
+{
+    private ClauseWords $words;
+
+    /** @var array<string, Clause> by id */
+    private array $clauses;
+
+    public function __construct(private PlanRequest $request)
+    {
+        $this->words = new ClauseWords($request->standard, $request->sculpt);
+        $clauses = [];
+        foreach ($request->standard->tiers as $tier) {
+            foreach ($tier->clauses as $clause) {
+                $clauses[$clause->id] = $clause;
+            }
+        }
+        $this->clauses = $clauses;
+    }
+
+    public static function area(?Area $area): string
+    {
+        return $area === null ? 'the whole model' : mb_strtolower($area->name);
+    }
+
+    /** A step in the middle of a sentence: what is done where. */
+    public static function step(Step $step): string
+    {
+        return mb_strtolower($step->technique->name).' on '.self::area($step->area);
+    }
+
+    /** A place between which a rule is set aside, as the plan's steps name it. */
+    public function place(StepPlace $place): string
+    {
+        foreach ($this->request->standard->techniques as $technique) {
+            foreach ([null, ...$this->request->sculpt->areas] as $area) {
+                if (StepPlace::of($area?->key, $technique->key)->is($place)) {
+                    return mb_strtolower($technique->name).' on '.self::area($area);
+                }
+            }
+        }
+
+        return 'a step that is not in this plan';
+    }
+
+    /** Why something is asked or done. */
+    public function reason(Reason $reason): string
+    {
+        return match ($reason->kind) {
+            ReasonKind::Clause => $this->clauseName((string) $reason->clause),
+            ReasonKind::Amendment => "amendment $reason->amendment",
+            ReasonKind::Method => 'the method'.($reason->school === null ? '' : ': '.Terms::school($reason->school)),
+            ReasonKind::Base => 'every area gets one base colour',
+            ReasonKind::Tidying => 'a wash leaves marks that are tidied',
+            ReasonKind::Parts => 'what is kept apart is joined',
+        };
+    }
+
+    /** @param  list<Reason>  $reasons */
+    public function reasons(array $reasons): string
+    {
+        return Terms::any(array_values(array_unique(array_map($this->reason(...), $reasons))), ' and ');
+    }
+
+    /** What is asked for, in a few words. */
+    public function subject(Requirement $asked): string
+    {
+        return match (true) {
+            $asked instanceof EffectRequirement => Terms::any(array_map(Terms::effect(...), $asked->effects)),
+            $asked instanceof TechniqueRequirement => $this->words->techniqueName($asked->technique),
+            $asked instanceof FinishRequirement => Terms::criterion($asked->criterion),
+            $asked instanceof StepsRequirement => 'colour steps',
+            $asked instanceof ModelRequirement => match ($asked->kind()) {
+                RequirementKind::Minutes => 'hand minutes',
+                RequirementKind::Skill => 'skill',
+                default => 'sprayed colours',
+            },
+            default => 'something',
+        };
+    }
+
+    /** What is asked, with how much of it. */
+    public function demand(Requirement $asked): string
+    {
+        $subject = $this->subject($asked);
+
+        return match (true) {
+            $asked instanceof EffectRequirement => "$subject ".Terms::extent($asked->extent).Terms::passes($asked->passes)
+                .($asked->by === null ? '' : ' by '.Terms::any(array_map($this->words->techniqueName(...), $asked->by))),
+            $asked instanceof TechniqueRequirement => "$subject ".Terms::extent($asked->extent).Terms::passes($asked->passes),
+            $asked instanceof StepsRequirement => $asked->min.($asked->max === null ? ' colour steps or more' : " to $asked->max colour steps"),
+            default => $subject,
+        };
+    }
+
+    /** Why an area cannot be planned, without its full stop. */
+    public function conflict(Conflict $conflict): string
+    {
+        $parts = array_map(fn (Requirement $r) => '“'.$this->reasons($r->reasons).'” asks for '.$this->demand($r), $conflict->asked);
+
+        return match ($conflict->cause) {
+            ConflictCause::NothingGivesIt => implode('; ', $parts).', which no allowed technique can give here',
+            ConflictCause::NotTogether => implode('; ', $parts).': together they cannot be met with what is allowed here',
+            ConflictCause::NoBase => 'no technique that gives a base colour is allowed here',
+            ConflictCause::BaseLacksWhatItNeeds => 'no allowed base colour can be given here without something it needs that is not there',
+            ConflictCause::MethodAdds => 'the clauses can be met one by one and together, but not with what the method adds',
+        };
+    }
+
+    /** Why something asked cannot be done on an area at all. */
+    public function notApplicable(NotApplicable $one): string
+    {
+        $by = $one->asked instanceof EffectRequirement ? $one->asked->by : null;
+        $who = $by === null ? 'no technique of the catalogue' : 'none of '.implode(', ', array_map($this->words->techniqueName(...), $by));
+        $extent = $one->asked instanceof EffectRequirement ? Terms::extent($one->asked->extent) : '';
+
+        return match ($one->why) {
+            Unfit::NobodyGivesItHere => "$who can give it on ".Terms::surface($one->area),
+            Unfit::NobodyGivesItSoWidely => "$who gives it $extent",
+            Unfit::Retired => 'it is retired from the catalogue',
+            Unfit::NotForMaterial => 'it is not for '.Terms::material($one->area->material),
+            Unfit::NotForRelief => 'it does not suit '.Terms::surface($one->area),
+            Unfit::NoBaseOnGround => 'ground gets no base colour of this kind',
+        };
+    }
+
+    /** Why work cannot stop at a tier. */
+    public function obstacle(StopObstacle $obstacle): string
+    {
+        $where = self::area($obstacle->area);
+
+        return match (true) {
+            $obstacle->unfit !== null => 'an amendment of this plan does not fit it: '.$obstacle->unfit->problems[0]->reason,
+            $obstacle->rule !== null => Terms::rule($obstacle->rule).': whatever the tier asks comes after all the rest of the work',
+            $obstacle->asked !== null => $this->demand($obstacle->asked).' on '.$where.' (“'.$this->reasons($obstacle->asked->reasons).'”) is not met by this plan',
+            default => "$where lacks ".Terms::any(array_values(array_unique(array_map(fn (MustHold $m) => match ($m) {
+                MustHold::OneBase => 'its one base colour',
+                MustHold::Tidying => 'the tidying of its wash',
+                MustHold::Needs => 'what a technique needs',
+            }, $obstacle->lacking))), ' and '),
+        };
+    }
+
+    public function techniqueName(string $key): string
+    {
+        return $this->words->techniqueName($key);
+    }
+
+    private function clauseName(string $id): string
+    {
+        return isset($this->clauses[$id]) ? $this->words->name($this->clauses[$id]) : 'a clause that was added';
+    }
+}

@@ -1,0 +1,313 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Words;
+
+use Ordotype\Core\Method\School;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Relief;
+use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Standard\Criterion;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\Gate;
+use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Standard\TechniqueStatus;
+
+/** What painters call the things of the closed sets, and what clients are told. */
+final class Terms
+{
+    public static function effect(Effect $effect): string
+    {
+        return match ($effect) {
+            Effect::HighlightRaised => 'light on raised forms',
+            Effect::HighlightEdge => 'edge highlights',
+            Effect::HighlightSpot => 'points of light',
+            Effect::Shade => 'shade in the recesses',
+            Effect::Blend => 'blends',
+            Effect::Separate => 'dark lines between parts',
+            Effect::SeparateTinted => 'tinted lines between parts',
+            Effect::Reflect => 'reflections',
+            Effect::PickOut => 'details picked out',
+            Effect::Mark => 'decals',
+            Effect::MarkWear => 'decals cut into with wear',
+            Effect::MarkSettled => 'decals settled into the surface',
+            Effect::Letter => 'suggested lettering',
+            Effect::LetterFull => 'real lettering',
+            Effect::WearDrawn => 'drawn wear',
+            Effect::Value => 'light from above under the colour',
+            Effect::Protect => 'matt varnish',
+            Effect::GroundTexture => 'basing, textured',
+            Effect::GroundColour => 'basing, painted',
+            Effect::GroundShade => 'basing, shaded',
+            Effect::GroundLight => 'basing, drybrushed',
+            Effect::GroundPlants => 'tufts on the base',
+            Effect::GroundWet => 'wet ground on the base',
+            Effect::GroundScene => 'a scene on the base',
+            Effect::GroundTie => 'base colour carried up onto the model',
+            Effect::Rim => 'a painted rim',
+            Effect::Check => 'the final look',
+            Effect::Undercoat => 'undercoat',
+            default => self::plain($effect->value),
+        };
+    }
+
+    /** What a client sees of an effect. */
+    public static function effectForClients(Effect $effect): string
+    {
+        return match ($effect) {
+            Effect::BaseColour => 'clean flat colour',
+            Effect::Shade => 'shadows in the folds and gaps',
+            Effect::HighlightRaised => 'raised parts catch the light',
+            Effect::HighlightEdge => 'fine light lines along the edges',
+            Effect::HighlightSpot => 'a last spark of light on the sharpest points',
+            Effect::Blend => 'soft transitions from dark to light',
+            Effect::Tint => 'a hint of a second colour in the shadows',
+            Effect::Texture => 'painted texture, such as weave or grain',
+            Effect::Separate => 'dark lines where two parts meet',
+            Effect::SeparateTinted => 'lines where two parts meet, in a deep shade of the colour itself',
+            Effect::Reflect => 'painted reflections on shiny surfaces',
+            Effect::Glow => 'light that seems to shine onto the parts around it',
+            Effect::PickOut => 'small details in their own colour',
+            Effect::Mark => 'emblems and numbers',
+            Effect::MarkWear => 'emblems that look worn',
+            Effect::MarkSettled => 'emblems that look painted on',
+            Effect::Letter => 'writing that is hinted at',
+            Effect::LetterFull => 'writing that can be read',
+            Effect::Freehand => 'patterns painted by hand',
+            Effect::Wear => 'chipped and worn edges',
+            Effect::WearDrawn => 'scratches and chips drawn one by one',
+            Effect::Grime => 'dust, mud or rust',
+            Effect::Gloss => 'glossy lenses and gems',
+            Effect::Undercoat => 'an even undercoat',
+            Effect::Protect => 'matt varnish, so that it can be handled',
+            Effect::GroundTexture => 'a textured base',
+            Effect::GroundColour => 'a painted base',
+            Effect::GroundShade => 'a base with depth',
+            Effect::GroundLight => 'a base with light on the raised parts',
+            Effect::GroundPlants => 'tufts of grass on the base',
+            Effect::GroundWet => 'wet ground on the base',
+            Effect::GroundScene => 'a small scene on the base',
+            Effect::GroundTie => 'dust from the base on the feet',
+            Effect::Rim => 'a neat rim on the base',
+            Effect::Check => 'a last look over every model',
+            default => self::plain($effect->value),
+        };
+    }
+
+    public static function extent(Extent $extent): string
+    {
+        return match ($extent) {
+            Extent::None => 'nowhere',
+            Extent::Spot => 'in a spot',
+            Extent::Prominent => 'where it stands out most',
+            Extent::Full => 'everywhere',
+        };
+    }
+
+    public static function criterion(Criterion $criterion): string
+    {
+        return match ($criterion) {
+            Criterion::TonalSpan => 'contrast from dark to light',
+            Criterion::Tones => 'tones told apart',
+            Criterion::LightFromAbove => 'light from above',
+            Criterion::LineShare => 'share of the edge with a line',
+            Criterion::BaseColour => 'base colour off the scheme',
+            Criterion::ColourDrift => 'colour drift over the unit',
+            Criterion::HardStep => 'stark layers',
+            Criterion::BarePrimer => 'bare undercoat',
+            Criterion::LineWidth => 'width of lines',
+            Criterion::LastLight => 'last light over the base colour',
+        };
+    }
+
+    public static function status(TechniqueStatus $status): string
+    {
+        return match ($status) {
+            TechniqueStatus::Required => 'needed',
+            TechniqueStatus::Allowed => 'allowed',
+            TechniqueStatus::OnRequest => 'on request',
+            TechniqueStatus::NotOffered => 'not offered',
+            TechniqueStatus::ToAgree => 'to agree with the client',
+        };
+    }
+
+    /** A word of the formats as it is read aloud, where painters have no other. */
+    public static function plain(string $word): string
+    {
+        return str_replace('_', ' ', $word);
+    }
+
+    public static function material(Material $material): string
+    {
+        return match ($material) {
+            Material::HairFur => 'hair and fur',
+            Material::BoneHorn => 'bone and horn',
+            Material::ScaleChitin => 'scale and chitin',
+            Material::GemLens => 'gems and lenses',
+            Material::Eye => 'eyes',
+            Material::TeethClaw => 'teeth and claws',
+            default => $material->value,
+        };
+    }
+
+    public static function relief(Relief $relief): string
+    {
+        return match ($relief) {
+            Relief::OpenPanel => 'open panels',
+            default => self::plain($relief->value),
+        };
+    }
+
+    /** What a surface is like: its material and the forms of it. */
+    public static function surface(Area $area): string
+    {
+        return self::material($area->material).' with '.self::any(array_map(self::relief(...), $area->relief), ' and ');
+    }
+
+    public static function family(Family $family): string
+    {
+        return match ($family) {
+            Family::Prepare => 'preparation',
+            Family::Spray => 'spraying',
+            Family::Base => 'base colours',
+            Family::Shade => 'shades',
+            Family::Highlight => 'highlights',
+            Family::Blend => 'blends',
+            Family::Line => 'lines',
+            Family::Detail => 'details',
+            Family::Mark => 'marks',
+            Family::Protect => 'varnish',
+            Family::Ground => 'basing',
+            Family::Check => 'checks',
+            default => $family->value,
+        };
+    }
+
+    public static function gate(Gate $gate): string
+    {
+        return match ($gate) {
+            Gate::TestModel => 'test model',
+            Gate::BeforeVarnish => 'before varnish',
+            Gate::Final => 'the final look',
+            default => $gate->value,
+        };
+    }
+
+    public static function severity(?Severity $severity): string
+    {
+        return $severity === null ? 'note' : $severity->value;
+    }
+
+    public static function school(School $school): string
+    {
+        return match ($school) {
+            School::Undercoat => 'undercoat',
+            School::Build => 'how colour is built up',
+            School::SkinWash => 'the wash on skin',
+            School::Metals => 'when metals are painted',
+            School::MetalGround => 'the ground under metal',
+            School::GoldLight => 'the last light of gold',
+            School::Edges => 'which edges are lit',
+            School::Spraying => 'spraying',
+            School::Ground => 'when the ground is done',
+            School::Decals => 'decals',
+            School::Backs => 'backs',
+            School::Weathering => 'weathering',
+            School::Look => 'the look',
+        };
+    }
+
+    /** @param  string  $answer  one of the school's */
+    public static function answer(School $school, string $answer): string
+    {
+        return match ($answer) {
+            'value_sketch' => 'light from above, sketched in grey',
+            'mid_grey' => 'mid grey',
+            'up_from_dark' => 'up from dark',
+            'from_mid' => 'out from the middle tone',
+            'stain_down' => 'down from stains',
+            'with_bases' => 'with the other base colours',
+            'as_is' => 'as it is',
+            'pale_gold' => 'pale gold',
+            'every_visible' => 'every edge that is seen',
+            'light_facing' => 'edges that face the light',
+            'focal' => 'edges near the face',
+            'brush_only' => 'brush only',
+            'can' => 'spray can',
+            'on_gloss' => 'on gloss',
+            'wet_wash' => 'into a wet wash',
+            'under_wash' => 'under the wash',
+            'first', 'last', 'over', 'none' => $school === School::SkinWash ? ['first' => 'before the base', 'over' => 'over the base', 'none' => 'none'][$answer] ?? $answer : $answer,
+            default => self::plain($answer),
+        };
+    }
+
+    /** Why a step stands where it stands. */
+    public static function rule(Rule $rule): string
+    {
+        return match ($rule) {
+            Rule::Phase => 'the order of work',
+            Rule::LightLast => 'light goes from broad and dark to narrow and bright',
+            Rule::MessFirst => 'what strays onto neighbours comes before their neat work',
+            Rule::InnerFirst => 'base colours go from the innermost layer outwards, sprayed before brushed',
+            Rule::WhileWet => 'it goes into what is still wet',
+            Rule::JoinLate => 'kept-apart parts are finished before they are joined, and the joint is tidied after',
+            Rule::DryThrough => 'nothing goes over a coat that is still wet',
+            Rule::RingThenGem => 'a gem comes after the ring it sits in',
+            Rule::SkinThenTeeth => 'teeth, nails and eyes come after the shade of the skin around them',
+            Rule::MarkSurface => 'a decal wants gloss under it, or a wash that is still wet',
+            Rule::SealMarks => 'varnish seals the marks',
+            Rule::MetalsPolicy => 'the method says when metals are painted',
+            Rule::GroundPolicy => 'the method says when the ground is painted',
+            Rule::RimLast => 'the rim is the last paint on the model',
+            Rule::SamePot => 'the same pot is still open',
+        };
+    }
+
+    /** Minutes as they are written everywhere: whole ones. */
+    public static function minutes(float $minutes): string
+    {
+        return $minutes > 0.0 && $minutes < 1.0 ? 'under 1 min' : number_format($minutes, 0, '.', ' ').' min';
+    }
+
+    /** @param  list<string>  $words */
+    public static function any(array $words, string $last = ' or '): string
+    {
+        $end = array_pop($words);
+
+        return $words === [] ? (string) $end : implode(', ', $words).$last.$end;
+    }
+
+    public static function passes(int $passes): string
+    {
+        return $passes > 1 ? " in $passes passes" : '';
+    }
+
+    /** A figure without the zeros behind it. */
+    public static function number(float $n): string
+    {
+        return rtrim(rtrim(number_format($n, 2, '.', ''), '0'), '.');
+    }
+
+    public static function sentence(string $words): string
+    {
+        $words = mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1);
+
+        return preg_match('/[.!?]$/', $words) === 1 ? $words : "$words.";
+    }
+
+    public static function unit(Criterion $criterion): string
+    {
+        return match ($criterion) {
+            Criterion::TonalSpan, Criterion::LastLight => ' L*',
+            Criterion::LineShare, Criterion::BarePrimer => ' %',
+            Criterion::BaseColour, Criterion::ColourDrift => ' ΔE',
+            Criterion::LineWidth => ' mm',
+            default => '',
+        };
+    }
+}
