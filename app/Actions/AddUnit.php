@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Standard\TierStatus;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Sculpt;
@@ -13,6 +12,7 @@ use App\Studio\ActivityLog;
 use App\Studio\Refusal;
 use App\Studio\Standards;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Standard\TierStatus;
 
 /** Adds a unit with its pieces to an order; each piece gets a short code of its own. */
 final class AddUnit

@@ -4,13 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\MethodFormat;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TierStatus;
 use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Piece;
@@ -22,11 +15,22 @@ use App\Studio\UnitPlans;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Format\AmendmentFormat;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TierStatus;
 use stdClass;
 
 /** What is arranged for a unit or its order before it goes to the bench: amendments, its tier, the method. */
 final class ArrangeUnit
 {
+    public function __construct(private readonly Planner $planner)
+    {
+    }
+
     /**
      * Adds an amendment at its level: to the studio, the order, the unit or one piece.
      *
@@ -117,7 +121,7 @@ final class ArrangeUnit
             $before = $unit->tier;
             $edits = $unit->edits ?? [];
             $unit->update(['tier' => $tier, 'edits' => null]);
-            $plan = Planner::plan(
+            $plan = $this->planner->plan(
                 UnitPlans::request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])),
             );
             [$edits, $gone] = UnitPlans::carried($plan, $edits);

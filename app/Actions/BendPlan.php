@@ -4,12 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Standard\Aim;
-use Ordotype\Core\Standard\Technique;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -19,6 +13,12 @@ use App\Studio\Standards;
 use App\Studio\UnitArrangement;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Aim;
+use Ordotype\Core\Standard\Technique;
 
 /**
  * What the lead bends of a plan beyond the techniques of an area: its order, rules set aside, paints, practice,
@@ -26,6 +26,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class BendPlan
 {
+    public function __construct(private readonly Planner $planner)
+    {
+    }
+
     /**
      * @param  list<string>  $sequence  keys of steps in the order they are to have; none: as the planner lays them out
      */
@@ -101,10 +105,10 @@ final class BendPlan
             if (Rule::tryFrom($rule) === null) {
                 throw new Refusal("There is no rule \"$rule\".", '/rule');
             }
-            $places = array_map(fn (Step $s) => $s->place(), UnitPlans::plan($unit)->work->steps);
+            $places = array_map(fn (Step $s) => $s->place()->id, UnitPlans::plan($unit)->work->steps);
             foreach (['earlier' => $earlier, 'later' => $later] as $field => $place) {
                 if (! in_array($place, $places, true)) {
-                    throw new Refusal("\"$place\" is no step of this plan.", "/$field");
+                    throw new Refusal('That is no step of this plan.', "/$field");
                 }
             }
             $before = $unit->order->overrules ?? [];
@@ -200,7 +204,7 @@ final class BendPlan
                 throw new Refusal('The other unit is another figure: its areas are not these.', '/to');
             }
             $to = UnitPlans::unreleased($to, $revision);
-            [$edits, $gone] = UnitPlans::carried(Planner::plan(UnitPlans::request($to)), $from->edits ?? []);
+            [$edits, $gone] = UnitPlans::carried($this->planner->plan(UnitPlans::request($to)), $from->edits ?? []);
             $before = $to->edits;
             $all = $edits + ($to->edits ?? []);
             $to->update(['edits' => $all === [] ? null : $all]);
@@ -227,11 +231,11 @@ final class BendPlan
     private function stepOf(Unit $unit, string $key): Step
     {
         foreach (UnitPlans::plan($unit)->work->steps as $step) {
-            if ($step->key() === $key) {
+            if ($step->key()->id === $key) {
                 return $step;
             }
         }
-        throw new Refusal("\"$key\" is no step of this plan.", '/step');
+        throw new Refusal('That is no step of this plan.', '/step');
     }
 
     private function touch(Unit $unit): Unit

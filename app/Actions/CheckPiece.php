@@ -4,26 +4,35 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Inspection\CheckList;
-use Ordotype\Core\Inspection\Judgement;
-use Ordotype\Core\Inspection\Question;
-use Ordotype\Core\Inspection\Repair;
-use Ordotype\Core\Inspection\Spread;
+use App\Exceptions\NotReleased;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Models\User;
+use App\Repositories\Releases;
 use App\Studio\ActivityLog;
+use App\Studio\BenchWork;
 use App\Studio\Checks;
-use App\Studio\Faults;
 use App\Studio\Refusal;
-use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\Judgement;
+use Ordotype\Core\Inspection\Question;
+use Ordotype\Core\Inspection\Repair;
+use Ordotype\Core\Inspection\RepairStep;
+use Ordotype\Core\Inspection\Spread;
+use Ordotype\Core\Words\CheckWords;
+use Ordotype\Core\Words\Terms;
 
 /** One check of one piece: opened with its questions, answered, and closed with a verdict. */
 final class CheckPiece
 {
+    public function __construct(private readonly Releases $releases, private readonly BenchWork $work)
+    {
+    }
+
     /** The open check of an offered piece; a new one asks everything, or after a repair only what that touched. */
     public function open(Piece $piece, User $by): Check
     {
@@ -39,7 +48,7 @@ final class CheckPiece
             if ($piece->stage !== 'offered') {
                 throw new Refusal(
                     "Model $piece->number is not offered to the check: it is ".
-                        str_replace('_', ' ', $piece->stage).
+                        Terms::stage(Stage::from($piece->stage)).
                         '.',
                     '',
                     409,
@@ -54,16 +63,20 @@ final class CheckPiece
                 ->whereNotNull('closed_at')
                 ->orderByDesc('round')
                 ->first();
-            $questions = (new CheckList(UnitPlans::pieceOf($piece), Faults::catalogue()))->questions();
+            $row = $this->releases->rowOf($piece->unit) ?? throw new NotReleased($piece->unit);
+            $release = $this->releases->read($row);
+            $questions = (new CheckList($release->kindOf($piece->number)->plan, $release->faults))->questions();
             if ($last !== null && $last->verdict === 'rework') {
                 $questions = Checks::touchedBy($questions, $last);
             }
+            $words = new CheckWords($release->request->standard);
             $check = Check::query()->create([
                 'piece_id' => $piece->id,
                 'round' => ($last->round ?? 0) + 1,
                 'standard_version_id' => $piece->unit->order->standard_version_id,
+                'release_id' => $row->id,
                 'opened_by' => $by->id,
-                'questions' => array_map(Checks::written(...), $questions),
+                'questions' => array_map(fn (Question $q) => Checks::written($q, $words), $questions),
             ]);
             ActivityLog::write('check.opened', $check, null, ['piece' => $piece->code, 'round' => $check->round]);
 
@@ -87,7 +100,7 @@ final class CheckPiece
             $check = $this->locked($check);
             $asked =
                 Checks::question($check, $question) ??
-                throw new Refusal("\"$question\" is not asked in this check.", '/question', 404);
+                throw new Refusal('That is not asked in this check.', '/question', 404);
             if (Checks::isOwnWork($check->piece, $by)) {
                 throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
             }
@@ -97,9 +110,12 @@ final class CheckPiece
             if ($answer === 'not_applicable' && trim((string) $note) === '') {
                 throw new Refusal('Say why it does not apply.', '/note');
             }
+            $there = $check->faults()->where('question', $question)->get();
+            if ($answer !== 'fault' && $there->isNotEmpty()) {
+                throw new Refusal('A fault is noted there: it stays until somebody takes it away.', '/answer', 409);
+            }
             $before = $check->answers()->where('question', $question)->first()?->answer;
             $check->answers()->where('question', $question)->delete();
-            $check->faults()->where('question', $question)->delete();
             Answer::query()->create([
                 'check_id' => $check->id,
                 'question' => $question,
@@ -109,10 +125,33 @@ final class CheckPiece
                 'answered_at' => now(),
             ]);
             foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
-                $this->find($check, $by, $asked, $found, $i);
+                // Sent twice, a fault is noted once.
+                if (! $there->contains(fn (FaultRow $f) => [$f->fault, $f->area] === [$found['fault'], $found['area']])) {
+                    $this->find($check, $by, $asked, $found, $i);
+                }
             }
             $check->update(['revision' => $check->revision + 1]);
             ActivityLog::write('check.answered', $check, $before, ['question' => $question, 'answer' => $answer]);
+
+            return $check;
+        });
+    }
+
+    /** Takes a fault away that was noted by mistake; the question is open again when it was the last of it. */
+    public function takeAway(Check $check, int $fault, User $by): Check
+    {
+        return DB::transaction(function () use ($check, $fault, $by): Check {
+            $check = $this->locked($check);
+            if (Checks::isOwnWork($check->piece, $by)) {
+                throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
+            }
+            $row = $check->faults()->whereKey($fault)->firstOrFail();
+            ActivityLog::write('check.fault_taken_away', $check, $row->toArray(), null);
+            $row->delete();
+            if (! $check->faults()->where('question', $row->question)->exists()) {
+                $check->answers()->where('question', $row->question)->delete();
+            }
+            $check->update(['revision' => $check->revision + 1]);
 
             return $check;
         });
@@ -128,7 +167,7 @@ final class CheckPiece
                 throw new Refusal('You painted on this model: somebody else closes its check.', '', 403);
             }
             if ($verdict === 'passed' && ! $state->passes) {
-                throw new Refusal("It does not pass: $state->words.", '/verdict', 409);
+                throw new Refusal('It does not pass: '.CheckWords::verdict($state).'.', '/verdict', 409);
             }
             if (
                 $verdict === 'rework' &&
@@ -182,14 +221,16 @@ final class CheckPiece
     /** @param  array{fault: string, area: string|null, spread: string, size_mm: float|null}  $found */
     private function find(Check $check, User $by, Question $asked, array $found, int $i): void
     {
-        if (! in_array($found['fault'], $asked->faults, true)) {
-            throw new Refusal("\"{$found['fault']}\" is not a fault this question asks for.", "/faults/$i/fault");
+        $release = $this->releases->ofCheck($check);
+        $plan = $release->kindOf($check->piece->number)->plan;
+        $kind = $release->faults->kinds[$found['fault']] ?? null;
+        if ($kind === null || ! in_array($found['fault'], $asked->faults, true)) {
+            $name = $kind === null ? 'That' : "“{$kind->name}”";
+            throw new Refusal("$name is not a fault this question asks for.", "/faults/$i/fault");
         }
-        $plan = UnitPlans::pieceOf($check->piece);
         if ($found['area'] !== null && ! in_array($found['area'], $asked->areas, true)) {
-            throw new Refusal("\"{$found['area']}\" is not an area this question is about.", "/faults/$i/area");
+            throw new Refusal('That is not an area this question is about.', "/faults/$i/area");
         }
-        $kind = Faults::catalogue()->kind($found['fault']);
         if ($found['area'] === null && $kind->where !== 'whole') {
             throw new Refusal('Say on which area it is.', "/faults/$i/area");
         }
@@ -205,25 +246,25 @@ final class CheckPiece
             $spread,
             $found['size_mm'],
         );
-        $varnished = $check->piece->logs()->where('technique', 'matt_varnish')->exists();
+        $repair = (new Repair($plan))->of($kind, $area, $spread, $this->work->isVarnished($check->piece));
         FaultRow::query()->create([
             'check_id' => $check->id,
-            'question' => $asked->key,
+            'question' => $asked->key->id,
             'fault' => $kind->key,
             'area' => $found['area'],
             'spread' => $spread->value,
             'size_mm' => $found['size_mm'],
             'severity' => $judged->severity->value ?? 'note',
-            'why' => $judged->why,
+            'why' => CheckWords::judgement($judged),
             'user_id' => $by->id,
             'repair' => array_map(
-                fn ($s) => [
-                    'technique' => $s->technique,
-                    'area' => $s->area,
+                fn (RepairStep $s) => [
+                    'technique' => $s->technique->key,
+                    'area' => $s->area?->key,
                     'minutes' => round($s->minutes, 2),
-                    'why' => $s->why,
+                    'why' => CheckWords::repair($s, $kind),
                 ],
-                (new Repair($plan))->of($kind, $area, $spread, $varnished),
+                $repair,
             ),
         ]);
     }

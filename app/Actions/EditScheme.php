@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\SchemeFormat;
 use App\Models\Piece;
 use App\Models\Scheme;
 use App\Models\SchemeVersion;
@@ -16,6 +14,8 @@ use App\Studio\Refusal;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SchemeFormat;
 use stdClass;
 
 /**

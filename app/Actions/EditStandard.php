@@ -4,12 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Ladder\Edit;
-use Ordotype\Core\Ladder\EditClash;
-use Ordotype\Core\Ladder\Edits;
-use Ordotype\Core\Problem\FormatException;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
 use App\Studio\ActivityLog;
@@ -18,6 +12,12 @@ use App\Studio\Refusal;
 use App\Studio\Standards;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Format\DocumentEdit;
+use Ordotype\Core\Format\DocumentEdits;
+use Ordotype\Core\Format\EditClash;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Problem\FormatException;
 use stdClass;
 
 /** Opens a draft, writes single clauses into it, and publishes it. */
@@ -121,7 +121,7 @@ final class EditStandard
     /**
      * Makes several changes of the draft at once, all or none; the same list undone and turned round takes them back.
      *
-     * @param  list<Edit>  $edits
+     * @param  list<DocumentEdit>  $edits
      *
      * @throws Conflict when something is not as an edit says it was
      * @throws FormatException when the result is no standard
@@ -132,7 +132,7 @@ final class EditStandard
             $draft = $this->locked();
             $before = Standards::document($draft);
             try {
-                $after = Edits::apply($before, $edits);
+                $after = DocumentEdits::apply($before, $edits);
             } catch (EditClash $e) {
                 throw new Conflict($e->getMessage(), ['change' => $e->place, 'current' => $e->current]);
             }

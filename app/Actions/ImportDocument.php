@@ -4,16 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Format\ShelfFormat;
-use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
-use Ordotype\Core\Standard\Standard as CoreStandard;
-use Ordotype\Core\Standard\Technique;
 use App\Formats\SchemaCheck;
 use App\Models\AmendmentRow;
 use App\Models\Order;
@@ -29,6 +19,16 @@ use App\Studio\Standards;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Ordotype\Core\Format\AmendmentFormat;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Format\ShelfFormat;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problem;
+use Ordotype\Core\Standard\Standard as CoreStandard;
+use Ordotype\Core\Standard\Technique;
 use stdClass;
 
 /** Takes a document in one of the open formats into the studio: all of it, or nothing. */

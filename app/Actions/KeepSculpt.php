@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use App\Models\Sculpt;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
@@ -16,6 +12,10 @@ use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use stdClass;
 
 /**

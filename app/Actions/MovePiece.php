@@ -5,66 +5,52 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Piece;
+use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\Refusal;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Bench\StageMove;
+use Ordotype\Core\Words\Terms;
 
 /**
  * What happens to a piece outside bench and check: put on hold, taken up again, lost, cancelled, delivered, claimed.
  */
 final class MovePiece
 {
-    private const UNDER_WAY = ['planned', 'on_bench', 'offered', 'rework', 'passed'];
-
-    /** @var array<string, list<string>> move to the stages it starts from */
-    private const FROM = [
-        'hold' => self::UNDER_WAY,
-        'resume' => ['on_hold'],
-        'lose' => [...self::UNDER_WAY, 'on_hold'],
-        'cancel' => [...self::UNDER_WAY, 'on_hold'],
-        'deliver' => ['signed'],
-        'claim' => ['delivered'],
-    ];
+    public function __construct(private readonly Releases $releases)
+    {
+    }
 
     /** @return list<string> every move there is */
     public static function moves(): array
     {
-        return array_keys(self::FROM);
+        return array_map(fn (StageMove $m) => $m->value, StageMove::cases());
     }
 
-    public function __invoke(Piece $piece, string $move, string $reason): Piece
+    public function __invoke(Piece $piece, StageMove $move, string $reason): Piece
     {
         return DB::transaction(function () use ($piece, $move, $reason): Piece {
             $piece = Piece::query()->with('unit.order')->lockForUpdate()->findOrFail($piece->id);
-            $before = $piece->stage;
-            if (! in_array($before, self::FROM[$move] ?? [], true)) {
-                throw new Refusal(
-                    "Model $piece->number ($piece->code) is ".
-                        str_replace('_', ' ', $before).
-                        ": that does not go with \"$move\".",
-                    '/move',
-                    409,
-                );
+            $before = Stage::from($piece->stage);
+            if (! $move->isPossibleFrom($before)) {
+                throw new Refusal("Model $piece->number ($piece->code) is ".Terms::stage($before).': that does not go with “'.Terms::move($move).'”.', '/move', 409);
             }
-            if (trim($reason) === '' && $move !== 'deliver' && $move !== 'resume') {
+            if (trim($reason) === '' && $move->wantsAReason()) {
                 throw new Refusal('Say why.', '/reason');
             }
-            // A claim reopens the piece for the check; what was signed stays signed and is shown there.
-            $stage = match ($move) {
-                'hold' => 'on_hold',
-                'resume' => $piece->held_from ?? 'planned',
-                'lose' => 'lost',
-                'cancel' => 'cancelled',
-                'deliver' => 'delivered',
-                default => 'offered',
-            };
+            $stage = $move->leadsTo(Stage::tryFrom((string) $piece->held_from));
             $piece->update([
-                'stage' => $stage,
-                'held_from' => $move === 'hold' ? $before : null,
+                'stage' => $stage->value,
+                'held_from' => $move === StageMove::Hold ? $before->value : null,
                 'revision' => $piece->revision + 1,
             ]);
-            $this->order($piece, $move);
-            ActivityLog::write("piece.$move", $piece, ['stage' => $before], ['stage' => $stage, 'reason' => $reason]);
+            if (! $stage->isThere()) {
+                $this->releases->dropPiece($piece, Auth::id());
+            }
+            $this->order($piece, $move->value);
+            ActivityLog::write("piece.$move->value", $piece, ['stage' => $before->value], ['stage' => $stage->value, 'reason' => $reason]);
 
             return $piece;
         });

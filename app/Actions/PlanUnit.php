@@ -4,20 +4,35 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\PlanFormat;
-use Ordotype\Core\Unit\UnitPlan;
+use App\Exceptions\NotReleased;
+use App\Exceptions\ReleaseHasGaps;
+use App\Models\Check;
 use App\Models\Piece;
+use App\Models\ReleaseRow;
+use App\Models\StepLog;
 use App\Models\Unit;
+use App\Repositories\Releases;
 use App\Studio\ActivityLog;
+use App\Studio\Conflict;
 use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Choice\Standing;
+use Ordotype\Core\Unit\UnitPlan;
+use Ordotype\Core\Words\PlanWords;
+use Ordotype\Core\Words\Terms;
 
 /** Changes a unit's plan by hand, and releases it to the bench. */
 final class PlanUnit
 {
+    /** Things that do not hold which are named before the rest are only counted. */
+    private const NAMED = 4;
+
+    public function __construct(private readonly KeepRelease $keep, private readonly Releases $releases)
+    {
+    }
+
     /**
      * @param  array<string, list<array{technique: string, passes: int, extent: string}>>  $edits  by area; an
      *     empty list leaves the area to the planner
@@ -39,58 +54,106 @@ final class PlanUnit
         });
     }
 
-    public function release(Unit $unit, int $revision): Unit
+    /**
+     * @param  string|null  $despite  why it goes to the bench although something is missing
+     *
+     * @throws ReleaseHasGaps when something is missing and no reason is given
+     */
+    public function release(Unit $unit, int $revision, ?string $despite = null): Unit
     {
-        return DB::transaction(function () use ($unit, $revision): Unit {
+        return DB::transaction(function () use ($unit, $revision, $despite): Unit {
             $unit = UnitPlans::unreleased($unit, $revision);
             $plan = UnitPlans::unitPlan($unit);
-            if ($plan->conflicts() !== []) {
-                throw new Refusal(
-                    'The plan has conflicts that want an amendment first: '.
-                        implode(' ', array_map(fn ($c) => "$c->reason.", $plan->conflicts())),
-                    '/conflicts',
-                );
+            $this->mayGo($unit, $plan);
+            $missing = $this->missing($unit, $plan);
+            if ($missing !== [] && trim((string) $despite) === '') {
+                throw new ReleaseHasGaps($missing);
             }
-            $rejected = $unit->order->scheme
-                ?->versions()
-                ->where('number', $unit->order->scheme->number)
-                ->where('outcome', 'rejected')
-                ->exists();
-            if ($rejected === true) {
-                throw new Refusal(
-                    "The test model of scheme {$unit->order->scheme->name} was rejected: change its colours first.",
-                    '/scheme',
-                    409,
-                );
-            }
-            $this->keep($unit, $plan);
             $unit->update([
                 'released_at' => now(),
                 'released_by' => Auth::id(),
                 'scheme_number' => $unit->order->scheme?->number,
                 'revision' => $unit->revision + 1,
             ]);
+            ($this->keep)($unit, $plan);
             if (in_array($unit->order->status, ['draft', 'quoted', 'accepted'], true)) {
                 $unit->order->update(['status' => 'in_work']);
             }
             ActivityLog::write('plan.released', $unit, null, [
                 'minutes' => round($plan->minutes() / max(1, UnitPlans::pieces($unit)->count()), 2),
+                'missing' => $missing,
+                'despite' => $missing === [] ? null : $despite,
             ]);
 
             return $unit;
         });
     }
 
-    /** Keeps the plan as it goes to the bench; where pieces differ, each keeps the steps it needs. */
-    public function keep(Unit $unit, UnitPlan $plan): void
+    /** Takes a unit back from the bench, as long as nothing was done on it. */
+    public function takeBack(Unit $unit, int $revision): Unit
     {
-        $unit->update(['plan' => Json::encode(PlanFormat::write($plan->plain(), $plan->work))]);
-        foreach (UnitPlans::pieces($unit) as $piece) {
-            $piece->update([
-                'steps' => count($plan->kinds) === 1
-                        ? null
-                        : PlanFormat::keysWithin($plan->kindOf($piece->number)->plan, $plan->work),
-            ]);
+        return DB::transaction(function () use ($unit, $revision): Unit {
+            $unit = Unit::query()->with(['order', 'pieces'])->lockForUpdate()->findOrFail($unit->id);
+            if ($unit->revision !== $revision) {
+                throw new Conflict('Somebody else has changed this unit in the meantime.', ['revision' => $unit->revision]);
+            }
+            $row = $this->releases->rowOf($unit) ?? throw new NotReleased($unit);
+            $ids = $unit->pieces->pluck('id');
+            if (StepLog::query()->whereIn('piece_id', $ids)->exists() || Check::query()->whereIn('piece_id', $ids)->exists()) {
+                throw new Refusal('Work on it has begun: it stays on the bench. Take the marks back first, or put its models on hold.', '', 409);
+            }
+            ReleaseRow::query()->whereKey($row->id)->update(['taken_back_at' => now()]);
+            $unit->update(['released_at' => null, 'released_by' => null, 'scheme_number' => null, 'revision' => $unit->revision + 1]);
+            $onBench = $unit->order->units()->whereNotNull('released_at')->exists();
+            if (! $onBench && $unit->order->status === 'in_work') {
+                $unit->order->update(['status' => 'accepted']);
+            }
+            ActivityLog::write('plan.taken_back', $unit, ['release' => $row->number], null);
+
+            return $unit->refresh();
+        });
+    }
+
+    private function mayGo(Unit $unit, UnitPlan $plan): void
+    {
+        if ($plan->conflicts() !== []) {
+            $words = new PlanWords($plan->plain()->request);
+            $why = array_map(fn ($c) => Terms::sentence($words->conflict($c)), $plan->conflicts());
+            throw new Refusal('The plan has conflicts that want an amendment first: '.implode(' ', $why), '/conflicts');
         }
+        $scheme = $unit->order->scheme;
+        if ($scheme?->versions()->where('number', $scheme->number)->where('outcome', 'rejected')->exists() === true) {
+            throw new Refusal("The test model of scheme $scheme->name was rejected: change its colours first.", '/scheme', 409);
+        }
+    }
+
+    /** @return list<string> what should be there before a unit goes to the bench, in words */
+    private function missing(Unit $unit, UnitPlan $plan): array
+    {
+        $missing = [];
+        if (in_array($unit->order->status, ['draft', 'quoted'], true)) {
+            $missing[] = $unit->order->status === 'draft' ? 'The order is a draft: it was not quoted.' : 'The client has not accepted the quote.';
+        }
+        if ($unit->order->scheme === null) {
+            $missing[] = 'The order has no colours: the steps name no paints.';
+        }
+        $short = [];
+        foreach ($plan->kinds as $kind) {
+            $words = new PlanWords($kind->plan->request);
+            foreach ($kind->plan->requirements as $state) {
+                if (in_array($state->state, [Standing::Short, Standing::Over], true)) {
+                    $key = $state->requirement->area;
+                    $area = $key === null ? null : $kind->plan->request->sculpt->area($key);
+                    $short[] = $words->subject($state->requirement).' on '.PlanWords::area($area);
+                }
+            }
+        }
+        if ($short !== []) {
+            $short = array_values(array_unique($short));
+            $more = count($short) > self::NAMED ? ' and '.(count($short) - self::NAMED).' more' : '';
+            $missing[] = 'The plan does not hold what the tier asks: '.implode(', ', array_slice($short, 0, self::NAMED))."$more.";
+        }
+
+        return $missing;
     }
 }

@@ -4,18 +4,25 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Outlook\RaisedWork;
-use Ordotype\Core\Outlook\Raising;
-use Ordotype\Core\Standard\Tier;
-use Ordotype\Core\Standard\TierStatus;
+use App\Models\Piece;
 use App\Models\Unit;
+use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\Conflict;
 use App\Studio\Refusal;
 use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Choice\AreaSolver;
+use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Outlook\RaisedWork;
+use Ordotype\Core\Outlook\Raising;
+use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Sequencing\StepPlace;
+use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Standard\TierStatus;
+use Ordotype\Core\Words\PlanWords;
 
 /**
  * Raises a unit that is on the bench, half-finished or finished, to a higher tier: what is there counts, the rest is
@@ -23,50 +30,32 @@ use Illuminate\Support\Facades\DB;
  */
 final class RaiseUnit
 {
-    private const CLOSED = ['signed', 'delivered'];
-
-    private const AFTERWARDS = ['offered', 'rework', 'passed'];
+    public function __construct(
+        private readonly KeepRelease $keep,
+        private readonly Releases $releases,
+        private readonly AreaSolver $solver,
+    ) {
+    }
 
     /** What it would take; `stands`: from what every piece has now, else from the finished plan. */
     public function work(Unit $unit, Tier $tier, bool $stands): RaisedWork
     {
-        return $this->raising($unit, $tier, $stands)->work();
+        $plan = $this->releases->find($unit)?->plan->plain() ?? UnitPlans::plan($unit);
+        $done = $stands ? Raising::workSoFar($plan, self::onEveryPiece($unit)) : Raising::workOf($plan);
+        $request = UnitPlans::request($unit)->at($tier);
+
+        return (new Raising($request, $done, $this->solver))->work();
     }
 
     public function __invoke(Unit $unit, string $key, bool $stands, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $key, $stands, $revision): Unit {
-            $unit = Unit::query()
-                ->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])
-                ->lockForUpdate()
-                ->findOrFail($unit->id);
-            if ($unit->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this unit in the meantime.', [
-                    'revision' => $unit->revision,
-                    'edits' => $unit->edits,
-                ]);
-            }
-            if ($unit->released_at === null) {
-                throw new Refusal('This unit is not on the bench yet: move it to the tier instead.', '', 409);
-            }
-            $closed = UnitPlans::pieces($unit)->whereIn('stage', self::CLOSED);
-            if ($closed->isNotEmpty()) {
-                throw new Refusal(
-                    'Model '.
-                        $closed->pluck('number')->implode(', ').
-                        ' is signed off: withdraw the sign-off or take up a claim first.',
-                    '',
-                    409,
-                );
-            }
+            $unit = $this->locked($unit, $revision);
             $tier = $this->tier($unit, $key);
             $work = $this->work($unit, $tier, $stands);
             if ($work->conflicts() !== []) {
-                throw new Refusal(
-                    'It cannot be raised without an amendment: '.$work->conflicts()[0]->reason.'.',
-                    '',
-                    409,
-                );
+                $words = new PlanWords(UnitPlans::request($unit)->at($tier));
+                throw new Refusal('It cannot be raised without an amendment: '.$words->conflict($work->conflicts()[0]).'.', '', 409);
             }
             $before = ['tier' => $unit->tier];
             $edits = [];
@@ -79,13 +68,12 @@ final class RaiseUnit
                 'arrangement' => array_diff_key($unit->arrangement ?? [], ['sequence' => true]) ?: null,
             ]);
             $unit->pieces()->update(['edits' => null]);
-            $this->cover($unit, $work);
-            $unit = Unit::query()
-                ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
-                ->findOrFail($unit->id);
-            (new PlanUnit())->keep($unit, UnitPlans::unitPlan($unit));
-            foreach ($unit->pieces()->whereIn('stage', self::AFTERWARDS)->get() as $piece) {
-                $piece->update(['stage' => 'on_bench', 'revision' => $piece->revision + 1]);
+            $this->cover($unit, $work, $this->releases->nextNumber($unit));
+            $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->findOrFail($unit->id);
+            ($this->keep)($unit, UnitPlans::unitPlan($unit));
+            foreach ($unit->pieces()->get() as $piece) {
+                $stage = Stage::from($piece->stage)->afterAddedWork();
+                $piece->update(['stage' => $stage->value, 'revision' => $piece->revision + 1]);
             }
             $unit->update(['revision' => $unit->revision + 1]);
             ActivityLog::write('unit.raised', $unit, $before, [
@@ -114,53 +102,57 @@ final class RaiseUnit
         return $standard->tier($key);
     }
 
-    private function raising(Unit $unit, Tier $tier, bool $stands): Raising
+    private function locked(Unit $unit, int $revision): Unit
     {
-        $plan = UnitPlans::plan($unit);
+        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])->lockForUpdate()->findOrFail($unit->id);
+        if ($unit->revision !== $revision) {
+            throw new Conflict('Somebody else has changed this unit in the meantime.', [
+                'revision' => $unit->revision,
+                'edits' => $unit->edits,
+            ]);
+        }
+        if ($unit->released_at === null) {
+            throw new Refusal('This unit is not on the bench yet: move it to the tier instead.', '', 409);
+        }
+        $closed = UnitPlans::pieces($unit)->filter(fn (Piece $p) => Stage::from($p->stage)->isClosed());
+        if ($closed->isNotEmpty()) {
+            $numbers = $closed->pluck('number')->implode(', ');
+            throw new Refusal("Model $numbers is signed off: withdraw the sign-off or take up a claim first.", '', 409);
+        }
 
-        return new Raising(
-            $plan->request->at($tier),
-            $stands ? Raising::workSoFar($plan, self::onEveryPiece($unit)) : Raising::workOf($plan),
-        );
+        return $unit;
     }
 
-    /** @return list<string> keys of the steps that every piece has had */
+    /** @return list<StepKey> the steps that every piece has had and that stand */
     private static function onEveryPiece(Unit $unit): array
     {
         $common = null;
         foreach (UnitPlans::pieces($unit) as $piece) {
-            $done = $piece->logs->whereNull('skipped')->pluck('step')->map(strval(...))->all();
+            $done = $piece->logs->whereNull('skipped')->whereNull('covered_by')->pluck('step')->map(strval(...))->all();
             $common = $common === null ? $done : array_values(array_intersect($common, $done));
         }
 
-        return $common ?? [];
+        return array_map(StepKey::kept(...), array_values($common ?? []));
     }
 
-    /**
-     * Work that is painted over, or is to be done anew at the end, is not taken for done any more: its log keeps its
-     * minutes under another name.
-     */
-    private function cover(Unit $unit, RaisedWork $work): void
+    /** Work that is painted over, or is to be done anew at the end, is not taken for done any more; it stays in the log. */
+    private function cover(Unit $unit, RaisedWork $work, int $release): void
     {
-        $lost = [];
+        $covered = [];
         foreach ($work->areas as $raised) {
             foreach ($raised->lost as $used) {
-                $lost[] = ($raised->demand->area->key ?? '*').":{$used->technique->key}:";
+                $covered[StepPlace::of($raised->demand->area?->key, $used->technique->key)->id] = true;
             }
         }
         foreach ($work->whole as $used) {
-            $lost[] = "*:{$used->technique->key}:";
+            $covered[StepPlace::of(null, $used->technique->key)->id] = true;
         }
         foreach ($unit->pieces as $piece) {
-            foreach ($piece->logs as $log) {
-                foreach ($lost as $start) {
-                    if (str_starts_with($log->step, $start)) {
-                        $log->update(['step' => "under:$piece->revision:$log->step"]);
-                        break;
-                    }
+            foreach ($piece->logs->whereNull('covered_by') as $log) {
+                if (isset($covered[StepPlace::of($log->area, $log->technique)->id])) {
+                    $log->update(['covered_by' => $release]);
                 }
             }
-            $piece->update(['revision' => $piece->revision + 1]);
         }
     }
 

@@ -4,24 +4,32 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Record\Chain;
-use Ordotype\Core\Record\Signing;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\SignOff;
 use App\Models\User;
+use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\Checks;
 use App\Studio\Refusal;
-use App\Studio\UnitPlans;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Format\RequirementFormat;
+use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Record\Signing;
+use Ordotype\Core\Words\CheckWords;
+use Ordotype\Core\Words\Terms;
 
 /** Signs passed pieces off, and withdraws a sign-off: each a record in one chain that nobody can change later. */
 final class SignPieces
 {
+    public function __construct(private readonly Releases $releases)
+    {
+    }
+
     /** @param  list<int>  $pieces all of one unit */
     public function sign(array $pieces, User $by): SignOff
     {
@@ -51,7 +59,7 @@ final class SignPieces
                 if ($piece->stage !== 'passed') {
                     throw new Refusal(
                         "Model $piece->number ($piece->code) has not passed its check: it is ".
-                            str_replace('_', ' ', $piece->stage).
+                            Terms::stage(Stage::from($piece->stage)).
                             '.',
                         '/pieces',
                         409,
@@ -137,9 +145,9 @@ final class SignPieces
             User::query()->count(),
         );
 
-        return $signing->allowed
-            ? $signing->words
-            : throw new Refusal("Model $piece->number: $signing->words", '/pieces', 403);
+        return $signing->allows()
+            ? CheckWords::signing($signing)
+            : throw new Refusal("Model $piece->number: ".CheckWords::signing($signing), '/pieces', 403);
     }
 
     /**
@@ -150,23 +158,24 @@ final class SignPieces
     private function body(Collection $pieces, array $rules, User $by): array
     {
         $unit = $pieces->first()->unit ?? throw new Refusal('There is nothing to sign.', '/pieces');
-        $version = $unit->order->version;
-        $plan = UnitPlans::plan($unit);
+        $release = $this->releases->of($unit);
+        $plan = $release->plan->plain();
 
         return [
             'kind' => 'sign_off',
             'standard' => [
                 'name' => $plan->request->standard->name,
-                'version' => $version->number,
-                'sha256' => $version->sha256,
+                'version' => $release->inputs->standardVersion,
+                'sha256' => $release->inputs->standardSha256,
             ],
-            'tier' => ['key' => $unit->tier, 'name' => $plan->request->tier->name],
+            'release' => ['number' => $release->number, 'inputs_sha256' => $release->inputs->sha256],
+            'tier' => ['key' => $plan->request->tier->key, 'name' => $plan->request->tier->name],
             'order' => [
                 'number' => $unit->order->number,
                 'client' => $unit->order->client,
                 'title' => $unit->order->title,
             ],
-            'sculpt' => $unit->sculpt->name,
+            'sculpt' => $plan->request->sculpt->name,
             'by' => ['id' => $by->id, 'name' => $by->name],
             'requirements' => array_map(
                 fn (RequirementState $s) => self::requirement($s->requirement),
@@ -179,7 +188,7 @@ final class SignPieces
                         'number' => $p->number,
                         'rule' => $rules[$p->id],
                         'painters' => $p->logs
-                            ->whereIn('family', Checks::OWN_WORK)
+                            ->whereIn('family', Checks::ownFamilies())
                             ->whereNull('skipped')
                             ->map(fn ($l) => $l->user->name)
                             ->unique()
@@ -197,15 +206,18 @@ final class SignPieces
     /** @return array<string, mixed> */
     private static function requirement(Requirement $r): array
     {
+        $written = RequirementFormat::write($r);
+        $decimal = fn (int|float|null $n): ?string => $n === null ? null : (string) (float) $n;
+
         return [
             'area' => $r->area,
-            'kind' => $r->kind->value,
-            'subject' => $r->subject(),
-            'extent' => $r->extent->word(),
-            'passes' => $r->passes,
-            'min' => $r->min === null ? null : (string) $r->min,
-            'max' => $r->max === null ? null : (string) $r->max,
-            'clauses' => $r->clauses,
+            'kind' => $written->kind,
+            'subject' => $written->subject,
+            'extent' => $written->extent ?? 'none',
+            'passes' => $written->passes ?? 0,
+            'min' => $decimal($written->limit->min ?? null),
+            'max' => $decimal($written->limit->max ?? null),
+            'clauses' => $written->clauses,
         ];
     }
 
@@ -262,6 +274,7 @@ final class SignPieces
     ): SignOff {
         $now = now();
         $link = Chain::link(
+            $number,
             $previous,
             [
                 'format' => 'ordotype/certificate@1',
@@ -273,8 +286,8 @@ final class SignPieces
             'number' => $number,
             'kind' => $kind,
             'previous' => $previous,
-            'hash' => $link['hash'],
-            'record' => $link['record'],
+            'hash' => $link->hash,
+            'record' => $link->record,
             'user_id' => $by->id,
             'signed_at' => $now,
         ]);
@@ -282,7 +295,7 @@ final class SignPieces
         foreach ($pieces as $piece) {
             $piece->update(['stage' => $stage, 'revision' => $piece->revision + 1]);
         }
-        ActivityLog::write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link['hash']]);
+        ActivityLog::write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link->hash]);
 
         return $signOff;
     }

@@ -6,76 +6,49 @@ namespace App\Actions;
 
 use App\Models\Piece;
 use App\Models\StepLog;
+use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
 use App\Studio\Refusal;
-use App\Studio\Standards;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Bench\WantedStep;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Words\PlanWords;
+use Ordotype\Core\Words\Terms;
 
 /** Marks steps done on pieces, takes a mark back, and offers a finished piece to the check. */
 final class WorkOnPieces
 {
-    private const AT_WORK = ['planned', 'on_bench', 'rework'];
+    public function __construct(private readonly BenchWork $work, private readonly Releases $releases)
+    {
+    }
 
     /**
      * Marking a step twice changes nothing, so that a tap sent again after a lost connection does no harm.
      *
      * @param  list<int>  $pieces
      * @param  list<string>  $steps  keys
+     * @param  float|null  $minutes  that were spent on all of it, where somebody told
      * @return list<Piece>
      */
-    public function mark(array $pieces, array $steps, ?string $skipped = null): array
+    public function mark(array $pieces, array $steps, ?string $skipped = null, ?float $minutes = null): array
     {
-        return DB::transaction(function () use ($pieces, $steps, $skipped): array {
-            $found = Piece::query()
-                ->with(['unit.order.version'])
-                ->whereIn('id', $pieces)
-                ->orderBy('id')
-                ->lockForUpdate()
-                ->get();
+        return DB::transaction(function () use ($pieces, $steps, $skipped, $minutes): array {
+            $found = Piece::query()->with(['unit.order.version'])->whereIn('id', $pieces)->orderBy('id')->lockForUpdate()->get();
             if ($found->count() !== count(array_unique($pieces))) {
-                throw new Refusal('One of the pieces does not exist.', '/pieces', 404);
+                throw new Refusal('One of the models does not exist.', '/pieces', 404);
             }
+            $rows = [];
             foreach ($found as $piece) {
-                if (! in_array($piece->stage, self::AT_WORK, true)) {
-                    throw new Refusal(
-                        "Model $piece->number ($piece->code) is not on the bench: it is ".
-                            str_replace('_', ' ', $piece->stage).
-                            '.',
-                        '/pieces',
-                        409,
-                    );
-                }
-                $wanted = BenchWork::wanted($piece);
-                $ofUnit = BenchWork::ofUnit($piece->unit);
-                $standard = Standards::core($piece->unit->order->version);
-                $there = $piece->logs()->pluck('step')->flip();
-                $rows = [];
-                foreach (array_unique($steps) as $step) {
-                    if (! isset($wanted[$step]) && isset($ofUnit[$step])) {
-                        continue; // others of the unit get it, this piece does not
-                    }
-                    if (! isset($wanted[$step])) {
-                        throw new Refusal("\"$step\" is not a step of model $piece->number.", '/steps');
-                    }
-                    if (! $there->has($step)) {
-                        $rows[] = [
-                            'piece_id' => $piece->id,
-                            'step' => $step,
-                            'technique' => $wanted[$step]['technique'],
-                            'family' => $standard->technique($wanted[$step]['technique'])->family->value,
-                            'area' => $wanted[$step]['area'],
-                            'minutes' => round($wanted[$step]['minutes'], 2),
-                            'skipped' => $skipped,
-                            'user_id' => Auth::id(),
-                            'done_at' => now(),
-                        ];
-                    }
-                }
-                StepLog::query()->insert($rows);
-                if ($piece->stage === 'planned' && $rows !== []) {
-                    $this->move($piece, 'on_bench');
+                $rows = [...$rows, ...$this->newRows($piece, array_values(array_unique($steps)), $skipped)];
+            }
+            $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
+            StepLog::query()->insert(array_map(fn (array $row) => $row + ['minutes' => $each], $rows));
+            foreach ($found as $piece) {
+                if ($piece->stage === Stage::Planned->value && in_array($piece->id, array_column($rows, 'piece_id'), true)) {
+                    $this->move($piece, Stage::OnBench);
                 }
             }
 
@@ -88,14 +61,14 @@ final class WorkOnPieces
     {
         return DB::transaction(function () use ($piece, $step): Piece {
             $piece = Piece::query()->lockForUpdate()->findOrFail($piece->id);
-            if (! in_array($piece->stage, self::AT_WORK, true)) {
+            if (! Stage::from($piece->stage)->isAtWork()) {
                 throw new Refusal("Model $piece->number is not on the bench any more.", '', 409);
             }
-            $log = $piece->logs()->where('step', $step)->firstOrFail();
+            $log = $piece->logs()->whereNull('covered_by')->where('step', $step)->firstOrFail();
             ActivityLog::write('step.taken_back', $piece, $log->toArray(), null);
             $log->delete();
-            if ($piece->stage === 'on_bench' && ! $piece->logs()->exists()) {
-                $this->move($piece, 'planned');
+            if ($piece->stage === Stage::OnBench->value && ! $piece->logs()->exists()) {
+                $this->move($piece, Stage::Planned);
             }
 
             return $piece;
@@ -106,36 +79,100 @@ final class WorkOnPieces
     {
         return DB::transaction(function () use ($piece): Piece {
             $piece = Piece::query()->with('unit.order.version')->lockForUpdate()->findOrFail($piece->id);
-            if (! in_array($piece->stage, ['on_bench', 'rework'], true)) {
-                throw new Refusal(
-                    "Model $piece->number is not being worked on: it is ".
-                        str_replace('_', ' ', $piece->stage).
-                        '.',
-                    '',
-                    409,
-                );
+            if (! in_array($piece->stage, [Stage::OnBench->value, Stage::Rework->value], true)) {
+                throw new Refusal("Model $piece->number is not being worked on: it is ".Terms::stage(Stage::from($piece->stage)).'.', '', 409);
             }
-            $missing = array_diff(array_keys(BenchWork::wanted($piece)), $piece->logs()->pluck('step')->all());
+            $wanted = $this->work->wanted($piece);
+            $missing = array_values(array_diff(array_keys($wanted), $this->done($piece)));
             if ($missing !== []) {
-                throw new Refusal(
-                    count($missing).
-                        ' steps are still to be done or left out with a reason, first: '.
-                        array_values($missing)[0].
-                        '.',
-                    '/steps',
-                    409,
-                );
+                $first = $this->name($piece, $wanted[$missing[0]]);
+                throw new Refusal(count($missing)." steps are still to be done or left out with a reason, first: $first.", '/steps', 409);
             }
-            $this->move($piece, 'offered');
+            $this->move($piece, Stage::Offered);
 
             return $piece;
         });
     }
 
-    private function move(Piece $piece, string $stage): void
+    /**
+     * @param  list<string>  $steps
+     * @return list<array<string, mixed>> of the log, for steps that are not marked yet
+     */
+    private function newRows(Piece $piece, array $steps, ?string $skipped): array
+    {
+        if (! Stage::from($piece->stage)->isAtWork()) {
+            throw new Refusal("Model $piece->number ($piece->code) is not on the bench: it is ".Terms::stage(Stage::from($piece->stage)).'.', '/pieces', 409);
+        }
+        $wanted = $this->work->wanted($piece);
+        $others = $this->releases->of($piece->unit)->steps();
+        $there = array_flip($this->done($piece));
+        $rows = [];
+        foreach ($steps as $step) {
+            if (! isset($wanted[$step]) && isset($others[$step])) {
+                continue; // others of the unit get it, this piece does not
+            }
+            $one = $wanted[$step] ?? throw new Refusal("Model $piece->number has no such step.", '/steps');
+            if (! isset($there[$step])) {
+                $rows[] = $this->row($piece, $step, $one, $skipped);
+            }
+        }
+        $this->varnishLast($piece, [...array_keys($there), ...array_column($rows, 'step')]);
+
+        return $rows;
+    }
+
+    /**
+     * Varnish of a repair goes over the rest of it.
+     *
+     * @param  list<string>  $done  keys, with what is marked now
+     */
+    private function varnishLast(Piece $piece, array $done): void
+    {
+        $repairs = $this->work->repairs($piece);
+        $open = array_diff_key($repairs, array_flip($done));
+        foreach (array_intersect_key($repairs, array_flip($done)) as $step) {
+            $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->givesAny(Effect::Protect));
+            if ($step->technique->givesAny(Effect::Protect) && $before !== []) {
+                $first = $this->name($piece, array_values($before)[0]);
+                throw new Refusal("{$step->technique->name} covers what is still to be repaired on model $piece->number: $first comes first.", '/steps', 409);
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Piece $piece, string $step, WantedStep $wanted, ?string $skipped): array
+    {
+        return [
+            'piece_id' => $piece->id,
+            'step' => $step,
+            'technique' => $wanted->technique->key,
+            'family' => $wanted->technique->family->value,
+            'area' => $wanted->area,
+            'planned_minutes' => round($wanted->minutes, 2),
+            'skipped' => $skipped,
+            'user_id' => Auth::id(),
+            'done_at' => now(),
+        ];
+    }
+
+    /** @return list<string> keys of the steps that are marked and stand */
+    private function done(Piece $piece): array
+    {
+        return array_values($piece->logs()->whereNull('covered_by')->pluck('step')->map(strval(...))->all());
+    }
+
+    private function name(Piece $piece, WantedStep $step): string
+    {
+        $sculpt = $this->releases->of($piece->unit)->request->sculpt;
+        $area = $step->area !== null && $sculpt->has($step->area) ? $sculpt->area($step->area) : null;
+
+        return mb_strtolower($step->technique->name).' on '.PlanWords::area($area);
+    }
+
+    private function move(Piece $piece, Stage $stage): void
     {
         $before = $piece->stage;
-        $piece->update(['stage' => $stage, 'revision' => $piece->revision + 1]);
-        ActivityLog::write('piece.moved', $piece, ['stage' => $before], ['stage' => $stage]);
+        $piece->update(['stage' => $stage->value, 'revision' => $piece->revision + 1]);
+        ActivityLog::write('piece.moved', $piece, ['stage' => $before], ['stage' => $stage->value]);
     }
 }

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Ordotype\Core\Choice\AreaSolver;
+use InvalidArgumentException;
 use Ordotype\Core\Format\ClauseFormat;
+use Ordotype\Core\Format\DocumentEdit;
+use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Ladder\Edit;
-use Ordotype\Core\Ladder\Edits;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Money\Money;
 use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
@@ -23,7 +24,6 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\TierStatus;
 use Ordotype\Core\Unit\PieceNeeds;
 use Ordotype\Core\Unit\UnitPlan;
-use InvalidArgumentException;
 use stdClass;
 
 final class BenchCommand extends CoreCommand
@@ -48,11 +48,11 @@ final class BenchCommand extends CoreCommand
         $rows = [];
         foreach ([5, 10, 16, 24, 32, 40, 50, 60] as $areas) {
             $request = new PlanRequest($standard, $tier, self::grown($sculpt, $areas));
-            $plan = Planner::plan($request);
+            $plan = $this->planner()->plan($request);
             $rows[] = [
                 'areas' => $areas,
-                'choice_ms' => self::median($runs, fn () => Planner::choose($request)),
-                'plan_ms' => self::median($runs, fn () => Planner::plan($request)),
+                'choice_ms' => self::median($runs, fn (Planner $p) => $p->choose($request)),
+                'plan_ms' => self::median($runs, fn (Planner $p) => $p->plan($request)),
                 'steps' => count($plan->work->steps),
                 'passes' => count($plan->work->passes),
             ];
@@ -140,7 +140,7 @@ final class BenchCommand extends CoreCommand
         $was = ClauseFormat::write($clause);
         $is = clone $was;
         $is->passes = ($was->passes ?? 1) + 1;
-        $edits = [new Edit('clause', $tier->key, $was, $is)];
+        $edits = [new DocumentEdit('clause', $tier->key, $was, $is)];
         $figures = array_map(
             fn (int $i) => new Sculpt(
                 "{$sculpt->name} $i",
@@ -156,9 +156,9 @@ final class BenchCommand extends CoreCommand
             ),
             range(1, 6),
         );
-        $edited = function () use ($document, $edits, $tier, $figures): Standard {
-            $after = StandardFormat::read(Edits::apply($document, $edits));
-            $plan = fn (Standard $s) => Planner::plan(new PlanRequest($s, $s->tier($tier->key), $figures[0]));
+        $edited = function (Planner $planner) use ($document, $edits, $tier, $figures): Standard {
+            $after = StandardFormat::read(DocumentEdits::apply($document, $edits));
+            $plan = fn (Standard $s) => $planner->plan(new PlanRequest($s, $s->tier($tier->key), $figures[0]));
             (new TierDifference($plan(StandardFormat::read($document)), $plan($after)))->areaMinutes();
 
             return $after;
@@ -169,7 +169,7 @@ final class BenchCommand extends CoreCommand
             'rows' => count((new Grid($before))->rows()),
             'figures' => count($figures),
             'edit_ms' => self::median($runs, $edited),
-            'lint_ms' => self::median(min(3, $runs), fn () => (new Lint($edited(), $figures, '20.00'))->findings()),
+            'lint_ms' => self::median(min(3, $runs), fn (Planner $p) => (new Lint($edited($p), $figures, Money::of('20.00'), $p))->findings()),
         ];
     }
 
@@ -206,7 +206,7 @@ final class BenchCommand extends CoreCommand
             range(1, 10),
         );
 
-        return self::median($runs, fn () => array_map(fn (PlanRequest $r) => UnitPlan::of($r, $pieces($r)), $requests));
+        return self::median($runs, fn (Planner $p) => array_map(fn (PlanRequest $r) => UnitPlan::of($r, $pieces($r), planner: $p), $requests));
     }
 
     /**
@@ -302,15 +302,16 @@ final class BenchCommand extends CoreCommand
         );
     }
 
+    /** @param  callable(Planner): mixed  $work */
     private static function median(int $runs, callable $work): float
     {
-        $work();
+        $work(new Planner());
         $times = [];
         for ($i = 0; $i < $runs; $i++) {
-            // Nothing is remembered from the run before.
-            AreaSolver::forget();
+            // A planner of its own: nothing is remembered from the run before.
+            $planner = new Planner();
             $start = hrtime(true);
-            $work();
+            $work($planner);
             $times[] = (hrtime(true) - $start) / 1e6;
         }
         sort($times);

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Formats\DocumentFile;
+use App\Formats\UnreadableFile;
+use Illuminate\Console\Command;
+use InvalidArgumentException;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
@@ -14,14 +18,11 @@ use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Method\Method;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
-use App\Formats\DocumentFile;
-use App\Formats\UnreadableFile;
-use Illuminate\Console\Command;
-use InvalidArgumentException;
 use OutOfBoundsException;
 
 /** A command on the core alone: open files in, text or an open format out; no database, no settings, no key. */
@@ -45,6 +46,11 @@ abstract class CoreCommand extends Command
     }
 
     abstract protected function work(): int;
+
+    protected function planner(): Planner
+    {
+        return $this->laravel->make(Planner::class);
+    }
 
     protected function standard(string $path): Standard
     {

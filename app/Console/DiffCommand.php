@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Voices;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\PriceRange;
+use Ordotype\Core\Words\PlanWords;
+use Ordotype\Core\Words\Terms;
+use Ordotype\Core\Words\Voices;
 
 final class DiffCommand extends CoreCommand
 {
@@ -33,11 +36,13 @@ final class DiffCommand extends CoreCommand
         $standard = $this->standard($this->needed('standard'));
         $sculpt = $this->sculpt($this->needed('sculpt'));
         [$scheme, $method, $shelf] = [$this->scheme(), $this->method(), $this->shelf()];
-        $plan = fn (string $tier) => Planner::plan(
+        $plan = fn (string $tier) => $this->planner()->plan(
             new PlanRequest($standard, $standard->tier($tier), $sculpt, $scheme, $method, [], $shelf),
         );
         $difference = new TierDifference($plan($this->needed('from')), $plan($this->needed('to')));
         [$low, $high] = $difference->prices();
+        $voices = new Voices($difference);
+        $words = new PlanWords($difference->to->request);
         if ($this->option('json') === true) {
             $this->line(
                 Json::encode([
@@ -46,13 +51,13 @@ final class DiffCommand extends CoreCommand
                     'sculpt' => $sculpt->name,
                     'changes' => array_map(
                         fn (RequirementChange $c) => [
-                            'change' => $c->change,
+                            'change' => $c->trend->value,
                             'area' => ($c->after ?? $c->before)?->area,
                             'subject' => ($c->after ?? $c->before)?->subject(),
-                            'before' => Voices::asks($c->before),
-                            'after' => Voices::asks($c->after),
+                            'before' => $voices->asks($c->before),
+                            'after' => $voices->asks($c->after),
                             'clauses' => array_values(
-                                array_unique([...$c->before->clauses ?? [], ...$c->after->clauses ?? []]),
+                                array_unique(Reason::ids([...$c->before->reasons ?? [], ...$c->after->reasons ?? []])),
                             ),
                         ],
                         $difference->changes,
@@ -69,7 +74,6 @@ final class DiffCommand extends CoreCommand
             return self::SUCCESS;
         }
         if ($this->option('voice') === 'client') {
-            $voices = new Voices($difference);
             $this->line(
                 "{$difference->to->request->tier->name} gives, over {$difference->from->request->tier->name}:",
             );
@@ -97,17 +101,31 @@ final class DiffCommand extends CoreCommand
             ['Change', 'Area', 'What', 'Before', 'After'],
             array_map(
                 fn (RequirementChange $c) => [
-                    $c->change,
-                    ($c->after ?? $c->before)->area ?? 'whole model',
-                    ($c->after ?? $c->before)?->subject(),
-                    Voices::asks($c->before) ?? '·',
-                    Voices::asks($c->after) ?? '·',
+                    Terms::plain($c->trend->value),
+                    self::area($c, $sculpt),
+                    self::subject($c, $words),
+                    $voices->asks($c->before) ?? '·',
+                    $voices->asks($c->after) ?? '·',
                 ],
                 $difference->changes,
             ),
         );
 
         return self::SUCCESS;
+    }
+
+    private static function area(RequirementChange $c, Sculpt $sculpt): string
+    {
+        $key = ($c->after ?? $c->before)?->area;
+
+        return PlanWords::area($key === null ? null : $sculpt->area($key));
+    }
+
+    private static function subject(RequirementChange $c, PlanWords $words): string
+    {
+        $asked = $c->after ?? $c->before;
+
+        return $asked === null ? '' : $words->subject($asked);
     }
 
     private static function price(?PriceRange $price): ?string

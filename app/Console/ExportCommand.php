@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Ordotype\Core\Format\Json;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
 use App\Studio\Standards;
 use InvalidArgumentException;
+use Ordotype\Core\Format\Json;
 use Symfony\Component\Console\Output\OutputInterface;
 
 final class ExportCommand extends CoreCommand

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use InvalidArgumentException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Lint;
-use InvalidArgumentException;
+use Ordotype\Core\Money\Money;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Words\ClauseWords;
+use Ordotype\Core\Words\LadderWords;
 
 final class LintCommand extends CoreCommand
 {
@@ -29,17 +33,19 @@ final class LintCommand extends CoreCommand
             throw new InvalidArgumentException('--rate must be a decimal such as 20.00.');
         }
         $figures = array_values(array_filter((array) $this->option('figures'), is_string(...)));
-        $findings = (new Lint($standard, array_map($this->sculpt(...), $figures), $rate))->findings();
+        $findings = (new Lint($standard, array_map($this->sculpt(...), $figures), $rate === null ? null : Money::of($rate), $this->planner()))->findings();
+        $words = new LadderWords($standard);
+        $clauses = new ClauseWords($standard);
         if ($this->option('json') === true) {
             $this->line(
                 Json::encode(
                     array_map(
                         fn (Finding $f) => [
-                            'kind' => $f->kind,
-                            'tier' => $f->tier,
-                            'clauses' => $f->clauses,
-                            'why' => $f->why,
-                            'change' => $f->change,
+                            'kind' => $f->kind->value,
+                            'tier' => $f->tier->key,
+                            'clauses' => array_map(fn (Clause $c) => $c->id, $f->clauses),
+                            'why' => $words->why($f),
+                            'change' => $words->change($f),
                         ],
                         $findings,
                     ),
@@ -56,7 +62,12 @@ final class LintCommand extends CoreCommand
         } else {
             $this->table(
                 ['Tier', 'Clauses', 'Why', 'What to change'],
-                array_map(fn (Finding $f) => [$f->tier, implode(', ', $f->clauses), $f->why, $f->change], $findings),
+                array_map(fn (Finding $f) => [
+                    $f->tier->name,
+                    implode(', ', array_map($clauses->name(...), $f->clauses)),
+                    $words->why($f),
+                    $words->change($f),
+                ], $findings),
             );
         }
 

@@ -9,8 +9,10 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Words\PlanWords;
+use Ordotype\Core\Words\Terms;
+use Ordotype\Core\Words\WarningWords;
 
 final class PlanCommand extends CoreCommand
 {
@@ -31,7 +33,7 @@ final class PlanCommand extends CoreCommand
     protected function work(): int
     {
         $standard = $this->standard($this->needed('standard'));
-        $plan = Planner::plan(
+        $plan = $this->planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($this->needed('tier')),
@@ -88,7 +90,7 @@ final class PlanCommand extends CoreCommand
                     $steps = array_map(fn (int $k) => $plan->work->steps[$k], $pass->steps);
                     $held = array_merge(
                         ...array_map(
-                            fn (int $k) => array_map(fn (Rule $r) => $r->value, $plan->work->held[$k]),
+                            fn (int $k) => array_map(fn (Rule $r) => Terms::rule($r), $plan->work->held[$k]),
                             $pass->steps,
                         ),
                     );
@@ -96,33 +98,30 @@ final class PlanCommand extends CoreCommand
                     return [
                         $i + 1,
                         $steps[0]->technique->name,
-                        implode(', ', array_map(fn ($s) => $s->area->key ?? 'whole model', $steps)),
+                        implode(', ', array_map(fn ($s) => PlanWords::area($s->area), $steps)),
                         $steps[0]->colour?->words() ?? '',
                         round($pass->minutes),
                         round($pass->drying),
-                        implode(' ', array_unique($held)),
+                        implode('; ', array_unique($held)),
                     ];
                 },
                 $plan->work->passes,
                 array_keys($plan->work->passes),
             ),
         );
+        $words = new PlanWords($plan->request);
+        $warnings = new WarningWords($plan->request);
         foreach ($plan->conflicts() as $conflict) {
-            $this->line('Conflict on '.($conflict->area ?? 'the whole model').": $conflict->reason");
+            $this->line('Conflict on '.PlanWords::area($conflict->area).': '.$words->conflict($conflict));
         }
         foreach ($plan->notApplicable() as $one) {
-            $this->line('Not applicable on '.($one->area ?? 'the whole model').": $one->subject, $one->reason");
+            $this->line('Not applicable on '.PlanWords::area($one->area).': '.$words->subject($one->asked).', '.$words->notApplicable($one));
         }
         foreach ($plan->warnings as $warning) {
-            $this->line("Note: $warning->text");
+            $this->line('Note: '.$warnings->of($warning));
         }
-        $states = array_count_values(
-            array_map(fn ($s) => $s->state ?? 'judged on the finished work', $plan->requirements),
-        );
-        $this->line(
-            'Requirements: '.
-                implode(', ', array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states)),
-        );
+        $states = array_count_values(array_map(fn ($s) => $s->state->value ?? 'judged on the finished work', $plan->requirements));
+        $this->line('Requirements: '.implode(', ', array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states)));
     }
 
     private static function used(ChosenTechnique $used): string

@@ -9,8 +9,8 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Outlook\RaisedArea;
 use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Words\PlanWords;
 
 final class RaiseCommand extends CoreCommand
 {
@@ -40,9 +40,10 @@ final class RaiseCommand extends CoreCommand
             [],
             $this->shelf(),
         );
-        $done = Planner::plan($request($this->needed('from')));
+        $done = $this->planner()->plan($request($this->needed('from')));
         $to = $request($this->needed('to'));
         $steps = array_map(fn (Step $s) => $s->key(), $done->work->steps);
+        $words = new PlanWords($to);
         $so =
             $this->file('steps') === null ? $steps : array_slice($steps, 0, $this->wholeNumber('steps', 0, 100_000));
         $raising = new Raising(
@@ -61,7 +62,7 @@ final class RaiseCommand extends CoreCommand
                     'to' => $to->tier->key,
                     'sculpt' => $to->sculpt->name,
                     'minutes' => $minutes,
-                    'anew' => Planner::plan($to)->minutesByArea(),
+                    'anew' => $this->planner()->plan($to)->minutesByArea(),
                     'areas' => array_map(
                         fn (RaisedArea $a) => [
                             'area' => $a->demand->area?->key,
@@ -71,13 +72,13 @@ final class RaiseCommand extends CoreCommand
                             'over' => $a->over,
                             'added' => array_map(self::written(...), $a->added),
                             'lost' => array_map(self::written(...), $a->lost),
-                            'conflict' => $a->conflict?->reason,
+                            'conflict' => $a->conflict === null ? null : $words->conflict($a->conflict),
                         ],
                         $areas,
                     ),
                     'whole' => array_map(self::written(...), $work->whole),
                     'concerns' => $work->concerns,
-                    'order' => array_map(fn (Step $s) => $s->key(), $work->work->steps),
+                    'order' => array_map(fn (Step $s) => $s->key()->id, $work->work->steps),
                     'minutes_by_passes' => $work->minutes(),
                 ]),
             );
@@ -88,7 +89,7 @@ final class RaiseCommand extends CoreCommand
             "{$to->sculpt->name}, from {$done->request->tier->name} to {$to->tier->name}: ".
                 round($minutes).
                 ' min to add; '.
-                round(Planner::plan($to)->minutesByArea()).
+                round($this->planner()->plan($to)->minutesByArea()).
                 ' min from the start.',
         );
         $this->table(
@@ -100,7 +101,7 @@ final class RaiseCommand extends CoreCommand
                     self::names($a->added),
                     self::names($a->lost),
                     $a->conflict !== null
-                        ? $a->conflict->reason
+                        ? $words->conflict($a->conflict)
                         : ($a->repainted
                             ? 'painted anew, by brush'
                             : ($a->over > 0

@@ -8,8 +8,8 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Outlook\StoppingPoint;
 use Ordotype\Core\Outlook\StoppingPoints;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Words\PlanWords;
 
 final class StopsCommand extends CoreCommand
 {
@@ -31,7 +31,7 @@ final class StopsCommand extends CoreCommand
     protected function work(): int
     {
         $standard = $this->standard($this->needed('standard'));
-        $plan = Planner::plan(
+        $plan = $this->planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($this->needed('tier')),
@@ -43,9 +43,10 @@ final class StopsCommand extends CoreCommand
                 $this->wholeNumber('pieces', 1, 100_000),
             ),
         );
-        $stops = new StoppingPoints($plan);
+        $stops = new StoppingPoints($plan, $this->planner());
+        $words = new PlanWords($plan->request);
         $points = $stops->all();
-        $keys = array_map(fn (Step $s) => $s->key(), $plan->work->steps);
+        $keys = array_map(fn (Step $s) => $s->key()->id, $plan->work->steps);
         $laid = $stops->laidOut($points);
         if ($this->option('json') === true) {
             $this->line(
@@ -57,12 +58,12 @@ final class StopsCommand extends CoreCommand
                             'tier' => $p->tier->key,
                             'steps' => $p->steps === null ? null : array_map(fn (int $i) => $keys[$i], $p->steps),
                             'minutes' => $p->steps === null ? null : $p->minutes,
-                            'reason' => $p->reason,
+                            'reason' => $p->obstacle === null ? null : $words->obstacle($p->obstacle),
                         ],
                         $points,
                     ),
-                    'order' => array_map(fn (Step $s) => $s->key(), $laid->steps),
-                    'waiting' => $laid->waiting,
+                    'order' => array_map(fn (Step $s) => $s->key()->id, $laid->steps),
+                    'waiting' => $laid->idleMinutes,
                 ]),
             );
 
@@ -82,7 +83,7 @@ final class StopsCommand extends CoreCommand
                     $p->tier->name,
                     $p->steps === null ? '–' : count($p->steps),
                     $p->steps === null ? '–' : round($p->minutes),
-                    $p->reason === null ? '' : "No stop: $p->reason.",
+                    $p->obstacle === null ? '' : 'No stop: '.$words->obstacle($p->obstacle).'.',
                 ],
                 $points,
             ),

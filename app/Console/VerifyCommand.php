@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Ordotype\Core\Record\Chain;
 use App\Models\SignOff;
 use InvalidArgumentException;
+use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Record\Link;
+use Ordotype\Core\Words\RecordWords;
 
 final class VerifyCommand extends CoreCommand
 {
@@ -22,21 +24,13 @@ final class VerifyCommand extends CoreCommand
         }
         $links = (function () {
             foreach (SignOff::query()->orderBy('number')->cursor() as $record) {
-                yield [
-                    'number' => $record->number,
-                    'previous' => $record->previous,
-                    'hash' => $record->hash,
-                    'record' => $record->record,
-                ];
+                yield new Link($record->number, $record->previous, $record->hash, $record->record);
             }
         })();
         $broken = Chain::broken($links, $head);
         if ($broken !== null) {
-            $this->error(
-                'Broken'.
-                    ($broken['number'] === null ? '' : " at record {$broken['number']}").
-                    ": {$broken['reason']}.",
-            );
+            $where = $broken->number === null ? '' : " at record $broken->number";
+            $this->error("Broken$where: ".RecordWords::broken($broken).'.');
 
             return self::FAILURE;
         }

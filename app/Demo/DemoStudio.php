@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use Ordotype\Core\Colour\Scheme;
 use App\Actions\ArrangeUnit;
 use App\Actions\BendPlan;
 use App\Actions\CheckPiece;
@@ -19,12 +18,14 @@ use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
+use App\Repositories\Releases;
 use App\Studio\BenchWork;
 use App\Studio\Checks;
 use App\Studio\Pictures;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Colour\Scheme;
 
 /**
  * Loads the demo studio: its documents through the import a user has, and its history through the same actions the
@@ -83,7 +84,7 @@ final class DemoStudio
         $this->pass($first);
 
         $this->as('lead');
-        $check = (new CheckPiece())->open($second, $this->person('lead'));
+        $check = app(CheckPiece::class)->open($second, $this->person('lead'));
         $this->answerAll($check, [
             $this->asked($check, 'tide_mark') => [
                 'fault' => 'tide_mark',
@@ -92,11 +93,11 @@ final class DemoStudio
                 'size_mm' => null,
             ],
         ]);
-        (new CheckPiece())->close($check, $this->person('lead'), 'rework', null);
+        app(CheckPiece::class)->close($check, $this->person('lead'), 'rework', null);
 
-        $check = (new CheckPiece())->open($third, $this->person('lead'));
+        $check = app(CheckPiece::class)->open($third, $this->person('lead'));
         foreach (array_slice($check->questions, 0, 9) as $question) {
-            (new CheckPiece())->answer($check, $this->person('lead'), $question['key'], 'yes', null, []);
+            app(CheckPiece::class)->answer($check, $this->person('lead'), $question['key'], 'yes', null, []);
         }
     }
 
@@ -107,7 +108,7 @@ final class DemoStudio
             $this->finish($piece, 'painter');
             $this->pass($piece);
         }
-        (new SignPieces())->sign(
+        app(SignPieces::class)->sign(
             array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
             $this->person('lead'),
         );
@@ -131,12 +132,12 @@ final class DemoStudio
             $this->finish($piece, 'pim');
             $this->pass($piece);
         }
-        (new SignPieces())->sign(
+        app(SignPieces::class)->sign(
             array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
             $this->person('lead'),
         );
         foreach ($unit->pieces as $piece) {
-            (new MovePiece())($piece, 'deliver', '');
+            app(MovePiece::class)($piece, 'deliver', '');
         }
     }
 
@@ -152,8 +153,8 @@ final class DemoStudio
             ->pieces()
             ->orderBy('number')
             ->get();
-        (new MovePiece())($pieces[6], 'hold', 'Its hook broke off; a new one is on the way.');
-        (new MovePiece())($pieces[7], 'lose', 'Dropped behind the cabinet.');
+        app(MovePiece::class)($pieces[6], 'hold', 'Its hook broke off; a new one is on the way.');
+        app(MovePiece::class)($pieces[7], 'lose', 'Dropped behind the cabinet.');
     }
 
     /**
@@ -175,7 +176,7 @@ final class DemoStudio
 
         $unit = Order::query()->where('number', '26-040')->firstOrFail()->units()->firstOrFail();
         $sergeant = $unit->pieces()->where('number', 1)->firstOrFail();
-        (new ArrangeUnit())->amend(
+        app(ArrangeUnit::class)->amend(
             $unit,
             (object) [
                 'level' => 'piece',
@@ -192,7 +193,7 @@ final class DemoStudio
             $sergeant,
         );
         $unit->refresh();
-        (new BendPlan())->variants(
+        app(BendPlan::class)->variants(
             $unit,
             [
                 (object) [
@@ -219,7 +220,7 @@ final class DemoStudio
     {
         $this->as('lead');
         $unit = Order::query()->where('number', $order)->firstOrFail()->units()->orderBy('id')->firstOrFail();
-        (new PlanUnit())->release($unit, $unit->revision);
+        app(PlanUnit::class)->release($unit, $unit->revision);
 
         return Unit::query()
             ->with(['order.version', 'pieces' => fn ($q) => $q->orderBy('number')])
@@ -229,15 +230,15 @@ final class DemoStudio
     /** Marks the first passes of the plan done on a piece. */
     private function paint(Piece $piece, int $passes): void
     {
-        $plan = BenchWork::plan($piece->unit()->firstOrFail());
+        $release = app(Releases::class)->of($piece->unit()->firstOrFail());
         $steps = [];
-        foreach (array_slice($plan->passes, 0, $passes) as $pass) {
-            foreach ($pass->steps as $no) {
-                $steps[] = BenchWork::key($plan->steps[$no - 1]);
+        foreach (array_slice($release->passes(), 0, $passes) as $pass) {
+            foreach ($pass->steps as $i) {
+                $steps[] = $release->keys[$i]->id;
             }
         }
         if ($steps !== []) {
-            (new WorkOnPieces())->mark([$piece->id], $steps);
+            app(WorkOnPieces::class)->mark([$piece->id], $steps);
         }
     }
 
@@ -245,15 +246,15 @@ final class DemoStudio
     {
         $this->as($who);
         $this->paint($piece, PHP_INT_MAX);
-        (new WorkOnPieces())->offer($piece);
+        app(WorkOnPieces::class)->offer($piece);
     }
 
     private function pass(Piece $piece): void
     {
         $this->as('lead');
-        $check = (new CheckPiece())->open($piece, $this->person('lead'));
+        $check = app(CheckPiece::class)->open($piece, $this->person('lead'));
         $this->answerAll($check, []);
-        (new CheckPiece())->close($check, $this->person('lead'), 'passed', null);
+        app(CheckPiece::class)->close($check, $this->person('lead'), 'passed', null);
     }
 
     /**
@@ -263,11 +264,11 @@ final class DemoStudio
     private function answerAll(Check $check, array $faults): void
     {
         foreach (Checks::questions($check) as $question) {
-            $fault = $faults[$question->key] ?? null;
-            (new CheckPiece())->answer(
+            $fault = $faults[$question->key->id] ?? null;
+            app(CheckPiece::class)->answer(
                 $check,
                 $this->person('lead'),
-                $question->key,
+                $question->key->id,
                 $fault === null ? 'yes' : 'fault',
                 null,
                 $fault === null ? [] : [$fault],
@@ -279,7 +280,7 @@ final class DemoStudio
     {
         foreach (Checks::questions($check) as $question) {
             if ($question->clauses === [] && in_array($fault, $question->faults, true)) {
-                return $question->key;
+                return $question->key->id;
             }
         }
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problem;
 use RuntimeException;
 
 /** Holds documents against the JSON Schemas that ship in docs/schemas. */

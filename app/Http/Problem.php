@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use Ordotype\Core\Problem\FormatException;
 use App\Studio\Conflict;
 use App\Studio\Refusal;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -16,6 +15,7 @@ use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
+use Ordotype\Core\Problem\FormatException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 

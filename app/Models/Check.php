@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $piece_id
  * @property int $round
  * @property int $standard_version_id
+ * @property int|null $release_id
  * @property list<array<string, mixed>> $questions
  * @property int $opened_by
  * @property string|null $verdict

@@ -19,7 +19,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $stage
  * @property list<string>|null $lacks
  * @property array<string, list<array{technique: string, passes: int, extent: string}>>|null $edits
- * @property list<string>|null $steps
  * @property string|null $held_from
  * @property int $revision
  * @property-read Unit $unit
@@ -33,7 +32,7 @@ final class Piece extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['lacks' => 'array', 'edits' => 'array', 'steps' => 'array'];
+    protected $casts = ['lacks' => 'array', 'edits' => 'array'];
 
     /** @return BelongsTo<Unit, $this> */
     public function unit(): BelongsTo

@@ -16,7 +16,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $technique
  * @property string $family
  * @property string|null $area
- * @property string $minutes
+ * @property int|null $covered_by number of the release whose work goes over it
+ * @property string|null $minutes as timed or entered
+ * @property string|null $planned_minutes
  * @property string|null $skipped
  * @property int $user_id
  * @property \Illuminate\Support\Carbon $done_at

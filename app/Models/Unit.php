@@ -21,7 +21,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array{sequence?: list<string>, paints?: array<string, string>, notes?: array<string, string>,
  *     practice?: string|null, aim?: string|null}|null $arrangement
  * @property string|null $variants
- * @property string|null $plan
  * @property int|null $scheme_number
  * @property \Illuminate\Support\Carbon|null $released_at
  * @property int|null $released_by

@@ -12,9 +12,18 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Ordotype\Core\Choice\AreaSolver;
+use Ordotype\Core\Planning\Planner;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    public function register(): void
+    {
+        // What is solved within one request or command need not be solved twice.
+        $this->app->singleton(AreaSolver::class);
+        $this->app->singleton(Planner::class, fn ($app) => new Planner($app->make(AreaSolver::class)));
+    }
+
     public function boot(): void
     {
         Model::preventLazyLoading(! $this->app->isProduction());

@@ -4,94 +4,70 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use Ordotype\Core\Format\Json;
 use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\Piece;
-use App\Models\Unit;
-use stdClass;
+use App\Repositories\Releases;
+use Ordotype\Core\Bench\WantedStep;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Standard\Effect;
 
-/** The work a piece still wants: the steps of its released plan, or of its repair, each under a key that stays. */
+/** The work a piece still wants: the steps of its release, or of its repair, each under a key that stays. */
 final class BenchWork
 {
-    public static function plan(Unit $unit): stdClass
+    public function __construct(private readonly Releases $releases)
     {
-        $plan = $unit->plan === null ? null : Json::decode($unit->plan);
-
-        return $plan instanceof stdClass
-            ? $plan
-            : throw new Refusal('This unit has not been released to the bench yet.', '', 409);
     }
 
-    /** The key of a step of a released plan. Plans released before steps had keys are read as they were then. */
-    public static function key(stdClass $step): string
+    /** @return array<string, WantedStep> every step the piece must get now, by key */
+    public function wanted(Piece $piece): array
     {
-        return $step->key ??
-            ($step->area ?? '*').
-                ":$step->technique:".
-                ($step->technique === 'masking' ? "no$step->no" : $step->pass);
+        $steps = $this->releases->of($piece->unit)->stepsOf($piece->number);
+
+        return array_map(fn (Step $s) => new WantedStep($s->technique, $s->area?->key, $s->minutes), $steps) + $this->repairs($piece);
     }
 
-    /**
-     * @return array<string, array{technique: string, area: string|null, minutes: float}> every step the piece must get
-     * now
-     */
-    public static function wanted(Piece $piece): array
-    {
-        $steps = self::ofUnit($piece->unit);
-
-        return ($piece->steps === null ? $steps : array_intersect_key($steps, array_flip($piece->steps))) +
-            self::repairs($piece);
-    }
-
-    /**
-     * @return array<string, array{technique: string, area: string|null, minutes: float}> every step that some piece of
-     * the unit needs
-     */
-    public static function ofUnit(Unit $unit): array
-    {
-        $steps = [];
-        foreach (self::plan($unit)->steps as $step) {
-            $steps[self::key($step)] = [
-                'technique' => (string) $step->technique,
-                'area' => $step->area,
-                'minutes' => (float) $step->minutes,
-            ];
-        }
-
-        return $steps;
-    }
-
-    /**
-     * @return array<string, array{technique: string, area: string|null, minutes: float}> what the last check sent back
-     */
-    public static function repairs(Piece $piece): array
+    /** @return array<string, WantedStep> what the last check sent back, in the order in which it is done */
+    public function repairs(Piece $piece): array
     {
         $check = self::lastClosed($piece);
         $steps = [];
-        foreach ($check === null || $check->verdict !== 'rework' ? [] : $check->faults as $fault) {
-            foreach (self::repairOf($fault) as $key => $step) {
-                $steps[$key] = $step;
+        foreach ($check === null || $check->verdict !== 'rework' ? [] : $check->faults->sortBy('id') as $fault) {
+            $steps += $this->repairOf($fault, $piece);
+        }
+        $last = array_filter($steps, fn (WantedStep $s) => $s->technique->givesAny(Effect::Protect));
+
+        // Varnish goes over everything else, whichever fault called for it.
+        return array_diff_key($steps, $last) + $last;
+    }
+
+    /** @return array<string, WantedStep> */
+    private function repairOf(FaultRow $fault, Piece $piece): array
+    {
+        $standard = $this->releases->of($piece->unit)->request->standard;
+        $steps = [];
+        foreach ($fault->repair as $i => $step) {
+            if ($standard->hasTechnique($step['technique'])) {
+                $key = StepKey::ofRepair($fault->id, $i + 1);
+                $steps[$key->id] = new WantedStep($standard->technique($step['technique']), $step['area'], (float) $step['minutes']);
             }
         }
 
         return $steps;
     }
 
-    /** @return array<string, array{technique: string, area: string|null, minutes: float, why: string}> */
-    public static function repairOf(FaultRow $fault): array
+    /** Whether varnish is on: put on, not left out, and not painted over since. */
+    public function isVarnished(Piece $piece): bool
     {
-        $steps = [];
-        foreach ($fault->repair as $i => $step) {
-            $steps["repair:$fault->id:".($i + 1)] = [
-                'technique' => $step['technique'],
-                'area' => $step['area'],
-                'minutes' => (float) $step['minutes'],
-                'why' => $step['why'],
-            ];
+        $standard = $this->releases->of($piece->unit)->request->standard;
+        foreach ($piece->logs()->whereNull('skipped')->whereNull('covered_by')->pluck('technique')->unique() as $key) {
+            if ($standard->hasTechnique($key) && $standard->technique($key)->givesAny(Effect::Protect)) {
+                return true;
+            }
         }
 
-        return $steps;
+        return false;
     }
 
     public static function lastClosed(Piece $piece): ?Check

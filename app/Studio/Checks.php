@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use Ordotype\Core\Inspection\CheckList;
-use Ordotype\Core\Inspection\Question;
-use Ordotype\Core\Inspection\Verdict;
-use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Standard\AcceptanceClause;
-use Ordotype\Core\Standard\Severity;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\User;
+use App\Repositories\Releases;
+use Ordotype\Core\Bench\OwnWork;
+use Ordotype\Core\Inspection\Question;
+use Ordotype\Core\Inspection\QuestionKey;
+use Ordotype\Core\Inspection\Touched;
+use Ordotype\Core\Inspection\Verdict;
+use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Words\CheckWords;
 
 /** Reads checks as they are kept. */
 final class Checks
 {
-    /** Families whose logged steps make a piece somebody's own work. */
-    public const OWN_WORK = ['spray', 'base', 'shade', 'highlight', 'blend', 'line', 'detail', 'mark', 'wear'];
-
     public static function painted(Piece $piece, User $user): bool
     {
         return in_array($user->id, self::painters($piece), true);
@@ -31,13 +32,19 @@ final class Checks
         return self::painted($piece, $user) && User::query()->count() > 1;
     }
 
+    /** @return list<string> families whose logged steps make a piece somebody's own work */
+    public static function ownFamilies(): array
+    {
+        return array_map(fn (Family $f) => $f->value, OwnWork::families());
+    }
+
     /** @return list<int> ids of those who painted on it */
     public static function painters(Piece $piece): array
     {
         return array_values(
             $piece
                 ->logs()
-                ->whereIn('family', self::OWN_WORK)
+                ->whereIn('family', self::ownFamilies())
                 ->whereNull('skipped')
                 ->distinct()
                 ->pluck('user_id')
@@ -47,12 +54,12 @@ final class Checks
     }
 
     /** @return array<string, mixed> */
-    public static function written(Question $q): array
+    public static function written(Question $q, CheckWords $words): array
     {
         return [
-            'key' => $q->key,
+            'key' => $q->key->id,
             'view' => $q->view?->value,
-            'text' => $q->text,
+            'text' => $words->question($q),
             'areas' => $q->areas,
             'clauses' => $q->clauses,
             'faults' => $q->faults,
@@ -62,14 +69,13 @@ final class Checks
         ];
     }
 
-    /** @return list<Question> */
+    /** @return list<Question> as the check was opened with them, without what was asked one by one */
     public static function questions(Check $check): array
     {
         return array_map(
             fn (array $q) => new Question(
-                $q['key'],
+                QuestionKey::kept($q['key']),
                 $q['view'] === null ? null : View::from($q['view']),
-                $q['text'],
                 $q['areas'],
                 $q['clauses'],
                 $q['faults'],
@@ -84,7 +90,7 @@ final class Checks
     public static function question(Check $check, string $key): ?Question
     {
         foreach (self::questions($check) as $question) {
-            if ($question->key === $key) {
+            if ($question->key->id === $key) {
                 return $question;
             }
         }
@@ -93,54 +99,21 @@ final class Checks
     }
 
     /**
-     * What a repair touched: the questions that found a fault or had no answer, covering and borders in their views,
-     * and
-     * the final look.
+     * What a repair touched.
      *
      * @param  list<Question>  $questions
      * @return list<Question>
      */
     public static function touchedBy(array $questions, Check $last): array
     {
-        $faulty = $last->faults->pluck('question')->all();
-        $answered = $last->answers->pluck('question')->all();
-        $known = array_column($last->questions, 'key');
-        $views = array_map(fn (string $key) => substr((string) strrchr($key, ':'), 1), $faulty);
+        $keys = fn (array $ids): array => array_map(fn ($id) => QuestionKey::kept((string) $id), array_values($ids));
 
-        return array_values(
-            array_filter(
-                $questions,
-                fn (Question $q) => $q->key === CheckList::FINAL_LOOK ||
-                    in_array($q->key, $faulty, true) ||
-                    (in_array($q->key, $known, true) && ! in_array($q->key, $answered, true)) ||
-                    ($q->view !== null &&
-                        in_array($q->view->value, $views, true) &&
-                        in_array(
-                            $q->key,
-                            [
-                                "fault:any:{$q->view->value}",
-                                "fault:cover:{$q->view->value}",
-                                "fault:borders:{$q->view->value}",
-                            ],
-                            true,
-                        )),
-            ),
+        return Touched::by(
+            $questions,
+            self::questions($last),
+            $keys($last->faults->pluck('question')->all()),
+            $keys($last->answers->pluck('question')->all()),
         );
-    }
-
-    public static function acceptance(Piece $piece): ?AcceptanceClause
-    {
-        $standard = Standards::core($piece->unit->order->version);
-        foreach ($standard->clausesOf($standard->tier($piece->unit->tier)) as $clause) {
-            if (
-                $clause instanceof AcceptanceClause &&
-                in_array($piece->unit->sculpt->role, array_map(fn ($r) => $r->value, $clause->role), true)
-            ) {
-                return $clause;
-            }
-        }
-
-        return null;
     }
 
     public static function verdict(Check $check): Verdict
@@ -152,9 +125,9 @@ final class Checks
 
         return Verdict::of(
             self::questions($check),
-            array_values($check->answers()->pluck('question')->map(strval(...))->all()),
+            array_values($check->answers()->pluck('question')->map(fn ($q) => QuestionKey::kept((string) $q))->all()),
             array_values(array_filter($faults, fn (?Severity $s) => $s !== null)),
-            self::acceptance($check->piece),
+            app(Releases::class)->ofCheck($check)->acceptance(),
         );
     }
 }

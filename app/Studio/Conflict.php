@@ -7,7 +7,7 @@ namespace App\Studio;
 use RuntimeException;
 
 /** Somebody else changed it first: the current state goes back with the refusal, and nothing is lost. */
-final class Conflict extends RuntimeException
+class Conflict extends RuntimeException
 {
     /** @param  array<string, mixed>  $current */
     public function __construct(string $message, public readonly array $current)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use Ordotype\Core\Format\FaultFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Standard\FaultTable;
 
@@ -14,7 +15,7 @@ final class Faults
 
     public static function catalogue(): FaultTable
     {
-        return self::$catalogue ??= FaultTable::read(
+        return self::$catalogue ??= FaultFormat::read(
             Json::decode((string) file_get_contents(database_path('catalogue/faults.json'))),
         );
     }

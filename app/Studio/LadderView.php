@@ -4,26 +4,30 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use Ordotype\Core\Format\ClauseFormat;
-use Ordotype\Core\Ladder\Cell;
-use Ordotype\Core\Ladder\Edit;
-use Ordotype\Core\Ladder\Finding;
-use Ordotype\Core\Ladder\Grid;
-use Ordotype\Core\Ladder\Lint;
-use Ordotype\Core\Ladder\Row;
-use Ordotype\Core\Ladder\StandardChange;
-use Ordotype\Core\Ladder\Words;
-use Ordotype\Core\Standard\EffectClause;
-use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TechniqueClause;
-use Ordotype\Core\Standard\Tier;
 use App\Models\ClauseRow;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
 use App\Models\User;
 use App\Policies\Rights;
 use Illuminate\Support\Collection;
+use Ordotype\Core\Format\ChangeFormat;
+use Ordotype\Core\Format\ClauseFormat;
+use Ordotype\Core\Format\DocumentEdit;
+use Ordotype\Core\Ladder\Cell;
+use Ordotype\Core\Ladder\Change;
+use Ordotype\Core\Ladder\Finding;
+use Ordotype\Core\Ladder\Grid;
+use Ordotype\Core\Ladder\Row;
+use Ordotype\Core\Ladder\StandardChange;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Words\ChangeWords;
+use Ordotype\Core\Words\ClauseWords;
+use Ordotype\Core\Words\LadderWords;
 
 /** A version of the standard as the Standard screen shows it. */
 final class LadderView
@@ -33,6 +37,8 @@ final class LadderView
     {
         $standard = Standards::core($version);
         $grid = new Grid($standard);
+        $words = new LadderWords($standard);
+        $clauses = new ClauseWords($standard);
         $revisions = $version
             ->clauses()
             ->get(['tier', 'clause', 'revision'])
@@ -67,19 +73,24 @@ final class LadderView
                     'distance_cm' => $t->viewing->distanceCm,
                     'extends' => $t->extends,
                     'drop' => $t->drop ?? [],
-                    'head' => Lint::head($t),
+                    'head' => ChangeFormat::head($t),
                 ],
                 $grid->tiers(),
             ),
-            'rows' => array_map(
-                fn (Row $row) => [
+            'rows' => array_map(function (Row $row) use ($standard, $revisions, $words, $clauses): array {
+                $said = $words->cells($row);
+
+                return [
                     'suffix' => $row->suffix,
                     'group' => $row->group,
-                    'label' => $row->label,
-                    'cells' => array_map(fn (Cell $cell) => self::cell($cell, $standard, $revisions), $row->cells),
-                ],
-                $grid->rows(),
-            ),
+                    'label' => $words->row($row),
+                    'cells' => array_map(
+                        fn (Cell $cell, string $in) => self::cell($cell, $in, $standard, $clauses, $revisions),
+                        $row->cells,
+                        $said,
+                    ),
+                ];
+            }, $grid->rows()),
             'techniques' => array_map(
                 fn (Technique $t) => [
                     'key' => $t->key,
@@ -104,8 +115,13 @@ final class LadderView
      * @param  Collection<string, ClauseRow>  $revisions
      * @return array<string, mixed>
      */
-    private static function cell(Cell $cell, Standard $standard, Collection $revisions): array
-    {
+    private static function cell(
+        Cell $cell,
+        string $words,
+        Standard $standard,
+        ClauseWords $clauses,
+        Collection $revisions,
+    ): array {
         $clause = $cell->clause;
         $tier = $standard->tier($cell->tier);
 
@@ -113,49 +129,55 @@ final class LadderView
             'tier' => $cell->tier,
             'own' => $cell->own,
             'as_before' => $cell->asBefore,
-            'words' => $cell->words,
+            'words' => $words,
             'revision' => $cell->own ? $revisions->get("$cell->tier {$clause?->id}")->revision ?? 0 : 0,
             'clause' => $clause === null ? null : ClauseFormat::write($clause),
-            'says' => $clause === null ? null : Words::clause($clause, $standard),
+            'says' => $clause === null ? null : $clauses->sentence($clause),
             'extent' => $clause instanceof EffectClause ||
                 ($clause instanceof TechniqueClause && $clause->status->value === 'required')
                     ? $clause->extent()->word()
                     : null,
-            'passes' => $clause instanceof EffectClause || $clause instanceof TechniqueClause ? $clause->passes() : null,
-            'status' => $clause instanceof TechniqueClause ? $clause->status->value : ($clause === null ? null : 'required'),
+            'passes' => $clause instanceof EffectClause || $clause instanceof TechniqueClause
+                ? $clause->passes()
+                : null,
+            'status' => $clause instanceof TechniqueClause
+                ? $clause->status->value
+                : ($clause === null ? null : 'required'),
             'dropped' => $clause === null && $tier->drop !== null && in_array($cell->suffix, $tier->drop, true),
         ];
     }
 
     /** @return array<string, mixed> */
-    public static function finding(Finding $f): array
+    public static function finding(Finding $f, Standard $standard): array
     {
+        $words = new LadderWords($standard);
+
         return [
-            'kind' => $f->kind,
-            'tier' => $f->tier,
-            'clauses' => $f->clauses,
-            'why' => $f->why,
-            'change' => $f->change,
-            'changes' => array_map(self::edit(...), $f->edits),
+            'kind' => $f->kind->value,
+            'tier' => $f->tier->key,
+            'clauses' => array_map(fn (Clause $c) => $c->id, $f->clauses),
+            'why' => $words->why($f),
+            'change' => $words->change($f),
+            'changes' => array_map(fn (Change $c) => self::edit(ChangeFormat::write($c)), $f->edits),
         ];
     }
 
     /** @return array<string, mixed> */
-    public static function edit(Edit $edit): array
+    public static function edit(DocumentEdit $edit): array
     {
         return ['what' => $edit->what, 'tier' => $edit->tier, 'before' => $edit->before, 'after' => $edit->after];
     }
 
     /** @return array<string, mixed> */
-    public static function change(StandardChange $c): array
+    public static function change(StandardChange $c, ChangeWords $words): array
     {
         return [
-            'kind' => $c->kind,
-            'what' => $c->what,
-            'tiers' => $c->tiers,
-            'label' => $c->label,
-            'before' => $c->before,
-            'after' => $c->after,
+            'kind' => $c->kind->value,
+            'what' => ChangeWords::what($c),
+            'tiers' => array_map(fn (Tier $t) => $t->name, $c->tiers),
+            'label' => $words->label($c),
+            'before' => $words->before($c),
+            'after' => $words->after($c),
         ];
     }
 }

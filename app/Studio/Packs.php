@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use App\Formats\SchemaCheck;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Lint;
+use Ordotype\Core\Ladder\StandardChange;
 use Ordotype\Core\Ladder\StandardDifference;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Tier;
-use App\Formats\SchemaCheck;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Ordotype\Core\Words\ChangeWords;
 use stdClass;
 
 /** The packs that ship: whole standards to begin with, and what taking one in would change. */
@@ -73,16 +76,22 @@ final class Packs
         SchemaCheck::against('standard@1', $document);
         $standard = StandardFormat::read($document);
         $open = Standards::draft() ?? Standards::published();
-        $changes = (new StandardDifference(
-            $open === null ? new Standard($standard->name, [], [], [], $standard->currency) : Standards::core($open),
-            $standard,
-        ))->changes;
+        $before = $open === null
+            ? new Standard($standard->name, [], [], [], $standard->currency)
+            : Standards::core($open);
+        $words = new ChangeWords($before, $standard);
 
         return [
             'format' => StandardFormat::WORD,
             'name' => $standard->name,
-            'changes' => array_map(LadderView::change(...), $changes),
-            'lint' => array_map(LadderView::finding(...), (new Lint($standard))->ofTheLadder()),
+            'changes' => array_map(
+                fn (StandardChange $c) => LadderView::change($c, $words),
+                (new StandardDifference($before, $standard))->changes,
+            ),
+            'lint' => array_map(
+                fn (Finding $f) => LadderView::finding($f, $standard),
+                (new Lint($standard))->ofTheLadder(),
+            ),
         ];
     }
 

@@ -4,8 +4,15 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use App\Http\Controllers\PlanController;
+use App\Models\AmendmentRow;
+use App\Models\Piece;
+use App\Models\Unit;
+use App\Models\User;
+use App\Policies\Rights;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
@@ -17,12 +24,7 @@ use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\UnitPlan;
-use App\Http\Controllers\PlanController;
-use App\Models\AmendmentRow;
-use App\Models\Piece;
-use App\Models\Unit;
-use App\Models\User;
-use App\Policies\Rights;
+use Ordotype\Core\Words\Terms;
 use stdClass;
 
 /** Everything the Plan screen shows of a unit, or of one model of it. */
@@ -81,14 +83,14 @@ final class PlanView
             'clauses' => (object) self::clauses($plan),
             'rules' => (object) array_combine(
                 array_map(fn (Rule $r) => $r->value, Rule::cases()),
-                array_map(fn (Rule $r) => $r->words(), Rule::cases()),
+                array_map(Terms::rule(...), Rule::cases()),
             ),
             'editable' => $unit->released_at === null && $user instanceof User && Rights::has($user, 'plan.edit'),
             'piece' => $piece?->number,
             'whole' => [
                 'minutes' => round($whole->minutes(), 2),
                 'setup' => round($whole->setupMinutes(), 2),
-                'waiting' => round($whole->work->waiting, 2),
+                'waiting' => round($whole->work->idleMinutes, 2),
             ],
             'kinds' => array_map(fn (PieceKind $k) => self::kind($k, $whole), $whole->kinds),
             'pieces' => UnitPlans::pieces($unit)
@@ -116,8 +118,8 @@ final class PlanView
             ],
             'aims' => [
                 'chosen' => $core->tier->aim->value,
-                'quickest' => round(Planner::withAim($core, Aim::Quickest)->minutesByPasses(), 2),
-                'best' => round(Planner::withAim($core, Aim::Best)->minutesByPasses(), 2),
+                'quickest' => round(app(Planner::class)->withAim($core, Aim::Quickest)->minutesByPasses(), 2),
+                'best' => round(app(Planner::class)->withAim($core, Aim::Best)->minutesByPasses(), 2),
             ],
             'overrules' => array_values($unit->order->overrules ?? []),
             'scheme' => $unit->order->scheme === null
@@ -168,7 +170,7 @@ final class PlanView
             'short' => count(
                 array_filter(
                     $kind->plan->requirements,
-                    fn (RequirementState $s) => in_array($s->state, ['short', 'conflict'], true),
+                    fn (RequirementState $s) => in_array($s->state, [Standing::Short, Standing::Conflict], true),
                 ),
             ),
         ];

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Standard\Standard;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Standard\Standard;
 use stdClass;
 
 /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use App\Models\Order;
+use App\Models\Unit;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\AmendmentFormat;
@@ -14,9 +16,9 @@ use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Problem\Problem;
 use Ordotype\Core\Sequencing\Overrule;
 use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Sequencing\StepPlace;
 use Ordotype\Core\Unit\Variant;
-use App\Models\Order;
-use App\Models\Unit;
 use stdClass;
 
 /** What the lead has arranged for a unit, as it is kept and as the core takes it. */
@@ -31,7 +33,7 @@ final class UnitArrangement
 
         return new Arrangement(
             self::overrules($unit->order),
-            $kept['sequence'] ?? [],
+            array_map(StepKey::kept(...), $kept['sequence'] ?? []),
             $kept['paints'] ?? [],
             $kept['practice'] ?? null,
         );
@@ -41,7 +43,7 @@ final class UnitArrangement
     public static function overrules(Order $order): array
     {
         return array_map(
-            fn (array $o) => new Overrule(Rule::from($o['rule']), $o['earlier'], $o['later'], $o['reason']),
+            fn (array $o) => new Overrule(Rule::from($o['rule']), StepPlace::kept($o['earlier']), StepPlace::kept($o['later']), $o['reason']),
             $order->overrules ?? [],
         );
     }

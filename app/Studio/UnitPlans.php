@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use App\Models\AmendmentRow;
+use App\Models\Order;
+use App\Models\Paint;
+use App\Models\Piece;
+use App\Models\Scheme;
+use App\Models\Sculpt;
+use App\Models\Unit;
+use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\Choice;
@@ -28,14 +36,6 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Unit\PieceNeeds;
 use Ordotype\Core\Unit\UnitPlan;
-use App\Models\AmendmentRow;
-use App\Models\Order;
-use App\Models\Paint;
-use App\Models\Piece;
-use App\Models\Scheme;
-use App\Models\Sculpt;
-use App\Models\Unit;
-use Illuminate\Database\Eloquent\Collection;
 use OutOfBoundsException;
 
 /** Plans units from what the database holds. */
@@ -149,11 +149,6 @@ final class UnitPlans
     public static function plan(Unit $unit): Plan
     {
         return self::unitPlan($unit)->plain();
-    }
-
-    public static function pieceOf(Piece $piece): Plan
-    {
-        return self::unitPlan($piece->unit)->kindOf($piece->number)->plan;
     }
 
     /** The plans of all pieces of a unit; those that are alike share one. */
@@ -298,6 +293,15 @@ final class UnitPlans
             ->orWhereIn('piece_id', $unit->pieces->pluck('id'))
             ->orderBy('id')
             ->get();
+    }
+
+    /** @return list<Amendment> all of {@see rows}, in that order */
+    public static function readAmendments(Unit $unit): array
+    {
+        $standard = Standards::core($unit->order->version);
+        $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
+
+        return AmendmentFormat::read(self::rows($unit)->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(), $known);
     }
 
     /**

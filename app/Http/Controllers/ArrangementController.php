@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ArrangeUnit;
+use App\Models\Unit;
+use App\Studio\Refusal;
+use App\Studio\UnitPlans;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Voices;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Outlook\Cut;
 use Ordotype\Core\Outlook\Cutting;
@@ -14,25 +20,20 @@ use Ordotype\Core\Outlook\RaisedArea;
 use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
-use App\Actions\ArrangeUnit;
-use App\Models\Unit;
-use App\Studio\Refusal;
-use App\Studio\UnitPlans;
-use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
+use Ordotype\Core\Words\Voices;
 use stdClass;
 
 /** What could be arranged for a unit, each with its consequence before it is done. */
 final class ArrangementController
 {
-    public function __construct(private readonly PlanController $plans)
+    public function __construct(private readonly PlanController $plans, private readonly Planner $planner)
     {
     }
 
@@ -40,7 +41,7 @@ final class ArrangementController
     public function schools(Unit $unit): JsonResponse
     {
         $request = $this->request($unit);
-        $now = Planner::plan($request);
+        $now = $this->planner->plan($request);
 
         return new JsonResponse([
             'now' => round($now->minutesByPasses(), 2),
@@ -55,7 +56,7 @@ final class ArrangementController
                             $this->consequence(
                                 $a === $chosen
                                     ? $now
-                                    : Planner::plan($request->by($request->method->with($school, $a))),
+                                    : $this->planner->plan($request->by($request->method->with($school, $a))),
                                 $now,
                             ),
                         $school->answers(),
@@ -139,8 +140,8 @@ final class ArrangementController
         return new JsonResponse([
             'now' => round($now, 2),
             'to' => $to,
-            'quickest' => round(Planner::withAim($core, Aim::Quickest)->minutesByPasses(), 2),
-            'best' => round(Planner::withAim($core, Aim::Best)->minutesByPasses(), 2),
+            'quickest' => round($this->planner->withAim($core, Aim::Quickest)->minutesByPasses(), 2),
+            'best' => round($this->planner->withAim($core, Aim::Best)->minutesByPasses(), 2),
             'buys' => array_map(
                 fn (Extra $e) => [
                     'area' => $e->area->key,
@@ -213,14 +214,14 @@ final class ArrangementController
      */
     private function consequence(Plan $plan, Plan $now): array
     {
-        $steps = fn (Plan $p): array => array_map(fn (Step $s) => $s->key(), $p->work->steps);
+        $steps = fn (Plan $p): array => array_map(fn (Step $s) => $s->key()->id, $p->work->steps);
         $short = fn (Plan $p): int => count(
-            array_filter($p->requirements, fn ($r) => in_array($r->state, ['short', 'conflict'], true)),
+            array_filter($p->requirements, fn ($r) => in_array($r->state, [Standing::Short, Standing::Conflict], true)),
         );
 
         return [
             'minutes' => round($plan->minutesByPasses(), 2),
-            'waiting' => round($plan->work->waiting, 2),
+            'waiting' => round($plan->work->idleMinutes, 2),
             'short' => $short($plan) - $short($now),
             'steps' => count($steps($plan)) - count($steps($now)),
             'moved' => array_values(array_intersect($steps($now), $steps($plan))) !==
@@ -231,7 +232,7 @@ final class ArrangementController
     /** @param  list<\Ordotype\Core\Amendment\Amendment>  $amendments */
     private function at(PlanRequest $request, Tier $tier, array $amendments): Plan
     {
-        return Planner::plan($request->at($tier)->amended($amendments));
+        return $this->planner->plan($request->at($tier)->amended($amendments));
     }
 
     /** @return array<string, mixed> what has to go, and where that is not enough the tier that fits */

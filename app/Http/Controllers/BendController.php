@@ -4,13 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\Arrangement;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Sequencing\BrokenRule;
-use Ordotype\Core\Sequencing\Move;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Standard\Aim;
 use App\Actions\BendPlan;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -20,6 +13,15 @@ use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Planning\WorkOrder;
+use Ordotype\Core\Sequencing\HeldBack;
+use Ordotype\Core\Sequencing\Move;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Standard\Aim;
+use Ordotype\Core\Words\PlanWords;
+use Ordotype\Core\Words\Terms;
 use stdClass;
 
 /**
@@ -41,41 +43,30 @@ final class BendController
         ]);
         $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
         $plan = UnitPlans::plan($unit);
-        $keys = array_map(fn (Step $s) => $s->key(), $plan->work->steps);
+        $keys = array_map(fn (Step $s) => $s->key()->id, $plan->work->steps);
         $from = array_search($given['step'], $keys, true);
         if ($from === false) {
-            throw new Refusal("\"{$given['step']}\" is no step of this plan.", '/step');
+            throw new Refusal('That is no step of this plan.', '/step');
         }
-        $move = Move::of(
-            $plan->work->steps,
-            Planner::rulesOf($plan),
-            $from,
-            min((int) $given['to'], count($keys) - 1),
-        );
-        $then =
-            $move->broken !== []
-                ? null
-                : Planner::orderOf(
-                    $plan->request->arranged(
-                        new Arrangement($plan->request->arrangement->overrules, $move->sequence),
-                    ),
-                    $plan->work->steps,
-                );
+        $order = WorkOrder::of($plan->request);
+        $move = Move::of($plan->work->steps, $order->rules($plan->work->steps), $from, min((int) $given['to'], count($keys) - 1));
+        $moved = $plan->request->arranged($plan->request->arrangement->rulesOnly()->inSequence($move->sequence));
+        $then = $move->broken !== [] ? null : WorkOrder::of($moved)->lay($plan->work->steps);
 
         return new JsonResponse([
-            'sequence' => $move->sequence,
-            'waiting' => round($plan->work->waiting, 2),
-            'waiting_then' => $then === null ? null : round($then->waiting, 2),
+            'sequence' => array_map(fn (StepKey $k) => $k->id, $move->sequence),
+            'waiting' => round($plan->work->idleMinutes, 2),
+            'waiting_then' => $then === null ? null : round($then->idleMinutes, 2),
             'passes' => count($plan->work->passes),
             'passes_then' => $then === null ? null : count($then->passes),
             'broken' => array_map(
-                fn (BrokenRule $b) => [
+                fn (HeldBack $b) => [
                     'rule' => $b->rule->value,
-                    'words' => $b->rule->words(),
-                    'earlier' => $b->earlier->place(),
-                    'earlier_name' => self::name($b->earlier),
-                    'later' => $b->later->place(),
-                    'later_name' => self::name($b->later),
+                    'words' => Terms::rule($b->rule),
+                    'earlier' => $b->earlier->place()->id,
+                    'earlier_name' => Terms::capital(PlanWords::step($b->earlier)),
+                    'later' => $b->later->place()->id,
+                    'later_name' => Terms::capital(PlanWords::step($b->later)),
                 ],
                 $move->broken,
             ),
@@ -228,12 +219,5 @@ final class BendController
     private function view(Request $request, Unit $unit): JsonResponse
     {
         return new JsonResponse(PlanView::of($unit, $request->user()));
-    }
-
-    private static function name(Step $step): string
-    {
-        return $step->technique->name.
-            ' on '.
-            ($step->area === null ? 'the whole model' : mb_strtolower($step->area->name));
     }
 }

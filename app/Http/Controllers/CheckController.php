@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Standard\Technique;
 use App\Actions\CheckPiece;
 use App\Models\Answer;
 use App\Models\Check;
@@ -19,6 +18,7 @@ use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Ordotype\Core\Standard\Technique;
 
 final class CheckController
 {

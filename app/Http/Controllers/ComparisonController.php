@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Ladder\ComparedRung;
-use Ordotype\Core\Ladder\ComparisonSheet;
-use Ordotype\Core\Planning\PlannedArea;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\ShareLink;
@@ -18,6 +15,10 @@ use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Ladder\ComparedRung;
+use Ordotype\Core\Ladder\ComparisonSheet;
+use Ordotype\Core\Planning\PlannedArea;
+use Ordotype\Core\Words\Voices;
 
 /**
  * One figure at every offered tier, for a client: on screen, on paper, and by a link that shows this and nothing else.
@@ -137,10 +138,12 @@ final class ComparisonController
                     'status' => $r->tier->status->value,
                     'intent' => $r->tier->intent,
                     'distance_cm' => $r->tier->viewing->distanceCm,
-                    'adds' => $r->adds,
-                    'loses' => $r->loses,
-                    'not_here' => $r->notHere,
-                    'price' => ! $prices || $r->price === null ? null : ['low' => $r->price->low, 'high' => $r->price->high],
+                    'adds' => (new Voices($r->fromBelow))->gains(),
+                    'loses' => (new Voices($r->fromBelow))->losses(),
+                    'not_here' => $r->toNext === null ? [] : (new Voices($r->toNext))->gains(),
+                    'price' => $prices && $r->price() !== null
+                        ? ['low' => $r->price()->low, 'high' => $r->price()->high]
+                        : null,
                     'marks' => array_map(
                         fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
                         $r->plan->areas,

@@ -4,21 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Ladder\Edit;
-use Ordotype\Core\Ladder\EditClash;
-use Ordotype\Core\Ladder\Edits;
-use Ordotype\Core\Ladder\Lint;
-use Ordotype\Core\Ladder\RequirementChange;
-use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Words;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Standard;
 use App\Actions\EditStandard;
 use App\Models\Sculpt;
 use App\Models\Studio;
@@ -30,11 +15,33 @@ use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Ordotype\Core\Choice\Conflict as PlanConflict;
+use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Format\DocumentEdit;
+use Ordotype\Core\Format\DocumentEdits;
+use Ordotype\Core\Format\EditClash;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Finding;
+use Ordotype\Core\Ladder\Lint;
+use Ordotype\Core\Ladder\RequirementChange;
+use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Money\Money;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Words\PlanWords;
 use stdClass;
 
 /** The draft of the standard: opened, edited, tried on a figure before an edit is kept, published. */
 final class DraftController
 {
+    public function __construct(private readonly Planner $planner)
+    {
+    }
+
     public function open(Request $request, EditStandard $edit): JsonResponse
     {
         return new JsonResponse(LadderView::of($edit->open(), $request->user()), 201);
@@ -119,7 +126,7 @@ final class DraftController
         [$before, $after] = $this->tried($request);
         $after->hasTier($given['tier']) || throw new Refusal("There is no tier \"{$given['tier']}\".", '/tier');
         $sculpt = UnitPlans::sculpt(Sculpt::query()->where('slug', $given['sculpt'])->firstOrFail());
-        $plan = fn (Standard $standard) => Planner::plan(
+        $plan = fn (Standard $standard) => $this->planner->plan(
             new PlanRequest($standard, $standard->tier($given['tier']), $sculpt),
         );
         $to = $plan($after);
@@ -128,12 +135,8 @@ final class DraftController
             $to,
         );
         [$price, $now] = $difference->prices();
-        $ceiling = array_values(array_filter($to->requirements, fn ($s) => $s->requirement->subject() === 'minutes'));
-        $words = fn (?Requirement $r) => $r === null
-            ? ''
-            : ($r->effects !== []
-                ? implode(' or ', array_map(fn (Effect $e) => Words::effect($e), $r->effects))
-                : Words::plain($r->subject()));
+        $ceiling = $to->whole->demand->ofModel(RequirementKind::Minutes);
+        $words = new PlanWords($to->request);
 
         return new JsonResponse([
             'sculpt' => $sculpt->name,
@@ -142,7 +145,7 @@ final class DraftController
             'after' => round($to->minutesByPasses(), 2),
             'steps_before' => count($difference->from->work->steps),
             'steps_after' => count($to->work->steps),
-            'ceiling' => $ceiling === [] ? null : $ceiling[0]->requirement->max,
+            'ceiling' => $ceiling?->max,
             'price' => $now === null ? null : ['low' => $now->low, 'high' => $now->high, 'currency' => $after->currency],
             'price_before' => $price === null
                     ? null
@@ -151,9 +154,9 @@ final class DraftController
                 $any = $c->after ?? $c->before;
 
                 return [
-                    'change' => $c->change,
+                    'change' => $c->trend->value,
                     'area' => $any?->area === null ? null : $sculpt->area($any->area)->name,
-                    'what' => $words($any),
+                    'what' => $any === null ? '' : $words->subject($any),
                 ];
             }, $difference->changes),
             'areas' => array_map(
@@ -166,7 +169,11 @@ final class DraftController
                 array_values($difference->areaMinutes()),
             ),
             'conflicts' => array_map(
-                fn ($c) => ['area' => $c->area, 'clauses' => $c->clauses, 'reason' => $c->reason],
+                fn (PlanConflict $c) => [
+                    'area' => $c->area?->key,
+                    'clauses' => Reason::ids($c->reasons),
+                    'reason' => $words->conflict($c),
+                ],
                 $to->conflicts(),
             ),
         ]);
@@ -192,8 +199,8 @@ final class DraftController
                 continue;
             }
             $request = UnitPlans::request($unit);
-            $now = Planner::plan($request)->minutesByPasses();
-            $moved = fn (array $amendments) => Planner::plan(
+            $now = $this->planner->plan($request)->minutesByPasses();
+            $moved = fn (array $amendments) => $this->planner->plan(
                 new PlanRequest(
                     $after,
                     $after->tier($unit->tier),
@@ -224,11 +231,12 @@ final class DraftController
 
         return new JsonResponse([
             'lint' => array_map(
-                LadderView::finding(...),
+                fn (Finding $f) => LadderView::finding($f, $after),
                 (new Lint(
                     $after,
                     $figures->map(UnitPlans::sculpt(...))->values()->all(),
-                    Studio::row()->hourly_rate,
+                    Money::of(Studio::row()->hourly_rate),
+                    $this->planner,
                 ))->findings(),
             ),
             'units' => $units,
@@ -249,13 +257,13 @@ final class DraftController
             return [$before, $before];
         }
         try {
-            return [$before, StandardFormat::read(Edits::apply(Standards::document($version), $edits))];
+            return [$before, StandardFormat::read(DocumentEdits::apply(Standards::document($version), $edits))];
         } catch (EditClash $e) {
             throw new Conflict($e->getMessage(), ['change' => $e->place, 'current' => $e->current]);
         }
     }
 
-    /** @return list<Edit> */
+    /** @return list<DocumentEdit> */
     private function edits(Request $request): array
     {
         $request->validate([
@@ -267,7 +275,7 @@ final class DraftController
         ]);
         $edits = [];
         foreach (self::body($request)->changes ?? [] as $change) {
-            $edits[] = new Edit(
+            $edits[] = new DocumentEdit(
                 $change->what,
                 $change->tier ?? null,
                 self::thing($change->before ?? null),

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Standard\PriceRange;
-use Ordotype\Core\Standard\Tier;
 use App\Actions\AddUnit;
 use App\Actions\MovePiece;
 use App\Models\Order;
@@ -20,6 +18,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
+use Ordotype\Core\Bench\StageMove;
+use Ordotype\Core\Standard\PriceRange;
+use Ordotype\Core\Standard\Tier;
 
 final class OrderController
 {
@@ -164,7 +165,7 @@ final class OrderController
             'move' => ['required', Rule::in(MovePiece::moves())],
             'reason' => ['nullable', 'string', 'max:500'],
         ]);
-        $piece = $move($piece, $given['move'], $given['reason'] ?? '');
+        $piece = $move($piece, StageMove::from($given['move']), $given['reason'] ?? '');
 
         return new JsonResponse([
             'id' => $piece->id,

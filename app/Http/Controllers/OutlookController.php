@@ -4,9 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\RaiseUnit;
+use App\Models\Unit;
+use App\Studio\PlanView;
+use App\Studio\Refusal;
+use App\Studio\UnitPlans;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\Standing;
+use Ordotype\Core\Outlook\AreaDifference;
 use Ordotype\Core\Outlook\PlanComparison;
 use Ordotype\Core\Outlook\RaisedArea;
+use Ordotype\Core\Outlook\SprayComparison;
 use Ordotype\Core\Outlook\SprayOrBrush;
 use Ordotype\Core\Outlook\StoppingPoint;
 use Ordotype\Core\Outlook\StoppingPoints;
@@ -15,13 +25,7 @@ use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
-use App\Actions\RaiseUnit;
-use App\Models\Unit;
-use App\Studio\PlanView;
-use App\Studio\Refusal;
-use App\Studio\UnitPlans;
-use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
+use Ordotype\Core\Words\PlanWords;
 use OutOfBoundsException;
 
 /**
@@ -30,16 +34,21 @@ use OutOfBoundsException;
  */
 final class OutlookController
 {
+    public function __construct(private readonly Planner $planner, private readonly SprayComparison $sprayComparison)
+    {
+    }
+
     public function raise(Request $request, Unit $unit, RaiseUnit $raise): JsonResponse
     {
         [$unit, $tier, $stands] = $this->raised($request, $unit, $raise);
         $work = $raise->work($unit, $tier, $stands);
+        $words = new PlanWords(UnitPlans::request($unit)->at($tier));
 
         return new JsonResponse([
             'tier' => $tier->key,
             'from' => $stands ? 'stands' : 'finished',
             'minutes' => round($work->minutes(), 2),
-            'anew' => round(Planner::plan(UnitPlans::request($unit)->at($tier))->minutesByPasses(), 2),
+            'anew' => round($this->planner->plan(UnitPlans::request($unit)->at($tier))->minutesByPasses(), 2),
             'areas' => array_map(
                 fn (RaisedArea $a) => [
                     'area' => $a->demand->area?->key,
@@ -49,7 +58,7 @@ final class OutlookController
                     'over' => $a->over,
                     'added' => array_map(self::used(...), $a->added),
                     'lost' => array_map(self::used(...), $a->lost),
-                    'conflict' => $a->conflict?->reason,
+                    'conflict' => $a->conflict === null ? null : $words->conflict($a->conflict),
                 ],
                 array_values(
                     array_filter(
@@ -96,14 +105,15 @@ final class OutlookController
     public function stops(Unit $unit): JsonResponse
     {
         $plan = $this->plan($unit);
-        $stops = new StoppingPoints($plan);
+        $stops = new StoppingPoints($plan, $this->planner);
+        $words = new PlanWords($plan->request);
         $points = $stops->all();
         $laid = $stops->laidOut($points);
 
         return new JsonResponse([
             'steps' => count($plan->work->steps),
-            'waiting' => round($plan->work->waiting, 2),
-            'waiting_then' => round($laid->waiting, 2),
+            'waiting' => round($plan->work->idleMinutes, 2),
+            'waiting_then' => round($laid->idleMinutes, 2),
             'stops' => array_map(
                 fn (StoppingPoint $p) => [
                     'tier' => $p->tier->key,
@@ -111,7 +121,7 @@ final class OutlookController
                     'order' => $p->tier->order,
                     'steps' => $p->steps === null ? null : count($p->steps),
                     'minutes' => $p->steps === null ? null : round($p->minutes, 2),
-                    'reason' => $p->reason,
+                    'reason' => $p->obstacle === null ? null : $words->obstacle($p->obstacle),
                 ],
                 $points,
             ),
@@ -127,7 +137,7 @@ final class OutlookController
                 }
 
                 return [
-                    'key' => $s->key(),
+                    'key' => $s->key()->id,
                     'area' => $s->area?->key,
                     'name' => $s->technique->name,
                     'minutes' => round($s->minutes, 2),
@@ -163,7 +173,7 @@ final class OutlookController
                         'total' => round($c->byBrush(), 2),
                     ],
                 ],
-                Planner::sprayOrBrush($request),
+                $this->sprayComparison->of($request),
             ),
         ]);
     }
@@ -185,20 +195,20 @@ final class OutlookController
             'name' => $name,
             'minutes' => round($plan->minutesByPasses(), 2),
             'minutes_other' => round($other->minutesByPasses(), 2),
-            'waiting' => round($plan->work->waiting, 2),
-            'waiting_other' => round($other->work->waiting, 2),
-            'short' => self::count($plan, 'short'),
-            'short_other' => self::count($other, 'short'),
-            'over' => self::count($plan, 'over'),
-            'over_other' => self::count($other, 'over'),
+            'waiting' => round($plan->work->idleMinutes, 2),
+            'waiting_other' => round($other->work->idleMinutes, 2),
+            'short' => self::count($plan, Standing::Short),
+            'short_other' => self::count($other, Standing::Short),
+            'over' => self::count($plan, Standing::Over),
+            'over_other' => self::count($other, Standing::Over),
             'differences' => array_map(
-                fn (array $d) => [
-                    'area' => $d['area']?->key,
-                    'name' => $d['area']->name ?? 'Whole model',
-                    'only_here' => array_map(self::used(...), $d['only_one']),
-                    'only_there' => array_map(self::used(...), $d['only_other']),
-                    'minutes' => $d['minutes_one'] === null ? null : round($d['minutes_one'], 2),
-                    'minutes_other' => $d['minutes_other'] === null ? null : round($d['minutes_other'], 2),
+                fn (AreaDifference $d) => [
+                    'area' => $d->area?->key,
+                    'name' => $d->area->name ?? 'Whole model',
+                    'only_here' => array_map(self::used(...), $d->onlyOne),
+                    'only_there' => array_map(self::used(...), $d->onlyOther),
+                    'minutes' => $d->minutesOne === null ? null : round($d->minutesOne, 2),
+                    'minutes_other' => $d->minutesOther === null ? null : round($d->minutesOther, 2),
                 ],
                 $comparison->differences(),
             ),
@@ -220,13 +230,13 @@ final class OutlookController
         }
         try {
             return match ($kind) {
-                'planner' => ['As the planner has it', Planner::plan($request)],
-                'quickest' => ['Quickest that passes', Planner::withAim($request, Aim::Quickest)],
-                'best' => ['Best within the minutes', Planner::withAim($request, Aim::Best)],
+                'planner' => ['As the planner has it', $this->planner->plan($request)],
+                'quickest' => ['Quickest that passes', $this->planner->withAim($request, Aim::Quickest)],
+                'best' => ['Best within the minutes', $this->planner->withAim($request, Aim::Best)],
                 'piece' => ["Model $key", UnitPlans::unitPlan($unit)->kindOf((int) $key)->plan],
                 default => [
                     $request->standard->tier($key)->name,
-                    Planner::plan($request->at($request->standard->tier($key))->amended([])),
+                    $this->planner->plan($request->at($request->standard->tier($key))->amended([])),
                 ],
             };
         } catch (OutOfBoundsException $e) {
@@ -248,7 +258,7 @@ final class OutlookController
         return UnitPlans::plan($unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']));
     }
 
-    private static function count(Plan $plan, string $state): int
+    private static function count(Plan $plan, Standing $state): int
     {
         return count(array_filter($plan->requirements, fn ($r) => $r->state === $state));
     }

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Colour\Scheme;
-use Ordotype\Core\Colour\Shelf;
-use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Sculpt;
 use App\Actions\PlanUnit;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Studio\PlanView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Ordotype\Core\Colour\Scheme;
+use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt;
 
 final class PlanController
 {

@@ -4,14 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Colour\AreaColours;
-use Ordotype\Core\Colour\Scheme as CoreScheme;
-use Ordotype\Core\Colour\Shelf;
-use Ordotype\Core\Colour\SlotCheck;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use App\Actions\EditScheme;
 use App\Models\Order;
 use App\Models\Piece;
@@ -24,6 +16,14 @@ use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Ordotype\Core\Colour\AreaColours;
+use Ordotype\Core\Colour\Scheme as CoreScheme;
+use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Colour\SlotCheck;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use stdClass;
 
 /**

@@ -4,13 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
-use Ordotype\Core\Sculpt\MapCheck;
-use Ordotype\Core\Sculpt\MapFinding;
-use Ordotype\Core\Sculpt\OutlinedSurface;
 use App\Actions\KeepSculpt;
 use App\Models\Picture;
 use App\Models\Sculpt;
@@ -23,6 +16,14 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problem;
+use Ordotype\Core\Sculpt\MapCheck;
+use Ordotype\Core\Sculpt\MapFinding;
+use Ordotype\Core\Sculpt\OutlinedSurface;
+use Ordotype\Core\Words\MapWords;
 use stdClass;
 
 /** Maps of figures, made from a picture or a schematic, checked as they grow. */
@@ -105,7 +106,11 @@ final class SculptController
         return new JsonResponse([
             'problems' => $problems,
             'findings' => array_map(
-                fn (MapFinding $f) => ['kind' => $f->kind, 'area' => $f->area, 'text' => $f->text],
+                fn (MapFinding $f) => [
+                    'kind' => $f->kind->value,
+                    'area' => $f->area?->key,
+                    'text' => MapWords::of($f),
+                ],
                 (new MapCheck($sculpt))->findings(),
             ),
             'shares' => (object) (new OutlinedSurface($sculpt))->shares(),
@@ -181,7 +186,11 @@ final class SculptController
             'pictures' => ['front' => $sculpt->picture_front, 'back' => $sculpt->picture_back],
             'on_bench' => Unit::query()->where('sculpt_id', $sculpt->id)->whereNotNull('released_at')->count(),
             'findings' => array_map(
-                fn (MapFinding $f) => ['kind' => $f->kind, 'area' => $f->area, 'text' => $f->text],
+                fn (MapFinding $f) => [
+                    'kind' => $f->kind->value,
+                    'area' => $f->area?->key,
+                    'text' => MapWords::of($f),
+                ],
                 (new MapCheck($core))->findings(),
             ),
         ];

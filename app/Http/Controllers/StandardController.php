@@ -4,19 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\TechniqueFormat;
-use Ordotype\Core\Ladder\Grid;
-use Ordotype\Core\Ladder\LadderCsv;
-use Ordotype\Core\Ladder\StandardDifference;
-use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Voices;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Standard\Clause;
-use Ordotype\Core\Standard\PriceRange;
-use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TechniqueClause;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
@@ -28,10 +15,29 @@ use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\LadderCsv;
+use Ordotype\Core\Format\TechniqueFormat;
+use Ordotype\Core\Ladder\Grid;
+use Ordotype\Core\Ladder\StandardChange;
+use Ordotype\Core\Ladder\StandardDifference;
+use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\PriceRange;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Words\ChangeWords;
+use Ordotype\Core\Words\Voices;
 
 /** The standard to read: the ladder, its versions, what differs between them and between its tiers. */
 final class StandardController
 {
+    public function __construct(private readonly Planner $planner)
+    {
+    }
+
     /** The open draft where there is one, else the published version, as a ladder. */
     public function show(Request $request): JsonResponse
     {
@@ -75,15 +81,17 @@ final class StandardController
             'from' => ['required', 'integer', 'min:1'],
             'to' => ['required', 'integer', 'min:1'],
         ]);
-        $difference = new StandardDifference(
-            Standards::core($this->numbered((int) $given['from'])),
-            Standards::core($this->numbered((int) $given['to'])),
-        );
+        $from = Standards::core($this->numbered((int) $given['from']));
+        $to = Standards::core($this->numbered((int) $given['to']));
+        $words = new ChangeWords($from, $to);
 
         return new JsonResponse([
             'from' => (int) $given['from'],
             'to' => (int) $given['to'],
-            'changes' => array_map(LadderView::change(...), $difference->changes),
+            'changes' => array_map(
+                fn (StandardChange $c) => LadderView::change($c, $words),
+                (new StandardDifference($from, $to))->changes,
+            ),
         ]);
     }
 
@@ -101,7 +109,7 @@ final class StandardController
         }
         $sculpt = UnitPlans::sculpt(Sculpt::query()->where('slug', $given['sculpt'])->firstOrFail());
         $scheme = UnitPlans::scheme(Scheme::query()->first());
-        $plan = fn (string $tier) => Planner::plan(
+        $plan = fn (string $tier) => $this->planner->plan(
             new PlanRequest($standard, $standard->tier($tier), $sculpt, $scheme, shelf: UnitPlans::shelf()),
         );
         $difference = new TierDifference($plan($given['from']), $plan($given['to']));

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Bench;
 
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Standard\AcceptanceClause;
-use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\UnitPlan;
@@ -22,11 +22,13 @@ final readonly class Release
 {
     /**
      * @param  int  $number  of the unit's releases, from 1
+     * @param  PlanRequest  $request  what a piece that differs in nothing was planned from
      * @param  list<StepKey>  $keys  of the steps of the unit's work, in their order
      * @param  array<int, list<StepKey>>  $needs  piece number to the steps it gets; pieces that are not named get all
      */
     public function __construct(
         public int $number,
+        public PlanRequest $request,
         public ReleaseInputs $inputs,
         public UnitPlan $plan,
         public array $keys,
@@ -38,8 +40,14 @@ final readonly class Release
     }
 
     /** The steps of a plan that goes to the bench, as they will be known. */
-    public static function of(int $number, ReleaseInputs $inputs, UnitPlan $plan, PrecedenceGraph $edges, FaultTable $faults): self
-    {
+    public static function of(
+        int $number,
+        PlanRequest $request,
+        ReleaseInputs $inputs,
+        UnitPlan $plan,
+        PrecedenceGraph $edges,
+        FaultTable $faults,
+    ): self {
         $needs = [];
         foreach (count($plan->kinds) === 1 ? [] : $plan->kinds as $kind) {
             foreach ($kind->pieces as $piece) {
@@ -47,25 +55,7 @@ final readonly class Release
             }
         }
 
-        return new self($number, $inputs, $plan, $plan->work->keys(), $needs, $edges, $faults);
-    }
-
-    /** The next release of the unit, without a piece that is lost or cancelled; the work of the others stays. */
-    public function without(int $piece): self
-    {
-        $needs = $this->needs;
-        unset($needs[$piece]);
-
-        return new self(
-            $this->number + 1,
-            $this->inputs,
-            $this->plan->without($piece),
-            $this->keys,
-            $needs,
-            $this->edges,
-            $this->faults,
-            $this->isReconstructed,
-        );
+        return new self($number, $request, $inputs, $plan, $plan->work->keys(), $needs, $edges, $faults);
     }
 
     /** @return array<string, Step> the steps of the unit's work, by key */
@@ -97,10 +87,12 @@ final readonly class Release
     /** How pieces of this sculpt are checked; null where the tier does not say. */
     public function acceptance(): ?AcceptanceClause
     {
-        $request = $this->plan->plain()->request;
-        $isOfRole = fn (Clause $c): bool => $c instanceof AcceptanceClause && in_array($request->sculpt->role, $c->role, true);
-        $clauses = array_values(array_filter($request->tier->clauses, $isOfRole));
+        foreach ($this->request->standard->clausesOf($this->request->tier) as $clause) {
+            if ($clause instanceof AcceptanceClause && in_array($this->request->sculpt->role, $clause->role, true)) {
+                return $clause;
+            }
+        }
 
-        return ($clauses[0] ?? null) instanceof AcceptanceClause ? $clauses[0] : null;
+        return null;
     }
 }

@@ -11,8 +11,6 @@ final readonly class ReleaseInputs
      * @param  string  $standardSha256  of the published version
      * @param  int|null  $schemeVersion  null: without colours
      * @param  list<MadeAmendment>  $amendments
-     * @param  array<string, list<string>>  $handMade  what was changed by hand, in words of the formats: area key to
-     *     `technique passes extent`
      * @param  string  $sha256  of all inputs, as RFC 8785 JSON
      */
     public function __construct(
@@ -20,7 +18,6 @@ final readonly class ReleaseInputs
         public string $standardSha256,
         public ?int $schemeVersion,
         public array $amendments,
-        public array $handMade,
         public string $sha256,
     ) {
     }

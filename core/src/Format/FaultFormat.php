@@ -12,6 +12,7 @@ use Ordotype\Core\Standard\FaultGroup;
 use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Severity;
+use stdClass;
 
 /** Reads and writes the fault table, `ordotype/faults@1`. */
 final class FaultFormat
@@ -63,5 +64,24 @@ final class FaultFormat
         $problems->refuse();
 
         return new FaultTable($kinds);
+    }
+
+    public static function write(FaultTable $table): stdClass
+    {
+        return (object) ['format' => self::WORD, 'faults' => array_map(fn (FaultKind $k) => (object) [
+            'key' => $k->key,
+            'name' => $k->name,
+            'severity' => $k->severity->value,
+            'hero_severity' => $k->heroSeverity?->value,
+            'by_size' => $k->bySize,
+            'where' => $k->where,
+            'first' => $k->first,
+            'redo' => $k->redoLater ? 'later' : 'none',
+            'materials' => array_map(fn (Material $m) => $m->value, $k->materials),
+            'effects' => array_map(fn (Effect $e) => $e->value, $k->effects),
+            'looks' => $k->looks,
+            'cause' => $k->cause,
+            'how_to_see' => $k->howToSee,
+        ], array_values($table->kinds))];
     }
 }

@@ -7,14 +7,8 @@ namespace Ordotype\Core\Format;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conflict;
 use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\NotApplicable;
 use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Planning\SurplusStep;
@@ -149,7 +143,7 @@ final class PlanFormat
     }
 
     /** @param  list<Rule>  $held */
-    private static function step(Step $step, int $no, string $key, array $held): stdClass
+    public static function step(Step $step, int $no, string $key, array $held): stdClass
     {
         return (object) [
             'no' => $no,
@@ -174,38 +168,15 @@ final class PlanFormat
 
     private static function requirement(RequirementState $state, PlanWords $words): stdClass
     {
-        $r = $state->requirement;
-        $isChosen = $r instanceof EffectRequirement || $r instanceof TechniqueRequirement;
-
-        return (object) [
-            'area' => $r->area,
-            'kind' => $r->kind()->value,
-            'subject' => $r->subject(),
-            'extent' => $isChosen ? $r->extent->word() : null,
-            'passes' => $isChosen ? $r->passes : null,
-            'by' => $r instanceof EffectRequirement ? $r->by : null,
-            'limit' => self::limit($r),
-            'clauses' => Reason::ids($r->reasons),
-            'severity' => $r->severity?->value,
-            'state' => $state->state?->value,
-            'off_by' => $state->by,
-            'reason' => match (true) {
-                $state->conflict !== null => $words->conflict($state->conflict),
-                $state->school !== null => $words->reason(Reason::method($state->school)),
-                default => null,
-            },
-        ];
-    }
-
-    private static function limit(Requirement $r): ?stdClass
-    {
-        [$min, $max] = match (true) {
-            $r instanceof StepsRequirement, $r instanceof ModelRequirement => [$r->min, $r->max],
-            $r instanceof FinishRequirement => $r->criterion->isFloor() ? [$r->limit, null] : [null, $r->limit],
-            default => [null, null],
+        $written = RequirementFormat::write($state->requirement);
+        $written->state = $state->state?->value;
+        $written->off_by = $state->by;
+        $written->reason = match (true) {
+            $state->conflict !== null => $words->conflict($state->conflict),
+            $state->school !== null => $words->reason(Reason::method($state->school)),
+            default => null,
         };
-        $decimal = fn (int|float|null $n): ?float => $n === null ? null : (float) $n;
 
-        return $min === null && $max === null ? null : (object) ['min' => $decimal($min), 'max' => $decimal($max)];
+        return $written;
     }
 }

@@ -24,12 +24,6 @@ final readonly class PieceKind
     ) {
     }
 
-    /** @param  non-empty-list<int>  $pieces */
-    public function for(array $pieces): self
-    {
-        return new self($pieces, $this->plan, $this->variant, $this->lacks, $this->amendments, $this->edited);
-    }
-
     /** Whether they are painted just as the unit is. */
     public function isPlain(): bool
     {

@@ -89,20 +89,6 @@ final readonly class UnitPlan
         );
     }
 
-    /** The same plans without a piece; the order of work stays. */
-    public function without(int $piece): self
-    {
-        $kinds = [];
-        foreach ($this->kinds as $kind) {
-            $left = array_values(array_diff($kind->pieces, [$piece]));
-            if ($left !== []) {
-                $kinds[] = $kind->for($left);
-            }
-        }
-
-        return $kinds === [] ? $this : new self($kinds, $this->work);
-    }
-
     public function kindOf(int $piece): PieceKind
     {
         foreach ($this->kinds as $kind) {

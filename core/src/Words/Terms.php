@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Bench\StageMove;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
@@ -197,6 +199,29 @@ final class Terms
         };
     }
 
+    public static function stage(Stage $stage): string
+    {
+        return match ($stage) {
+            Stage::OnBench => 'on the bench',
+            Stage::Offered => 'offered to the check',
+            Stage::Rework => 'back for rework',
+            Stage::OnHold => 'on hold',
+            default => $stage->value,
+        };
+    }
+
+    public static function move(StageMove $move): string
+    {
+        return match ($move) {
+            StageMove::Hold => 'put on hold',
+            StageMove::Resume => 'take up again',
+            StageMove::Lose => 'lost',
+            StageMove::Cancel => 'cancel',
+            StageMove::Deliver => 'deliver',
+            StageMove::Claim => 'claim',
+        };
+    }
+
     public static function severity(?Severity $severity): string
     {
         return $severity === null ? 'note' : $severity->value;
@@ -293,9 +318,14 @@ final class Terms
         return rtrim(rtrim(number_format($n, 2, '.', ''), '0'), '.');
     }
 
+    public static function capital(string $words): string
+    {
+        return mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1);
+    }
+
     public static function sentence(string $words): string
     {
-        $words = mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1);
+        $words = self::capital($words);
 
         return preg_match('/[.!?]$/', $words) === 1 ? $words : "$words.";
     }

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\AmendmentRow;
+use App\Models\ReleaseRow;
+use App\Models\Unit;
+use App\Models\User;
+use App\Repositories\Releases;
+use App\Studio\Faults;
+use App\Studio\UnitArrangement;
+use App\Studio\UnitPlans;
+use Illuminate\Support\Facades\Auth;
+use Ordotype\Core\Bench\MadeAmendment;
+use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Bench\ReleaseInputs;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Format\ReleaseFormat;
+use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\WorkOrder;
+use Ordotype\Core\Unit\UnitPlan;
+
+/** Writes down what a unit goes to the bench with. To be called within a transaction. */
+final class KeepRelease
+{
+    public function __construct(private readonly Releases $releases)
+    {
+    }
+
+    public function __invoke(Unit $unit, UnitPlan $plan): ReleaseRow
+    {
+        return $this->releases->keep($unit, ReleaseFormat::write($this->release($unit, $plan)), Auth::id());
+    }
+
+    public function release(Unit $unit, UnitPlan $plan): Release
+    {
+        $request = UnitPlans::request($unit);
+        $edges = WorkOrder::of($request)->rules($plan->work->steps);
+
+        return Release::of($this->releases->nextNumber($unit), $request, $this->inputs($unit, $request), $plan, $edges, Faults::catalogue());
+    }
+
+    private function inputs(Unit $unit, PlanRequest $request): ReleaseInputs
+    {
+        $version = $unit->order->version;
+        $named = [
+            'standard' => $version->sha256,
+            'tier' => $unit->tier,
+            'sculpt' => hash('sha256', $unit->sculpt->document),
+            'scheme' => $request->scheme === null ? null : hash('sha256', Json::canonical(SchemeFormat::write($request->scheme))),
+            'paints' => array_map(fn ($p) => "$p->name {$p->colour->hex()} {$p->hiding->value} $p->kind", $request->shelf->paints),
+            'method' => Json::canonical(MethodFormat::write($request->method)),
+            'amendments' => UnitPlans::rows($unit)->pluck('body')->all(),
+            'edits' => Json::canonical($unit->edits),
+            'arrangement' => Json::canonical($unit->arrangement),
+            'overrules' => Json::canonical($unit->order->overrules),
+            'variants' => Json::canonical(UnitArrangement::variantDocuments($unit)),
+            'pieces' => UnitPlans::pieces($unit)->map(fn ($p) => [$p->number, Json::canonical($p->lacks), Json::canonical($p->edits)])->all(),
+        ];
+
+        return new ReleaseInputs(
+            $version->number,
+            (string) $version->sha256,
+            $request->scheme === null ? null : $unit->scheme_number ?? $unit->order->scheme?->number,
+            $this->amendments($unit),
+            hash('sha256', Json::canonical($named)),
+        );
+    }
+
+    /** @return list<MadeAmendment> of the studio, the order, the unit and its pieces, as plans number them */
+    private function amendments(Unit $unit): array
+    {
+        $rows = UnitPlans::rows($unit);
+        $read = UnitPlans::readAmendments($unit);
+        $names = User::query()->whereIn('id', $rows->pluck('made_by'))->pluck('name', 'id');
+
+        return array_values($rows->values()->map(fn (AmendmentRow $r, int $i) => new MadeAmendment(
+            $read[$i],
+            $r->made_by === null ? null : $names[$r->made_by] ?? null,
+            $r->created_at?->toIso8601ZuluString(),
+            $r->piece?->number,
+        ))->all());
+    }
+}

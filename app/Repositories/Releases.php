@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repositories;
+
+use App\Exceptions\NotReleased;
+use App\Models\Check;
+use App\Models\Piece;
+use App\Models\ReleaseRow;
+use App\Models\Unit;
+use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\ReleaseFormat;
+use Ordotype\Core\Format\ReleaseReader;
+use stdClass;
+
+/** The records of what units went to the bench with. A record is read once for each request that looks at it. */
+final class Releases
+{
+    /** @var array<int, Release> by id of the row */
+    private array $read = [];
+
+    /** The release in force of a unit; null while it is not on the bench. */
+    public function rowOf(Unit $unit): ?ReleaseRow
+    {
+        return ReleaseRow::query()->where('unit_id', $unit->id)->whereNull('taken_back_at')->orderByDesc('number')->first();
+    }
+
+    /** @throws NotReleased */
+    public function of(Unit $unit): Release
+    {
+        return $this->find($unit) ?? throw new NotReleased($unit);
+    }
+
+    public function find(Unit $unit): ?Release
+    {
+        $row = $this->rowOf($unit);
+
+        return $row === null ? null : $this->read($row);
+    }
+
+    /** What a check is made against: the release it was opened with. */
+    public function ofCheck(Check $check): Release
+    {
+        $row = $check->release_id === null ? null : ReleaseRow::query()->find($check->release_id);
+
+        return $row === null ? $this->of($check->piece->unit) : $this->read($row);
+    }
+
+    public function read(ReleaseRow $row): Release
+    {
+        return $this->read[$row->id] ??= ReleaseReader::read(Json::decode($row->document));
+    }
+
+    public function nextNumber(Unit $unit): int
+    {
+        return 1 + (int) ReleaseRow::query()->where('unit_id', $unit->id)->max('number');
+    }
+
+    public function keep(Unit $unit, stdClass $document, ?int $by): ReleaseRow
+    {
+        $text = Json::encode($document);
+
+        return ReleaseRow::query()->create([
+            'unit_id' => $unit->id,
+            'number' => $document->number,
+            'document' => $text,
+            'sha256' => hash('sha256', $text),
+            'reconstructed' => $document->reconstructed,
+            'released_by' => $by,
+            'released_at' => now(),
+        ]);
+    }
+
+    /** The next release of the unit, without a piece that is lost or cancelled; nothing is planned anew. */
+    public function dropPiece(Piece $piece, ?int $by): void
+    {
+        $row = $this->rowOf($piece->unit);
+        $document = $row === null ? null : Json::decode($row->document);
+        if ($document instanceof stdClass) {
+            $next = ReleaseFormat::withoutPiece($document, $piece->number);
+            $next->number = $this->nextNumber($piece->unit);
+            $this->keep($piece->unit, $next, $by);
+        }
+    }
+}
