@@ -99,6 +99,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:plan.edit')->group(function (): void {
         Route::put('units/{unit}/plan', [PlanController::class, 'edit'])->whereNumber('unit');
         Route::post('units/{unit}/release', [PlanController::class, 'release'])->whereNumber('unit');
+        Route::delete('units/{unit}/release', [PlanController::class, 'takeBack'])->whereNumber('unit');
         Route::get('units/{unit}/schools', [ArrangementController::class, 'schools'])->whereNumber('unit');
         Route::get('units/{unit}/tiers', [ArrangementController::class, 'tiers'])->whereNumber('unit');
         Route::post('units/{unit}/spare', [ArrangementController::class, 'spare'])->whereNumber('unit');
@@ -136,6 +137,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:check.answer')->group(function (): void {
         Route::post('pieces/{piece}/check', [CheckController::class, 'open'])->whereNumber('piece');
         Route::put('checks/{check}/answers', [CheckController::class, 'answer'])->whereNumber('check');
+        Route::delete('checks/{check}/faults/{fault}', [CheckController::class, 'takeAway'])->whereNumber('fault')->whereNumber('check');
         Route::post('checks/{check}/verdict', [CheckController::class, 'close'])->whereNumber('check');
     });
 

@@ -19,12 +19,12 @@ use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
 use App\Repositories\Releases;
-use App\Studio\BenchWork;
 use App\Studio\Checks;
 use App\Studio\Pictures;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\StageMove;
 use Ordotype\Core\Colour\Scheme;
 
 /**
@@ -66,7 +66,7 @@ final class DemoStudio
     private function onTheBench(): void
     {
         $unit = $this->release('26-038');
-        $passes = BenchWork::plan($unit)->passes;
+        $passes = app(Releases::class)->of($unit)->passes();
         foreach ($unit->pieces as $piece) {
             $this->as($piece->number % 2 === 0 ? 'odo' : 'pim');
             $this->paint($piece, max(0, (int) round(count($passes) * (1 - $piece->number / 10))));
@@ -137,7 +137,7 @@ final class DemoStudio
             $this->person('lead'),
         );
         foreach ($unit->pieces as $piece) {
-            app(MovePiece::class)($piece, 'deliver', '');
+            app(MovePiece::class)($piece, StageMove::Deliver, '');
         }
     }
 
@@ -153,8 +153,8 @@ final class DemoStudio
             ->pieces()
             ->orderBy('number')
             ->get();
-        app(MovePiece::class)($pieces[6], 'hold', 'Its hook broke off; a new one is on the way.');
-        app(MovePiece::class)($pieces[7], 'lose', 'Dropped behind the cabinet.');
+        app(MovePiece::class)($pieces[6], StageMove::Hold, 'Its hook broke off; a new one is on the way.');
+        app(MovePiece::class)($pieces[7], StageMove::Lose, 'Dropped behind the cabinet.');
     }
 
     /**

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $number
  * @property string $document
  * @property string $sha256
+ * @property int $steps how many its unit's work has
+ * @property int $passes
  * @property bool $reconstructed
  * @property int|null $released_by
  * @property \Illuminate\Support\Carbon $released_at

@@ -26,6 +26,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class StepLog extends Model
 {
+    /** The longest name of a step that is kept. */
+    public const KEY_LENGTH = 190;
+
     protected $table = 'step_logs';
 
     public $timestamps = false;

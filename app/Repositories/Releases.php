@@ -11,6 +11,7 @@ use App\Models\ReleaseRow;
 use App\Models\Unit;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Format\ReleaseFormat;
 use Ordotype\Core\Format\ReleaseReader;
 use stdClass;
@@ -53,6 +54,22 @@ final class Releases
         return $this->read[$row->id] ??= ReleaseReader::read(Json::decode($row->document));
     }
 
+    /** The plan of a piece, or of one that differs in nothing, as it was released. */
+    public function planDocument(Unit $unit, ?Piece $piece): stdClass
+    {
+        $row = $this->rowOf($unit) ?? throw new NotReleased($unit);
+        $release = $this->read($row);
+        $number = $piece->number ?? $release->plan->plainKind()->pieces[0];
+        $document = Json::decode($row->document);
+        foreach ($document instanceof stdClass ? $document->kinds : [] as $kind) {
+            if (in_array($number, $kind->pieces, true)) {
+                return $kind->plan;
+            }
+        }
+
+        return PlanFormat::write($release->plan->plain());
+    }
+
     public function nextNumber(Unit $unit): int
     {
         return 1 + (int) ReleaseRow::query()->where('unit_id', $unit->id)->max('number');
@@ -67,6 +84,8 @@ final class Releases
             'number' => $document->number,
             'document' => $text,
             'sha256' => hash('sha256', $text),
+            'steps' => count($document->steps),
+            'passes' => count($document->passes),
             'reconstructed' => $document->reconstructed,
             'released_by' => $by,
             'released_at' => now(),

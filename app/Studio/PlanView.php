@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Http\Controllers\PlanController;
 use App\Models\AmendmentRow;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
+use App\Queries\FigureShown;
+use App\Repositories\Releases;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Choice\Standing;
@@ -24,6 +25,7 @@ use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\UnitPlan;
+use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\Terms;
 use stdClass;
 
@@ -34,7 +36,8 @@ final class PlanView
     public static function of(Unit $unit, ?User $user, ?Piece $piece = null): array
     {
         $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
-        $whole = UnitPlans::unitPlan($unit);
+        $released = $unit->released_at !== null;
+        $whole = UnitPlans::inForce($unit);
         $kind = $piece === null ? null : $whole->kindOf($piece->number);
         $plan = $kind === null ? $whole->plain() : $kind->plan;
         $core = $plan->request;
@@ -77,8 +80,8 @@ final class PlanView
                 )
                 ->values()
                 ->all(),
-            'figure' => PlanController::figure($core->sculpt, $core->scheme, $core->shelf),
-            'plan' => PlanFormat::write($plan),
+            'figure' => FigureShown::of($core->sculpt, $core->scheme, $core->shelf),
+            'plan' => $released ? app(Releases::class)->planDocument($unit, $piece) : PlanFormat::write($plan),
             'techniques' => self::techniques($plan),
             'clauses' => (object) self::clauses($plan),
             'rules' => (object) array_combine(
@@ -116,11 +119,7 @@ final class PlanView
                 'notes' => (object) ($kept['notes'] ?? []),
                 'practice' => $kept['practice'] ?? null,
             ],
-            'aims' => [
-                'chosen' => $core->tier->aim->value,
-                'quickest' => round(app(Planner::class)->withAim($core, Aim::Quickest)->minutesByPasses(), 2),
-                'best' => round(app(Planner::class)->withAim($core, Aim::Best)->minutesByPasses(), 2),
-            ],
+            'aims' => self::aims($plan, $released),
             'overrules' => array_values($unit->order->overrules ?? []),
             'scheme' => $unit->order->scheme === null
                     ? null
@@ -149,6 +148,20 @@ final class PlanView
                     ],
                 )
                 ->all(),
+        ];
+    }
+
+    /** @return array{chosen: string, quickest: float, best: float} minutes of either aim; on the bench there is no choice any more */
+    private static function aims(Plan $plan, bool $released): array
+    {
+        $minutes = fn (Aim $aim): float => $released
+            ? $plan->minutesByPasses()
+            : app(Planner::class)->withAim($plan->request, $aim)->minutesByPasses();
+
+        return [
+            'chosen' => $plan->request->tier->aim->value,
+            'quickest' => round($minutes(Aim::Quickest), 2),
+            'best' => round($minutes(Aim::Best), 2),
         ];
     }
 
@@ -221,8 +234,9 @@ final class PlanView
     private static function clauses(Plan $plan): array
     {
         $words = [];
+        $said = new ClauseWords($plan->request->standard, $plan->request->sculpt);
         foreach ($plan->request->standard->clausesOf($plan->request->tier) as $clause) {
-            $words[$clause->id] = $clause->label ?? $clause->id;
+            $words[$clause->id] = $said->name($clause);
         }
 
         return $words;

@@ -11,6 +11,7 @@ use App\Models\Piece;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\Unit;
+use App\Repositories\Releases;
 use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Candidate;
@@ -28,6 +29,7 @@ use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use Ordotype\Core\Standard\Aim;
@@ -151,7 +153,15 @@ final class UnitPlans
         return self::unitPlan($unit)->plain();
     }
 
-    /** The plans of all pieces of a unit; those that are alike share one. */
+    /** What the unit's pieces are painted by: on the bench as it was released, before that as it is planned now. */
+    public static function inForce(Unit $unit): UnitPlan
+    {
+        $release = $unit->released_at === null ? null : app(Releases::class)->find($unit);
+
+        return $release === null ? self::unitPlan($unit) : $release->plan;
+    }
+
+    /** The plans of all pieces of a unit, worked out now; those that are alike share one. */
     public static function unitPlan(Unit $unit): UnitPlan
     {
         $request = self::request($unit);
@@ -176,6 +186,7 @@ final class UnitPlans
             $needs,
             $documents === [] ? [] : UnitArrangement::variants($documents, $known),
             $unit->edits === null || $unit->edits === [] ? [] : self::choices($request, $unit->edits),
+            app(Planner::class),
         );
     }
 

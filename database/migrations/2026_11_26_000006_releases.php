@@ -19,6 +19,8 @@ return new class extends Migration
             $table->unsignedInteger('number');
             $table->longText('document')->comment('ordotype/release@1');
             $table->char('sha256', 64)->comment('of the document');
+            $table->unsignedInteger('steps')->comment('how many the work of its unit has');
+            $table->unsignedInteger('passes');
             $table->boolean('reconstructed')->default(false)->comment('made from rows that were there before releases were kept');
             $table->foreignId('released_by')->nullable()->constrained('users')->restrictOnDelete();
             $table->timestamp('released_at', 3);

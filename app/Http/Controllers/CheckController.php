@@ -5,23 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CheckPiece;
-use App\Models\Answer;
 use App\Models\Check;
-use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
-use App\Policies\Rights;
-use App\Studio\Checks;
-use App\Studio\Faults;
+use App\Queries\CheckShown;
 use App\Studio\Standards;
-use App\Studio\UnitPlans;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Ordotype\Core\Standard\Technique;
 
 final class CheckController
 {
+    public function __construct(private readonly CheckShown $shown)
+    {
+    }
+
     /** The units that have pieces to be looked at or to be signed. */
     public function index(): JsonResponse
     {
@@ -127,6 +125,12 @@ final class CheckController
         );
     }
 
+    /** Takes away a fault that was noted by mistake. */
+    public function takeAway(Request $request, Check $check, int $fault, CheckPiece $work): JsonResponse
+    {
+        return new JsonResponse($this->check($work->takeAway($check, $fault, self::person($request)), $request));
+    }
+
     private static function person(Request $request): User
     {
         $user = $request->user();
@@ -138,128 +142,6 @@ final class CheckController
     /** @return array<string, mixed> */
     private function check(Check $check, Request $request): array
     {
-        $check = Check::query()
-            ->with([
-                'piece.unit.order.version',
-                'piece.unit.order.scheme',
-                'piece.unit.sculpt',
-                'piece.unit.pieces' => fn ($q) => $q->orderBy('number'),
-                'answers.user:id,name',
-                'faults',
-            ])
-            ->findOrFail($check->id);
-        $unit = $check->piece->unit;
-        $core = UnitPlans::request($unit);
-        $verdict = Checks::verdict($check);
-        $names = array_column(array_map(fn (Technique $t) => [$t->key, $t->name], $core->standard->techniques), 1, 0);
-        $user = self::person($request);
-        $own = Checks::isOwnWork($check->piece, $user);
-        $clauses = [];
-        foreach ($core->standard->clausesOf($core->tier) as $clause) {
-            $clauses[$clause->id] = $clause->clientText ?? ($clause->label ?? $clause->id);
-        }
-
-        return [
-            'id' => $check->id,
-            'round' => $check->round,
-            'closed' => $check->closed_at !== null,
-            'verdict' => $check->verdict,
-            'reason' => $check->reason,
-            'unit' => [
-                'id' => $unit->id,
-                'order' => $unit->order_id,
-                'order_number' => $unit->order->number,
-                'sculpt' => $core->sculpt->name,
-                'tier' => $core->tier->name,
-                'distance_cm' => $core->tier->viewing->distanceCm,
-                'standard_version' => $unit->order->version->number,
-                'frame_mm' => $core->sculpt->frameMm ?? [60, 80],
-                'pieces' => $unit->pieces
-                    ->map(
-                        fn (Piece $p) => [
-                            'id' => $p->id,
-                            'number' => $p->number,
-                            'code' => $p->code,
-                            'stage' => $p->stage,
-                        ],
-                    )
-                    ->all(),
-            ],
-            'piece' => [
-                'id' => $check->piece->id,
-                'number' => $check->piece->number,
-                'code' => $check->piece->code,
-                'stage' => $check->piece->stage,
-                'painters' => User::query()
-                    ->whereIn('id', Checks::painters($check->piece))
-                    ->orderBy('name')
-                    ->pluck('name')
-                    ->all(),
-            ],
-            'figure' => PlanController::figure($core->sculpt, $core->scheme, $core->shelf),
-            'questions' => $check->questions,
-            'clauses' => (object) $clauses,
-            'answers' => $check->answers
-                ->map(
-                    fn (Answer $a) => [
-                        'question' => $a->question,
-                        'answer' => $a->answer,
-                        'note' => $a->note,
-                        'by' => $a->user->name,
-                    ],
-                )
-                ->values()
-                ->all(),
-            'faults' => $check->faults
-                ->map(
-                    fn (FaultRow $f) => [
-                        'id' => $f->id,
-                        'question' => $f->question,
-                        'fault' => $f->fault,
-                        'name' => Faults::catalogue()->kind($f->fault)->name,
-                        'area' => $f->area,
-                        'spread' => $f->spread,
-                        'size_mm' => $f->size_mm === null ? null : (float) $f->size_mm,
-                        'severity' => $f->severity,
-                        'why' => $f->why,
-                        'repair' => array_map(
-                            fn (array $s) => [
-                                'technique' => $names[$s['technique']] ?? $s['technique'],
-                                'area' => $s['area'],
-                                'minutes' => (float) $s['minutes'],
-                                'why' => $s['why'],
-                            ],
-                            $f->repair,
-                        ),
-                    ],
-                )
-                ->values()
-                ->all(),
-            'fault_kinds' => array_values(
-                array_map(
-                    fn ($k) => [
-                        'key' => $k->key,
-                        'name' => $k->name,
-                        'looks' => $k->looks,
-                        'how_to_see' => $k->howToSee,
-                        'by_size' => $k->bySize,
-                        'whole' => $k->where === 'whole',
-                    ],
-                    Faults::catalogue()->kinds,
-                ),
-            ),
-            'verdict_so_far' => [
-                'passes' => $verdict->passes,
-                'words' => $verdict->words,
-                'open' => $verdict->open,
-                'counted' => $verdict->counted,
-                'minor_limit' => $verdict->minorLimit,
-            ],
-            'may' => [
-                'answer' => ! $own && $check->closed_at === null && Rights::has($user, 'check.answer'),
-                'accept' => ! $own && Rights::has($user, 'sign'),
-                'sign' => Rights::has($user, 'sign'),
-            ],
-        ];
+        return $this->shown->of($check, self::person($request));
     }
 }

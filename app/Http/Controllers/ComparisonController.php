@@ -8,6 +8,7 @@ use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\ShareLink;
 use App\Models\StandardVersion;
+use App\Queries\FigureShown;
 use App\Studio\ActivityLog;
 use App\Studio\Refusal;
 use App\Studio\Standards;
@@ -129,7 +130,7 @@ final class ComparisonController
             'slug' => $slug,
             'currency' => $standard->currency,
             'frame_mm' => $sculpt->frameMm ?? [60, 80],
-            'figure' => PlanController::figure($sculpt, $scheme, UnitPlans::shelf()),
+            'figure' => FigureShown::of($sculpt, $scheme, UnitPlans::shelf()),
             'rungs' => array_map(
                 fn (ComparedRung $r) => [
                     'key' => $r->tier->key,

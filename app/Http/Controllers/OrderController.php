@@ -47,7 +47,7 @@ final class OrderController
         $standard = Standards::core($order->version);
         $planned = [];
         foreach ($order->units as $unit) {
-            $plan = UnitPlans::unitPlan($unit->setRelation('order', $order));
+            $plan = UnitPlans::inForce($unit->setRelation('order', $order));
             $price = array_values(
                 array_filter(
                     $standard->prices,

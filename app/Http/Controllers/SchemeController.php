@@ -11,6 +11,7 @@ use App\Models\Scheme;
 use App\Models\SchemeVersion;
 use App\Models\Sculpt;
 use App\Models\User;
+use App\Queries\FigureShown;
 use App\Studio\ActivityLog;
 use App\Studio\Refusal;
 use App\Studio\UnitPlans;
@@ -249,7 +250,7 @@ final class SchemeController
                 fn (CoreSculpt $s) => [
                     'name' => $s->name,
                     'frame_mm' => $s->frameMm ?? [60, 80],
-                    'areas' => PlanController::figure($s, $scheme, $shelf),
+                    'areas' => FigureShown::of($s, $scheme, $shelf),
                     'slots' => (object) array_filter(
                         array_combine(
                             array_map(fn (Area $a) => $a->key, $s->areas),

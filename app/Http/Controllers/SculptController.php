@@ -8,6 +8,7 @@ use App\Actions\KeepSculpt;
 use App\Models\Picture;
 use App\Models\Sculpt;
 use App\Models\Unit;
+use App\Queries\FigureShown;
 use App\Studio\Pictures;
 use App\Studio\Refusal;
 use App\Studio\Templates;
@@ -46,7 +47,7 @@ final class SculptController
                         'areas' => count($core->areas),
                         'outlined' => count(array_filter($core->areas, fn ($a) => $a->outline !== [])),
                         'frame_mm' => $core->frameMm ?? [60, 80],
-                        'figure' => PlanController::figure($core, null, UnitPlans::shelf()),
+                        'figure' => FigureShown::of($core, null, UnitPlans::shelf()),
                     ];
                 })
                 ->all(),

@@ -103,13 +103,18 @@ final readonly class UnitPlan
     /** The plan of a piece that differs in nothing where there is one, else of the most frequent kind. */
     public function plain(): Plan
     {
+        return $this->plainKind()->plan;
+    }
+
+    public function plainKind(): PieceKind
+    {
         foreach ($this->kinds as $kind) {
             if ($kind->isPlain()) {
-                return $kind->plan;
+                return $kind;
             }
         }
 
-        return $this->kinds[0]->plan;
+        return $this->kinds[0];
     }
 
     /** Hand minutes of all pieces, worked in passes, without set-up. */

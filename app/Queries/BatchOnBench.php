@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Piece;
+use App\Models\Unit;
+use App\Repositories\Releases;
+use App\Studio\BenchWork;
+use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Bench\WantedStep;
+use Ordotype\Core\Sequencing\Pass;
+use Ordotype\Core\Sequencing\StepKey;
+
+/** One batch as the bench works through it: its passes, and what each model has had. */
+final class BatchOnBench
+{
+    public function __construct(private readonly Releases $releases, private readonly BenchWork $work)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(Unit $unit): array
+    {
+        $unit->load([
+            'order',
+            'pieces' => fn ($q) => $q->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])->orderBy('number'),
+            'pieces.logs' => fn ($q) => $q->whereNull('covered_by'),
+            'pieces.unit',
+        ]);
+        $release = $this->releases->of($unit);
+        $request = $release->request;
+        $pieces = $unit->pieces->map(fn (Piece $p) => $this->piece($p, $release))->values()->all();
+
+        return [
+            'unit' => [
+                'id' => $unit->id,
+                'order_number' => $unit->order->number,
+                'title' => $unit->order->title,
+                'sculpt' => $request->sculpt->name,
+                'tier' => $request->tier->name,
+                'frame_mm' => $request->sculpt->frameMm ?? [60, 80],
+                'revision' => $unit->revision,
+                'release' => $release->number,
+                'untouched' => $unit->pieces->every(fn (Piece $p) => $p->logs->isEmpty()),
+            ],
+            'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
+            'passes' => array_map(fn (Pass $p, int $i) => $this->pass($p, $i + 1, $release), $release->passes(), array_keys($release->passes())),
+            'next_pass' => $this->nextPass($release, $pieces),
+            'pieces' => $pieces,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function pass(Pass $pass, int $no, Release $release): array
+    {
+        $steps = array_map(fn (int $i) => $release->plan->work->steps[$i], $pass->steps);
+        $technique = $steps[0]->technique;
+
+        return [
+            'no' => $no,
+            'technique' => $technique->name,
+            'areas' => array_values(array_filter(array_map(fn ($s) => $s->area?->key, $steps), fn (?string $a) => $a !== null)),
+            'paint' => $steps[0]->colour?->words(),
+            'hex' => $steps[0]->colour?->colour?->hex(),
+            'extent' => $steps[0]->extent->word(),
+            'minutes' => round($pass->minutes, 2),
+            'dry' => $pass->drying,
+            'steps' => array_map(fn (int $i) => $release->keys[$i]->id, $pass->steps),
+            'how' => $technique->notes->how,
+            'consistency' => $technique->notes->consistency,
+            'tools' => $technique->notes->tools,
+            'good' => $technique->notes->good,
+            'caution' => $technique->notes->caution,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function piece(Piece $piece, Release $release): array
+    {
+        $repairs = $this->work->repairs($piece);
+        $wants = $release->needs[$piece->number] ?? null;
+
+        return [
+            'id' => $piece->id,
+            'number' => $piece->number,
+            'code' => $piece->code,
+            'stage' => $piece->stage,
+            'wants' => $wants === null ? null : array_map(fn (StepKey $k) => $k->id, $wants),
+            'done' => $piece->logs->pluck('step')->all(),
+            'repairs' => array_map(fn (string $key, WantedStep $s) => [
+                'key' => $key,
+                'technique' => $s->technique->name,
+                'area' => $s->area,
+                'minutes' => $s->minutes,
+            ], array_keys($repairs), array_values($repairs)),
+        ];
+    }
+
+    /**
+     * The place of the first pass that is not done on all models that want it; the last one where all are done.
+     *
+     * @param  list<array<string, mixed>>  $pieces
+     */
+    private function nextPass(Release $release, array $pieces): int
+    {
+        foreach ($release->passes() as $i => $pass) {
+            $keys = array_map(fn (int $s) => $release->keys[$s]->id, $pass->steps);
+            foreach ($pieces as $piece) {
+                $needed = $piece['wants'] === null ? $keys : array_intersect($keys, $piece['wants']);
+                $atWork = in_array($piece['stage'], [Stage::Planned->value, Stage::OnBench->value], true);
+                if ($atWork && array_diff($needed, $piece['done']) !== []) {
+                    return $i;
+                }
+            }
+        }
+
+        return max(0, count($release->passes()) - 1);
+    }
+}
