@@ -77,7 +77,7 @@ final class Releases
 
     public function keep(Unit $unit, stdClass $document, ?int $by): ReleaseRow
     {
-        $text = Json::encode($document);
+        $text = Json::compact($document);
 
         return ReleaseRow::query()->create([
             'unit_id' => $unit->id,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
@@ -16,12 +15,13 @@ use Ordotype\Core\Outlook\Cutting;
 use Ordotype\Core\Outlook\PlanComparison;
 use Ordotype\Core\Outlook\RaisedArea;
 use Ordotype\Core\Outlook\Raising;
+use Ordotype\Core\Outlook\SprayComparison;
 use Ordotype\Core\Outlook\SprayOrBrush;
 use Ordotype\Core\Planning\Arrangement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\SurplusStep;
+use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Sequencing\Move;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
@@ -59,7 +59,7 @@ final class ArrangedPlanTest extends TestCase
             ['kind' => 'sprayed_colours', 'min' => 1, 'max' => 1],
             ...array_map($no, ['stain_coat', 'stain_fade', 'one_coat_base', 'thin_base', 'wet_blend']),
         ]);
-        $both = Planner::sprayOrBrush(
+        $both = (new SprayComparison())->of(
             new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme, pieces: 10),
         );
         self::assertSame(
@@ -164,12 +164,12 @@ final class ArrangedPlanTest extends TestCase
                 ]),
             ),
         );
-        $places = array_flip(array_map(fn (Step $s) => $s->place(), $plan->work->steps));
+        $places = array_flip(array_map(fn (Step $s) => $s->place()->id, $plan->work->steps));
         $edges = WorkOrder::of($plan->request)->rules($plan->work->steps);
         $edge = $places['coat:edge_highlight'];
         $first = Move::of($plan->work->steps, $edges, $edge, 0);
-        self::assertSame('coat:edge_highlight:1', $first->sequence[0]);
-        $broken = array_map(fn ($b) => "{$b->rule->value}: {$b->earlier->place()}", $first->broken);
+        self::assertSame('coat:edge_highlight:1', $first->sequence[0]->id);
+        $broken = array_map(fn ($b) => "{$b->rule->value}: {$b->earlier->place()->id}", $first->broken);
         self::assertContains('phase: coat:base_coat', $broken);
         $varnish = Move::of($plan->work->steps, $edges, $edge, count($places) - 1);
         self::assertSame(
@@ -180,7 +180,7 @@ final class ArrangedPlanTest extends TestCase
         $skin = Move::of($plan->work->steps, $edges, $places['skin:base_coat'], $places['coat:base_coat']);
         self::assertSame(
             [[Rule::InnerFirst, 'skin:base_coat', 'coat:base_coat']],
-            array_map(fn ($b) => [$b->rule, $b->earlier->place(), $b->later->place()], $skin->broken),
+            array_map(fn ($b) => [$b->rule, $b->earlier->place()->id, $b->later->place()->id], $skin->broken),
         );
     }
 
@@ -273,8 +273,8 @@ final class ArrangedPlanTest extends TestCase
                 fn (Step $s) => $s->area?->key === 'hood' && $s->colour !== null,
             ),
         )[0];
-        $given = Demo::planner()->plan($request->arranged(new Arrangement(paints: [$step->key() => 'Ember'])));
-        $painted = array_values(array_filter($given->work->steps, fn (Step $s) => $s->key() === $step->key()));
+        $given = Demo::planner()->plan($request->arranged(new Arrangement(paints: [$step->key()->id => 'Ember'])));
+        $painted = array_values(array_filter($given->work->steps, fn (Step $s) => $s->key()->id === $step->key()->id));
         self::assertSame(['Ember', '#c4663a'], [$painted[0]->colour?->paint, $painted[0]->colour?->colour?->hex()]);
     }
 
@@ -316,7 +316,7 @@ final class ArrangedPlanTest extends TestCase
                 array_filter($plan->work->steps, fn (Step $s) => $s->technique->key === 'edge_highlight'),
             );
 
-            return [$edges[1]->colour?->words(), array_map(fn ($w) => $w->kind, $plan->warnings)];
+            return [$edges[1]->colour?->words(), array_map(fn ($w) => $w->kind->value, $plan->warnings)];
         };
         $gold = [
             'badge' => ['material' => 'gold', 'relief' => ['hard_edges'], 'slot' => 'gold'],
@@ -345,7 +345,7 @@ final class ArrangedPlanTest extends TestCase
             shelf: Demo::shelf(),
         );
         $low = Demo::planner()->plan($request('company'));
-        $keys = array_map(fn (Step $s) => $s->key(), $low->work->steps);
+        $keys = array_map(fn (Step $s) => $s->key()->id, $low->work->steps);
         $added = [];
         foreach ([0, intdiv(count($keys), 2), count($keys)] as $done) {
             $work = (new Raising($request('banner'), Raising::workSoFar($low, array_slice($keys, 0, $done))))->work();
@@ -354,9 +354,9 @@ final class ArrangedPlanTest extends TestCase
             $there = array_flip(array_slice($keys, 0, $done));
             $places = [];
             foreach ($work->work->steps as $i => $step) {
-                self::assertArrayNotHasKey($step->key(), $there, 'what is added is not what is there');
-                self::assertArrayNotHasKey($step->key(), $places, 'each added step is named once');
-                $places[$step->key()] = $i;
+                self::assertArrayNotHasKey($step->key()->id, $there, 'what is added is not what is there');
+                self::assertArrayNotHasKey($step->key()->id, $places, 'each added step is named once');
+                $places[$step->key()->id] = $i;
             }
             self::assertSame('final_look', $work->work->steps[count($places) - 1]->technique->key);
         }

@@ -7,12 +7,14 @@ namespace Tests\Core;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Question;
+use Ordotype\Core\Inspection\QuestionKey;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Standard\FaultTable;
+use Ordotype\Core\Words\CheckWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\Asked;
 use Tests\Support\Demo;
 
 final class CheckListTest extends TestCase
@@ -35,19 +37,19 @@ final class CheckListTest extends TestCase
         $plan = self::plan($figure, $tier);
         $questions = (new CheckList($plan, self::faults()))->questions();
         self::assertLessThanOrEqual(30, count($questions));
-        $keys = array_map(fn (Question $q) => $q->key, $questions);
+        $keys = array_map(fn (Question $q) => $q->key->id, $questions);
         self::assertSame($keys, array_values(array_unique($keys)));
-        self::assertSame(CheckList::FINAL_LOOK, $keys[count($keys) - 1]);
+        self::assertSame(QuestionKey::finalLook()->id, $keys[count($keys) - 1]);
         foreach ($plan->areas as $planned) {
             $area = $planned->demand->area;
             self::assertNotNull($area);
-            foreach ($planned->demand->requirements as $requirement) {
+            foreach (Asked::all($planned->demand->requirements) as $requirement) {
                 foreach ($requirement->clauses as $clause) {
                     $asking = array_filter(
                         $questions,
                         fn (Question $q) => in_array($clause, $q->clauses, true) &&
                             in_array($area->key, $q->areas, true) &&
-                            $q->view === CheckList::viewOf($area),
+                            $q->view === $area->view(),
                     );
                     self::assertNotSame([], $asking, "$clause on $area->key is asked by no question in its view");
                     if (in_array($requirement->kind, [RequirementKind::Effect, RequirementKind::Technique], true)) {
@@ -87,7 +89,7 @@ final class CheckListTest extends TestCase
                 }
                 $asking = array_filter(
                     $questions,
-                    fn (Question $q) => $q->key !== CheckList::FINAL_LOOK &&
+                    fn (Question $q) => ! $q->isFinalLook() &&
                         in_array($kind->key, $q->faults, true) &&
                         in_array($area->key, $q->areas, true),
                 );
@@ -101,7 +103,7 @@ final class CheckListTest extends TestCase
     {
         $questions = array_column(
             array_map(
-                fn (Question $q) => ['key' => $q->key, 'q' => $q],
+                fn (Question $q) => ['key' => $q->key->id, 'q' => $q],
                 (new CheckList(self::plan('sluice-warden', 'banner'), self::faults()))->questions(),
             ),
             'q',
@@ -118,7 +120,7 @@ final class CheckListTest extends TestCase
         );
         self::assertCount(1, $steps);
         self::assertContains('banner.steps.detail', $steps[0]->clauses);
-        self::assertStringStartsWith('Can the colour steps be told apart: 3 to 6 on oilskin coat', $steps[0]->text);
+        self::assertStringStartsWith('Can the colour steps be told apart: 3 to 6 on oilskin coat', (new CheckWords(Demo::standard()))->question($steps[0]));
     }
 
     private static function plan(string $figure, string $tier): Plan

@@ -9,7 +9,6 @@ use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Standard;
@@ -86,7 +85,7 @@ final class DoubtfulStepsTest extends TestCase
         $plan = Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), $scheme),
         );
-        self::assertContains('coat:recess_shade', array_map(fn (Step $s) => $s->place(), $plan->work->steps));
+        self::assertContains('coat:recess_shade', array_map(fn (Step $s) => $s->place()->id, $plan->work->steps));
         self::assertSame($isDoubted ? ['coat recess_shade'] : [], self::named($plan));
     }
 
@@ -134,7 +133,7 @@ final class DoubtfulStepsTest extends TestCase
                 $scheme,
             ),
         );
-        self::assertContains('coat:edge_highlight', array_map(fn (Step $s) => $s->place(), $plan->work->steps));
+        self::assertContains('coat:edge_highlight', array_map(fn (Step $s) => $s->place()->id, $plan->work->steps));
         self::assertSame($isDoubted ? ['coat edge_highlight'] : [], self::named($plan));
     }
 
@@ -144,16 +143,16 @@ final class DoubtfulStepsTest extends TestCase
         $left = 0;
         foreach (self::FIGURES as $figure) {
             $plan = Demo::planner()->plan(self::request($standard, 'cabinet', self::files($figure, true)));
-            foreach (array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen') as $warning) {
-                $area = $plan->areas[$plan->request->sculpt->place((string) $warning->area)];
+            foreach (array_filter($plan->warnings, fn (Warning $w) => $w->kind->value === 'hardly_seen') as $warning) {
+                $area = $plan->areas[$plan->request->sculpt->place((string) $warning->area?->key)];
                 $kept = array_values(
                     array_filter(
                         $area->choice->techniques ?? [],
-                        fn ($u) => $u->technique->key !== $warning->technique,
+                        fn ($u) => $u->technique->key !== $warning->technique?->key,
                     ),
                 );
-                $without = Demo::planner()->withEdits($plan, [(string) $warning->area => new Choice($kept)]);
-                self::assertNotContains("$warning->area $warning->technique", self::named($without));
+                $without = Demo::planner()->withEdits($plan, [(string) $warning->area?->key => new Choice($kept)]);
+                self::assertNotContains("{$warning->area?->key} {$warning->technique?->key}", self::named($without));
                 self::assertLessThan($plan->minutesByArea(), $without->minutesByArea());
                 $left++;
             }
@@ -165,8 +164,8 @@ final class DoubtfulStepsTest extends TestCase
     private static function named(Plan $plan): array
     {
         $named = array_map(
-            fn (Warning $w) => "$w->area $w->technique",
-            array_values(array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen')),
+            fn (Warning $w) => "{$w->area?->key} {$w->technique?->key}",
+            array_values(array_filter($plan->warnings, fn (Warning $w) => $w->kind->value === 'hardly_seen')),
         );
         sort($named);
 

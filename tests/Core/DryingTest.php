@@ -6,7 +6,6 @@ namespace Tests\Core;
 
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
 use PHPUnit\Framework\TestCase;
@@ -41,8 +40,8 @@ final class DryingTest extends TestCase
                     self::assertSame([], $early, $where);
                     // The least the painter must wait in this order; what is said may be more, as a whole pass waits
                     // for its slowest area.
-                    self::assertGreaterThanOrEqual($waited - 0.01, $plan->work->waiting, $where);
-                    self::assertLessThanOrEqual($waited + 0.05 * $waited + 15.0, $plan->work->waiting, $where);
+                    self::assertGreaterThanOrEqual($waited - 0.01, $plan->work->idleMinutes, $where);
+                    self::assertLessThanOrEqual($waited + 0.05 * $waited + 15.0, $plan->work->idleMinutes, $where);
                 }
             }
         }
@@ -61,11 +60,11 @@ final class DryingTest extends TestCase
                     shelf: Demo::shelf(),
                 ),
             );
-            $alone = $plan->work->waiting + $plan->minutesByArea();
-            self::assertLessThanOrEqual($alone + 1e-6, $plan->work->longestChain, $figure);
+            $alone = $plan->work->idleMinutes + $plan->minutesByArea();
+            self::assertLessThanOrEqual($alone + 1e-6, $plan->work->criticalPath, $figure);
             self::assertGreaterThanOrEqual(
                 max(array_map(fn (Step $s) => $s->minutes, $plan->work->steps)),
-                $plan->work->longestChain,
+                $plan->work->criticalPath,
                 $figure,
             );
         }
@@ -85,11 +84,11 @@ final class DryingTest extends TestCase
                 Demo::sculptOf(['coat' => ['relief' => ['hard_edges', 'soft_folds']]]),
             ),
         );
-        $places = array_map(fn (Step $s) => $s->place(), $plan->work->steps);
+        $places = array_map(fn (Step $s) => $s->place()->id, $plan->work->steps);
         self::assertSame(['coat:base_coat', 'coat:wash_all_over', 'coat:edge_highlight'], $places);
         self::assertContains(Rule::DryThrough, $plan->work->held[2]);
         // Two coats of 8 minutes between and after (table of techniques), then 25 minutes of the wash.
-        self::assertEqualsWithDelta(8 + 8 + 25, $plan->work->waiting, 1e-9);
+        self::assertEqualsWithDelta(8 + 8 + 25, $plan->work->idleMinutes, 1e-9);
     }
 
     public function test_a_batch_as_large_as_the_worked_example_needs_no_waiting(): void
@@ -121,7 +120,7 @@ final class DryingTest extends TestCase
         $standard = \Ordotype\Core\Format\StandardFormat::read($document);
         $waiting = fn (int $pieces): float => Demo::planner()->plan(
             new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []]), pieces: $pieces),
-        )->work->waiting;
+        )->work->idleMinutes;
         self::assertSame([30.0, 26.0, 2.0, 0.0, 0.0], array_map($waiting, [1, 2, 8, 9, 12]));
     }
 
@@ -169,7 +168,7 @@ final class DryingTest extends TestCase
                 foreach ($steps as $step) {
                     foreach ($into ? [] : $before[$k] as $key => [$until, $under]) {
                         if (self::covers($step, (string) $key, $under, $sculpt) && $at < $until - 1e-6) {
-                            $early[] = "{$step->key()} over {$under->key()} on model ".($k + 1);
+                            $early[] = "{$step->key()->id} over {$under->key()->id} on model ".($k + 1);
                         }
                     }
                     $at += $step->minutes * $share;

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Format\FaultFormat;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\FaultSize;
 use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\Question;
+use Ordotype\Core\Inspection\QuestionKey;
 use Ordotype\Core\Inspection\Repair;
 use Ordotype\Core\Inspection\RepairStep;
 use Ordotype\Core\Inspection\Spread;
@@ -15,13 +18,14 @@ use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Record\CanonicalJson;
 use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Record\Link;
 use Ordotype\Core\Record\Signing;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Words\CheckWords;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 
@@ -35,15 +39,23 @@ final class InspectionTest extends TestCase
         self::assertSame(Severity::Minor, $judge(0.36));
         self::assertSame(Severity::Minor, $judge(1.04));
         self::assertSame(Severity::Major, $judge(1.05));
-        self::assertStringContainsString('0.35 mm', $this->judge('overspill', 'coat', 0.36)->why);
+        self::assertStringContainsString('0.35 mm', CheckWords::judgement($this->judge('overspill', 'coat', 0.36)));
     }
 
-    public function test_a_spread_stands_for_a_share_of_the_area(): void
+    public function test_a_spread_stands_for_a_size_from_the_smallest_ring_of_the_area(): void
     {
-        // The coat is 28 % of 38 cm²: a patch is √(0.25 × 1064 mm²) = 16.3 mm, a spot √(0.10 × 1064 mm²) = 10.3 mm.
-        $sculpt = Demo::sculpt();
-        self::assertEqualsWithDelta(16.31, Judgement::sizeOf($sculpt->area('coat'), $sculpt, Spread::Patch), 0.01);
-        self::assertEqualsWithDelta(10.31, Judgement::sizeOf($sculpt->area('coat'), $sculpt, Spread::Spot), 0.01);
+        // Frame 60 by 80 mm: the smaller ring is 6 by 16 mm, so s = 6: a spot is 1 mm (6/8 held up to 1), a patch 1.5.
+        $rings = [[[0.1, 0.1], [0.6, 0.1], [0.6, 0.9], [0.1, 0.9]], [[0.7, 0.5], [0.8, 0.5], [0.8, 0.7], [0.7, 0.7]]];
+        $sculpt = Demo::sculptOf(['coat' => ['outline' => ['front' => $rings]]]);
+        $size = fn (Spread $s): float => FaultSize::mm($sculpt->area('coat'), $sculpt, $s);
+        self::assertEqualsWithDelta([1.0, 1.5, 6.0], array_map($size, [Spread::Spot, Spread::Patch, Spread::Whole]), 1e-9);
+        // Without outlines: 40 cm² with two counted things are s = √(4000 / 4) = 31.6 mm; a spot is held to 3 mm.
+        $quick = Demo::sculptOf(['coat' => ['count' => 2]]);
+        $size = fn (Spread $s): float => FaultSize::mm($quick->area('coat'), $quick, $s);
+        self::assertEqualsWithDelta([3.0, 7.906, 31.623], array_map($size, [Spread::Spot, Spread::Patch, Spread::Whole]), 0.001);
+        // An area smaller than the smallest spot: the spot is the area.
+        $tiny = Demo::sculptOf(['eye' => ['share_pct' => 1], 'coat' => ['share_pct' => 99]], ['surface_cm2' => 0.5]);
+        self::assertEqualsWithDelta(sqrt(0.25), FaultSize::mm($tiny->area('eye'), $tiny, Spread::Spot), 1e-9);
     }
 
     public function test_severity_follows_tier_clause_hero_and_table_and_focus_raises_a_minor(): void
@@ -65,7 +77,7 @@ final class InspectionTest extends TestCase
     {
         $plan = self::plan('company');
         $names = fn (string $fault, string $area, Spread $spread, bool $varnished): array => array_map(
-            fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'),
+            fn (RepairStep $s) => "{$s->technique->key} ".($s->area->key ?? '*'),
             (new Repair($plan))->of(
                 self::faults()->kind($fault),
                 $plan->request->sculpt->area($area),
@@ -92,7 +104,7 @@ final class InspectionTest extends TestCase
         self::assertSame(
             ['gloss_under *', 'matt_varnish *'],
             array_map(
-                fn (RepairStep $s) => "$s->technique ".($s->area ?? '*'),
+                fn (RepairStep $s) => "{$s->technique->key} ".($s->area->key ?? '*'),
                 (new Repair($plan))->of(self::faults()->kind('frosted_varnish'), null, Spread::Whole, true),
             ),
         );
@@ -116,26 +128,26 @@ final class InspectionTest extends TestCase
         foreach (['sluice-warden', 'mudlark'] as $sculpt) {
             foreach (['muster', 'company', 'banner'] as $tier) {
                 $questions = (new CheckList(self::plan($tier, $sculpt), self::faults()))->questions();
-                $keys = array_map(fn (Question $q) => $q->key, $questions);
+                $keys = array_map(fn (Question $q) => $q->key->id, $questions);
                 self::assertSame($keys, array_unique($keys));
                 self::assertLessThanOrEqual(31, count($questions), "$sculpt $tier");
-                self::assertSame(CheckList::FINAL_LOOK, $keys[count($keys) - 1]);
+                self::assertSame(QuestionKey::finalLook()->id, $keys[count($keys) - 1]);
             }
         }
         $plan = self::plan('company');
         foreach ((new CheckList($plan, self::faults()))->questions() as $q) {
             foreach (
-                $q->key === CheckList::FINAL_LOOK || $q->key === 'fault:varnish:front' ? [] : $q->areas as $key
+                $q->isFinalLook() || $q->key->id === 'fault:varnish:front' ? [] : $q->areas as $key
             ) {
                 self::assertSame(
                     $q->view,
-                    CheckList::viewOf($plan->request->sculpt->area($key)),
-                    "$q->key asks for $key",
+                    $plan->request->sculpt->area($key)->view(),
+                    "{$q->key->id} asks for $key",
                 );
             }
             self::assertNotContains(
                 'decal_silvering',
-                $q->key === CheckList::FINAL_LOOK ? [] : $q->faults,
+                $q->isFinalLook() ? [] : $q->faults,
                 'there are no decals on it',
             );
         }
@@ -157,9 +169,8 @@ final class InspectionTest extends TestCase
     public function test_a_piece_passes_only_without_grave_faults_and_with_every_mandatory_answer(): void
     {
         $q = fn (string $key, bool $mandatory): Question => new Question(
-            $key,
+            QuestionKey::kept($key),
             View::Front,
-            '',
             [],
             [],
             [],
@@ -176,13 +187,13 @@ final class InspectionTest extends TestCase
         $questions = [$q('a', true), $q('b', true), $q('c', false)];
         $of = fn (array $answered, array $faults, $clause): Verdict => Verdict::of(
             $questions,
-            $answered,
+            array_map(QuestionKey::kept(...), $answered),
             $faults,
             $clause,
         );
         self::assertTrue($of(['a', 'b'], [], null)->passes);
         self::assertFalse($of(['a', 'c'], [], null)->passes);
-        self::assertSame(['b'], $of(['a', 'c'], [], null)->open);
+        self::assertSame(['b'], array_map(fn ($k) => $k->id, $of(['a', 'c'], [], null)->open));
         self::assertTrue($of(['a', 'b'], array_fill(0, 4, Severity::Minor), $accept)->passes, 'four pass at Company');
         self::assertFalse($of(['a', 'b'], array_fill(0, 5, Severity::Minor), $accept)->passes);
         self::assertFalse($of(['a', 'b'], [Severity::Minor], null)->passes, 'no acceptance clause: nothing passes');
@@ -198,7 +209,7 @@ final class InspectionTest extends TestCase
             $painters,
             $answered,
             $people,
-        )->allowed;
+        )->allows();
         self::assertFalse($may(9, [1, 2], [], [], 5), 'no right to sign');
         self::assertTrue($may(1, [1, 2], [3], [1], 5));
         self::assertFalse($may(1, [1, 2], [1], [3], 5), 'somebody else may sign');
@@ -206,7 +217,7 @@ final class InspectionTest extends TestCase
         self::assertFalse($may(1, [1, 2], [1, 2], [1], 5), 'nobody but the signer answered');
         self::assertFalse($may(1, [1], [1], [], 2));
         self::assertTrue($may(1, [1], [1], [], 1), 'a studio of one');
-        self::assertStringContainsString('studio of one', Signing::by(1, [1], [1], [], 1)->words);
+        self::assertStringContainsString('studio of one', CheckWords::signing(Signing::by(1, [1], [1], [], 1)));
     }
 
     public function test_canonical_json_follows_rfc_8785(): void
@@ -246,26 +257,26 @@ final class InspectionTest extends TestCase
         $links = [];
         $previous = Chain::START;
         foreach (range(1, 5) as $number) {
-            $link = Chain::link($previous, ['number' => $number, 'what' => "piece $number"]);
-            $links[] = ['number' => $number, 'previous' => $previous] + $link;
-            $previous = $link['hash'];
+            $links[] = Chain::link($number, $previous, ['number' => $number, 'what' => "piece $number"]);
+            $previous = $links[$number - 1]->hash;
         }
         self::assertNull(Chain::broken($links, $previous));
         $changed = $links;
-        $changed[2]['record'] = str_replace('piece 3', 'piece 4', $changed[2]['record']);
-        self::assertSame(3, Chain::broken($changed)['number'] ?? null);
-        $changed[2]['hash'] = hash('sha256', $changed[2]['record']);
-        self::assertSame(4, Chain::broken($changed)['number'] ?? null, 'a new hash breaks the link after it');
+        $record = str_replace('piece 3', 'piece 4', $links[2]->record);
+        $changed[2] = new Link(3, $links[2]->previous, $links[2]->hash, $record);
+        self::assertSame(3, Chain::broken($changed)?->number);
+        $changed[2] = new Link(3, $links[2]->previous, hash('sha256', $record), $record);
+        self::assertSame(4, Chain::broken($changed)?->number, 'a new hash breaks the link after it');
         $gone = $links;
         unset($gone[1]);
-        self::assertSame(2, Chain::broken($gone)['number'] ?? null);
+        self::assertSame(2, Chain::broken($gone)?->number);
         self::assertNull(Chain::broken(array_slice($links, 0, 3)), 'a cut tail alone looks whole');
         self::assertSame(
             3,
-            Chain::broken(array_slice($links, 0, 3), $previous)['number'] ?? null,
+            Chain::broken(array_slice($links, 0, 3), $previous)?->number,
             'but not with the head',
         );
-        self::assertSame(1, Chain::broken(array_slice($links, 1))['number'] ?? null);
+        self::assertSame(1, Chain::broken(array_slice($links, 1))?->number);
         self::assertNull(Chain::broken([]));
         self::assertNotNull(Chain::broken([], $previous));
     }
@@ -309,7 +320,7 @@ final class InspectionTest extends TestCase
 
     public static function faults(): FaultTable
     {
-        return FaultTable::read(
+        return FaultFormat::read(
             json_decode((string) file_get_contents(dirname(__DIR__, 2).'/database/catalogue/faults.json')),
         );
     }

@@ -4,25 +4,27 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Format\ChangeFormat;
+use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Ladder\Edits;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\WeakerRungs;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Money\Money;
 use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Words\LadderWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use stdClass;
+use Tests\Support\Asked;
 use Tests\Support\Demo;
 use Tests\Support\RandomCase;
 
@@ -46,7 +48,7 @@ final class LadderLintTest extends TestCase
         string $pack,
     ): void {
         $document = Demo::json("standards/$pack.json");
-        self::assertSame([], (new Lint(StandardFormat::read($document), self::figures(), self::RATE))->findings());
+        self::assertSame([], (new Lint(StandardFormat::read($document), self::figures(), Money::of(self::RATE)))->findings());
         self::assertSame(
             Json::canonical($document),
             Json::canonical(StandardFormat::write(StandardFormat::read($document))),
@@ -230,26 +232,27 @@ final class LadderLintTest extends TestCase
         $document = Demo::json('standards/five-rungs.json');
         assert($document instanceof stdClass);
         $spoil($document);
-        $findings = (new Lint(StandardFormat::read($document), self::figures(), self::RATE))->findings();
+        $findings = (new Lint(StandardFormat::read($document), self::figures(), Money::of(self::RATE)))->findings();
         self::assertSame(
             [$kind],
-            array_map(fn (Finding $f) => $f->kind, $findings),
-            implode("\n", array_map(fn (Finding $f) => $f->why, $findings)),
+            array_map(fn (Finding $f) => $f->kind->value, $findings),
+            implode("\n", array_map(fn (Finding $f) => (new LadderWords(Demo::standard()))->why($f), $findings)),
         );
-        self::assertNotSame('', $findings[0]->why);
-        self::assertNotSame('', $findings[0]->change);
+        $words = new LadderWords(StandardFormat::read($document));
+        self::assertNotSame('', $words->why($findings[0]));
+        self::assertNotSame('', $words->change($findings[0]));
         if ($curable) {
-            $edits = $findings[0]->edits;
+            $edits = array_map(ChangeFormat::write(...), $findings[0]->edits);
             self::assertNotSame([], $edits);
-            $cured = Edits::apply($document, $edits);
+            $cured = DocumentEdits::apply($document, $edits);
             self::assertSame(
                 [],
                 array_map(
-                    fn (Finding $f) => $f->why,
-                    (new Lint(StandardFormat::read($cured), self::figures(), self::RATE))->findings(),
+                    fn (Finding $f) => (new LadderWords(Demo::standard()))->why($f),
+                    (new Lint(StandardFormat::read($cured), self::figures(), Money::of(self::RATE)))->findings(),
                 ),
             );
-            $back = Edits::apply($cured, array_reverse(array_map(fn ($e) => $e->undone(), $edits)));
+            $back = DocumentEdits::apply($cured, array_reverse(array_map(fn ($e) => $e->undone(), $edits)));
             self::assertSame(Json::canonical($document), Json::canonical($back), 'and it is undone');
         }
     }
@@ -262,7 +265,7 @@ final class LadderLintTest extends TestCase
         ]);
         $kinds = array_unique(
             array_map(
-                fn (Finding $f) => $f->kind,
+                fn (Finding $f) => $f->kind->value,
                 (new Lint($standard, [Demo::sculptOf(['coat' => []])]))->findings(),
             ),
         );
@@ -299,7 +302,7 @@ final class LadderLintTest extends TestCase
             self::assertSame(
                 [],
                 array_map(
-                    fn (Finding $f) => $f->why,
+                    fn (Finding $f) => (new LadderWords(Demo::standard()))->why($f),
                     (new WeakerRungs($strong))->between($strong->tier('tier'), $strong->tier('second')),
                 ),
                 "seed $seed: stronger is not weaker",
@@ -340,7 +343,7 @@ final class LadderLintTest extends TestCase
     {
         foreach ($first as $i => $planned) {
             $choice = $second[$i]->choice;
-            foreach ($choice === null ? [] : $planned->demand->requirements as $asked) {
+            foreach ($choice === null ? [] : Asked::all($planned->demand->requirements) as $asked) {
                 $done = 0;
                 foreach ($choice->techniques as $used) {
                     $done += match ($asked->kind) {
@@ -369,7 +372,7 @@ final class LadderLintTest extends TestCase
         return false;
     }
 
-    private static function wanted(Requirement $asked): int
+    private static function wanted(Asked $asked): int
     {
         return match ($asked->kind) {
             RequirementKind::Effect, RequirementKind::Technique => $asked->passes,

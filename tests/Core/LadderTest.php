@@ -8,7 +8,7 @@ use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Words\LadderWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
@@ -88,8 +88,12 @@ final class LadderTest extends TestCase
     ): void {
         $findings = (new Lint(Demo::tierOf($clauses)))->findings();
         self::assertCount(1, $findings);
-        self::assertSame([$kind, 'tier', $named], [$findings[0]->kind, $findings[0]->tier, $findings[0]->clauses]);
-        self::assertNotSame('', $findings[0]->change);
+        self::assertSame([$kind, 'tier', $named], [
+            $findings[0]->kind->value,
+            $findings[0]->tier->key,
+            array_map(fn ($c) => $c->id, $findings[0]->clauses),
+        ]);
+        self::assertNotSame('', (new LadderWords(Demo::tierOf($clauses)))->change($findings[0]));
     }
 
     public function test_clauses_that_never_meet_or_that_hold_are_let_be(): void
@@ -121,7 +125,7 @@ final class LadderTest extends TestCase
         foreach ($difference->changes as $change) {
             $said[
                 ($change->after ?? $change->before)?->area.' '.($change->after ?? $change->before)?->subject()
-            ] = $change->change;
+            ] = $change->trend->value;
         }
         self::assertSame('added', $said['gorget separate']);
         self::assertSame('strengthened', $said['coat highlight_edge']);
@@ -133,7 +137,7 @@ final class LadderTest extends TestCase
         self::assertArrayHasKey('coat', $difference->areaMinutes());
 
         $back = array_map(
-            fn (RequirementChange $c) => $c->change,
+            fn (RequirementChange $c) => $c->trend->value,
             (new TierDifference($plan('banner'), $plan('company')))->changes,
         );
         self::assertContains('dropped', $back);

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Words\WarningWords;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\Asked;
 use Tests\Support\Demo;
 
 /** What the schools change in a plan. */
@@ -74,11 +76,12 @@ final class MethodTest extends TestCase
         self::assertSame($same->areas[1]->choice?->minutes, $simpler->areas[1]->choice?->minutes, 'the front stays');
         self::assertLessThan($same->areas[0]->choice?->minutes, $simpler->areas[0]->choice?->minutes);
         $asked = [];
-        foreach ($simpler->areas[0]->demand->requirements as $r) {
-            $asked[$r->subject()] = $r->extent->word()." $r->passes";
+        foreach ($simpler->areas[0]->demand->requirements as $i => $of) {
+            $r = Asked::of($of);
+            $asked[$of->subject()] = $r->extent->word()." $r->passes";
         }
         self::assertSame(['highlight_edge' => 'prominent 1', 'dark_lining' => 'full 1'], $asked);
-        self::assertContains('method.backs', $simpler->areas[0]->demand->requirements[0]->clauses);
+        self::assertContains('method.backs', Asked::of($simpler->areas[0]->demand->requirements[0])->clauses);
     }
 
     public function test_what_only_the_method_forbids_is_left_out_and_named_short_with_the_school_as_the_reason(): void
@@ -90,16 +93,16 @@ final class MethodTest extends TestCase
         ]);
         self::assertSame(
             [],
-            array_filter(self::plan($standard, $figure, [])->requirements, fn ($s) => $s->state === 'short'),
+            array_filter(self::plan($standard, $figure, [])->requirements, fn ($s) => $s->state === Standing::Short),
         );
         $plan = self::plan($standard, $figure, ['skin_wash' => 'none', 'edges' => 'focal']);
         self::assertSame([], $plan->conflicts());
-        $short = array_values(array_filter($plan->requirements, fn ($s) => $s->state === 'short'));
+        $short = array_values(array_filter($plan->requirements, fn ($s) => $s->state === Standing::Short));
         self::assertSame(
             [['wash_all_over', 'method.skin_wash']],
-            array_map(fn ($s) => [$s->requirement->subject(), $s->reason], $short),
+            array_map(fn ($s) => [$s->requirement->subject(), 'method.'.$s->school?->value], $short),
         );
-        self::assertContains('met', array_map(fn ($s) => $s->state, $plan->requirements), 'the rest is met');
+        self::assertContains('met', array_map(fn ($s) => $s->state?->value, $plan->requirements), 'the rest is met');
         // What cannot be met without the method either stays a conflict.
         $wrong = Demo::tierOf([
             ['kind' => 'steps', 'min' => 0, 'max' => 1],
@@ -120,9 +123,9 @@ final class MethodTest extends TestCase
                 shelf: Demo::shelf(),
             ),
         );
-        foreach (array_filter($plan->warnings, fn (Warning $w) => $w->kind === 'hardly_seen') as $warning) {
+        foreach (array_filter($plan->warnings, fn (Warning $w) => $w->kind->value === 'hardly_seen') as $warning) {
             self::assertNotNull($warning->area);
-            self::assertStringContainsString('will hardly be seen', $warning->text);
+            self::assertStringContainsString('will hardly be seen', (new WarningWords($plan->request))->of($warning));
         }
         $fine = Demo::tierOf([
             [
@@ -143,7 +146,7 @@ final class MethodTest extends TestCase
             Demo::sculptOf(['panel' => ['relief' => ['open_panel']]]),
             [],
         );
-        self::assertContains('hardly_seen', array_map(fn (Warning $w) => $w->kind, $tiny->warnings));
+        self::assertContains('hardly_seen', array_map(fn (Warning $w) => $w->kind->value, $tiny->warnings));
     }
 
     /** @param  array<string, string>  $answers */

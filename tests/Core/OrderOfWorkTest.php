@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Sequencing\StepPlace;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Planning\Arrangement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\WarningKind;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\Overrule;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Words\Terms;
+use Ordotype\Core\Words\WarningWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -91,11 +95,11 @@ final class OrderOfWorkTest extends TestCase
             ]),
         );
         self::assertCount(1, $plan->work->cycles);
-        self::assertSame([Rule::RingThenGem], $plan->work->cycles[0]->rules);
-        self::assertEqualsCanonicalizing(['lens', 'ring'], $plan->work->cycles[0]->areas);
-        $warnings = array_values(array_filter($plan->warnings, fn ($w) => $w->kind === 'order_circle'));
-        self::assertSame(['ring_then_gem'], $warnings[0]->rules);
-        self::assertStringContainsString('lens', $warnings[0]->text);
+        self::assertSame([Rule::RingThenGem], $plan->work->cycles[0]->rules());
+        self::assertEqualsCanonicalizing(['lens', 'ring'], array_map(fn ($a) => $a->key, $plan->work->cycles[0]->areas()));
+        $warnings = array_values(array_filter($plan->warnings, fn ($w) => $w->kind === WarningKind::OrderCircle));
+        self::assertSame([Rule::RingThenGem], $warnings[0]->rules());
+        self::assertStringContainsString('lens', (new WarningWords($plan->request))->of($warnings[0]));
         self::assertCount(2, $plan->work->steps);
     }
 
@@ -195,12 +199,12 @@ final class OrderOfWorkTest extends TestCase
             ),
         );
         self::assertSame([], $plan->conflicts());
-        self::assertCount(1, $plan->work->cycles, implode("\n", array_map(fn ($c) => $c->words, $plan->work->cycles)));
-        self::assertEqualsCanonicalizing($rules, $plan->work->cycles[0]->rules);
-        self::assertEqualsCanonicalizing(array_keys($areas), $plan->work->cycles[0]->areas);
+        self::assertCount(1, $plan->work->cycles, implode("\n", array_map(WarningWords::cycle(...), $plan->work->cycles)));
+        self::assertEqualsCanonicalizing($rules, $plan->work->cycles[0]->rules());
+        self::assertEqualsCanonicalizing(array_keys($areas), array_map(fn ($a) => $a->key, $plan->work->cycles[0]->areas()));
         self::assertContains($plan->work->cycles[0]->broken, $rules);
         foreach ($rules as $rule) {
-            self::assertStringContainsString("$rule->value: {$rule->words()}", $plan->work->cycles[0]->words);
+            self::assertStringContainsString(Terms::rule($rule), WarningWords::cycle($plan->work->cycles[0]));
         }
     }
 
@@ -388,7 +392,7 @@ final class OrderOfWorkTest extends TestCase
                     ['parts' => ['shield']],
                 ),
             );
-            $line = array_search('body:dark_lining', array_map(fn (Step $s) => $s->place(), $plan->work->steps), true);
+            $line = array_search('body:dark_lining', array_map(fn (Step $s) => $s->place()->id, $plan->work->steps), true);
 
             return $plan->work->held[$line];
         };
@@ -446,14 +450,14 @@ final class OrderOfWorkTest extends TestCase
             ),
         );
         $wet = $plan(['decals' => 'wet_wash']);
-        $places = array_map(fn (Step $s) => $s->place(), $wet->work->steps);
+        $places = array_map(fn (Step $s) => $s->place()->id, $wet->work->steps);
         $decal = array_search('panel:decal', $places, true);
         self::assertSame('panel:wash_all_over', $places[$decal - 1], 'the wash it goes into is the last of its pass');
         self::assertContains(Rule::WhileWet, $wet->work->held[$decal]);
         self::assertSame([], $wet->work->cycles);
         $tufts = array_search('ground:ground_tufts', $places, true);
         self::assertSame('ground:ground_texture', $places[$tufts - 1]);
-        $gloss = array_map(fn (Step $s) => $s->place(), $plan(['decals' => 'on_gloss'])->work->steps);
+        $gloss = array_map(fn (Step $s) => $s->place()->id, $plan(['decals' => 'on_gloss'])->work->steps);
         self::assertSame('panel:gloss_under', $gloss[array_search('panel:decal', $gloss, true) - 1]);
         self::assertNotContains('panel:gloss_under', $places);
     }
@@ -476,11 +480,11 @@ final class OrderOfWorkTest extends TestCase
                 MethodFormat::read(Demo::object(['format' => MethodFormat::WORD, 'ground' => 'apart'])),
             ),
         );
-        $places = array_map(fn (Step $s) => $s->place(), $plan->work->steps);
+        $places = array_map(fn (Step $s) => $s->place()->id, $plan->work->steps);
         $join = array_search('*:join_base', $places, true);
         self::assertSame(count($places) - 1, $join);
         self::assertContains(Rule::GroundPolicy, $plan->work->held[$join]);
-        self::assertSame(['method.ground'], $plan->work->steps[$join]->because);
+        self::assertSame(['method.ground'], Reason::ids($plan->work->steps[$join]->because));
         $coat = array_search('coat', array_map(fn (Step $s) => $s->area?->key, $plan->work->steps), true);
         self::assertNotContains(Rule::MessFirst, $plan->work->held[$coat], 'the drybrushed ground strays on nothing');
     }
@@ -493,7 +497,7 @@ final class OrderOfWorkTest extends TestCase
             $standard->tier('tier'),
             Demo::sculptOf(['skin' => ['layer' => 1, 'touches' => ['coat']], 'coat' => ['layer' => 4]]),
         );
-        $order = fn (PlanRequest $r): array => array_map(fn (Step $s) => $s->key(), Demo::planner()->plan($r)->work->steps);
+        $order = fn (PlanRequest $r): array => array_map(fn (Step $s) => $s->key()->id, Demo::planner()->plan($r)->work->steps);
         self::assertSame(['skin:base_coat:1', 'coat:base_coat:1'], $order($request));
         $turned = ['coat:base_coat:1', 'skin:base_coat:1'];
         self::assertSame(
@@ -506,8 +510,8 @@ final class OrderOfWorkTest extends TestCase
                 [
                     new Overrule(
                         Rule::InnerFirst,
-                        'skin:base_coat',
-                        'coat:base_coat',
+                        StepPlace::kept('skin:base_coat'),
+                        StepPlace::kept('coat:base_coat'),
                         'The coat is sprayed over a mask.',
                     ),
                 ],
@@ -515,9 +519,11 @@ final class OrderOfWorkTest extends TestCase
             ),
         );
         self::assertSame($turned, $order($set));
-        $said = array_values(array_filter(Demo::planner()->plan($set)->warnings, fn ($w) => $w->kind === 'rule_overruled'));
-        self::assertSame(['inner_first'], $said[0]->rules);
-        self::assertStringContainsString('The coat is sprayed over a mask.', $said[0]->text);
+        $said = array_values(array_filter(Demo::planner()->plan($set)->warnings, fn ($w) => $w->kind->value === 'rule_overruled'));
+        self::assertSame([Rule::InnerFirst], $said[0]->rules());
+        $text = (new WarningWords($set))->of($said[0]);
+        self::assertStringContainsString('The coat is sprayed over a mask.', $text);
+        self::assertStringContainsString('base coat on skin', $text);
     }
 
     public function test_a_larger_batch_waits_no_longer_for_paint_to_dry(): void
@@ -532,7 +538,7 @@ final class OrderOfWorkTest extends TestCase
                 shelf: Demo::shelf(),
                 pieces: $pieces,
             ),
-        )->work->waiting;
+        )->work->idleMinutes;
         self::assertGreaterThan(60, $waiting(1));
         self::assertLessThan($waiting(1) / 2, $waiting(20));
     }

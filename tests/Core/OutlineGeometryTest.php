@@ -7,9 +7,9 @@ namespace Tests\Core;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\MapCheck;
 use Ordotype\Core\Sculpt\OutlinedSurface;
+use Ordotype\Core\Words\MapWords;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -106,9 +106,9 @@ final class OutlineGeometryTest extends TestCase
             self::assertEquals($document, Json::decode(Json::encode(SculptFormat::write($sculpt))), basename($file));
             $wrong = array_filter(
                 (new MapCheck($sculpt))->findings(),
-                fn ($f) => ! in_array($f->kind, ['touches_unsaid', 'share'], true),
+                fn ($f) => ! in_array($f->kind->value, ['touches_unsaid', 'share'], true),
             );
-            self::assertSame([], array_map(fn ($f) => $f->text, $wrong), basename($file));
+            self::assertSame([], array_map(MapWords::of(...), $wrong), basename($file));
             foreach (['muster', 'company', 'banner', 'cabinet', 'centrepiece'] as $tier) {
                 $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier($tier), $sculpt));
                 self::assertSame([], $plan->conflicts(), "$file $tier");

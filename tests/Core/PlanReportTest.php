@@ -7,12 +7,12 @@ namespace Tests\Core;
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Mix;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\TestCase;
@@ -46,7 +46,7 @@ final class PlanReportTest extends TestCase
             ],
             $this->lights(7, $plan),
         );
-        self::assertContains('light_repeated', array_map(fn ($w) => $w->kind, $plan->warnings));
+        self::assertContains('light_repeated', array_map(fn ($w) => $w->kind->value, $plan->warnings));
     }
 
     public function test_lights_that_are_not_lighter_or_not_seen_are_named(): void
@@ -55,7 +55,7 @@ final class PlanReportTest extends TestCase
             $plan = null;
             $this->lights(2, $plan, $lights);
 
-            return array_map(fn ($w) => $w->kind, $plan->warnings);
+            return array_map(fn ($w) => $w->kind->value, $plan->warnings);
         };
         self::assertSame([], $warned(['#505050', '#909090']));
         self::assertSame(['light_not_lighter'], $warned(['#505050', '#404040']));
@@ -142,7 +142,7 @@ final class PlanReportTest extends TestCase
                 array_values(array_filter($coat->techniques, fn ($t) => $t->technique->key !== 'wash_all_over')),
             ),
         ]);
-        $short = array_values(array_filter($without->requirements, fn (RequirementState $s) => $s->state === 'short'));
+        $short = array_values(array_filter($without->requirements, fn (RequirementState $s) => $s->state === Standing::Short));
         self::assertSame(
             ['coat shade by 1'],
             array_map(
@@ -168,7 +168,7 @@ final class PlanReportTest extends TestCase
             [['tint_filter', false]],
             array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tint_filter', 1)->surplus),
         );
-        $over = array_filter($more('layer', 2)->requirements, fn (RequirementState $s) => $s->state === 'over');
+        $over = array_filter($more('layer', 2)->requirements, fn (RequirementState $s) => $s->state === Standing::Over);
         self::assertSame([2.0], array_values(array_map(fn ($s) => $s->by, $over)));
     }
 

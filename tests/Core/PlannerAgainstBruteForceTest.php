@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Tests\Support\Demo;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Words\PlanWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\BruteForce;
+use Tests\Support\Demo;
 use Tests\Support\RandomCase;
 
 final class PlannerAgainstBruteForceTest extends TestCase
@@ -78,8 +79,8 @@ final class PlannerAgainstBruteForceTest extends TestCase
                         ->areas as $planned
                 ) {
                     $seen['conflict'] += $planned->conflict === null ? 0 : 1;
-                    $seen['empty conflict'] += $planned->conflict?->clauses === [] ? 1 : 0;
-                    $seen['two clauses'] += count($planned->conflict->clauses ?? []) > 1 ? 1 : 0;
+                    $seen['empty conflict'] += $planned->conflict?->reasons === [] ? 1 : 0;
+                    $seen['two clauses'] += count($planned->conflict->reasons ?? []) > 1 ? 1 : 0;
                     $seen['relaxed'] += $planned->choice !== null && $planned->relaxed > 0 ? 1 : 0;
                     $seen['not applicable'] += count($planned->demand->notApplicable);
                     $seen['ground'] += $planned->demand->area?->rank->value === 'ground' ? 1 : 0;
@@ -116,8 +117,8 @@ final class PlannerAgainstBruteForceTest extends TestCase
                 }
             }
         }
-        self::assertSame($expected, $planned->conflict->clauses, $where);
-        self::assertNotSame('', $planned->conflict->reason, $where);
+        self::assertSame($expected, Reason::ids($planned->conflict->reasons), $where);
+        self::assertNotSame('', (new PlanWords($request))->conflict($planned->conflict), $where);
     }
 
     /**

@@ -31,7 +31,7 @@ final class PotChangesTest extends TestCase
             [$steps, $edges, $sculpt] = self::randomSteps($seed, $standard);
             $best = self::fewestChanges($steps, $edges);
             $work = (new PassScheduler($steps, $sculpt, 3))->order($edges);
-            self::assertSame(0.0, $work->waiting, "seed $seed: nothing dries here");
+            self::assertSame(0.0, $work->idleMinutes, "seed $seed: nothing dries here");
             self::assertKeeps($work->steps, $steps, $edges, "seed $seed");
             $changes = self::changes($work->steps);
             self::assertGreaterThanOrEqual(
@@ -52,11 +52,11 @@ final class PotChangesTest extends TestCase
         for ($seed = 1; $seed <= 60; $seed++) {
             [$steps, $edges, $sculpt] = self::randomSteps($seed, $standard, 6);
             $work = (new PassScheduler($steps, $sculpt, 2))->order($edges);
-            $waited += $work->waiting > 0 ? 1 : 0;
+            $waited += $work->idleMinutes > 0 ? 1 : 0;
             foreach (self::orders($edges) as $order) {
                 $keys = array_map(fn (int $i) => $steps[$i]->key(), $order);
                 $other = (new PassScheduler($steps, $sculpt, 2))->order(clone $edges, $keys);
-                if ($other->waiting <= $work->waiting + 1e-6) {
+                if ($other->idleMinutes <= $work->idleMinutes + 1e-6) {
                     self::assertLessThanOrEqual(
                         self::changes($other->steps) + 1,
                         self::changes($work->steps),
@@ -77,7 +77,7 @@ final class PotChangesTest extends TestCase
                 if ($n % 7 === 0) {
                     $keys = array_map(fn (int $i) => $steps[$i]->key(), $order);
                     $work = (new PassScheduler($steps, $sculpt, 1))->order(clone $edges, $keys);
-                    self::assertSame($keys, array_map(fn (Step $s) => $s->key(), $work->steps), "seed $seed");
+                    self::assertSame($keys, array_map(fn (Step $s) => $s->key()->id, $work->steps), "seed $seed");
                 }
             }
         }
@@ -209,11 +209,11 @@ final class PotChangesTest extends TestCase
      */
     private static function assertKeeps(array $order, array $steps, PrecedenceGraph $edges, string $where): void
     {
-        $place = array_flip(array_map(fn (Step $s) => $s->key(), $order));
+        $place = array_flip(array_map(fn (Step $s) => $s->key()->id, $order));
         self::assertCount(count($steps), $place, $where);
         foreach ($steps as $i => $step) {
             foreach (array_keys($edges->after($i)) as $j) {
-                self::assertLessThan($place[$steps[$j]->key()], $place[$step->key()], $where);
+                self::assertLessThan($place[$steps[$j]->key()->id], $place[$step->key()->id], $where);
             }
         }
     }

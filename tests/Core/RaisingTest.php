@@ -8,6 +8,7 @@ use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Demand\AreaDemand;
 use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Method\Method;
@@ -15,7 +16,6 @@ use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Outlook\RaisedArea;
 use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
@@ -23,6 +23,7 @@ use Ordotype\Core\Standard\Pace;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
+use Tests\Support\Asked;
 use Tests\Support\BruteForce;
 use Tests\Support\Demo;
 use Tests\Support\RandomCase;
@@ -248,7 +249,7 @@ final class RaisingTest extends TestCase
             }
             $options[] = $levels;
         }
-        $required = array_map(fn ($r) => $r->technique, $demand->of(RequirementKind::Technique));
+        $required = array_map(fn ($r) => $r->technique, $demand->of(TechniqueRequirement::class));
         $anew = null;
         for (
             $bar = match ($request->tier->pace) {
@@ -389,7 +390,7 @@ final class RaisingTest extends TestCase
                 }
             }
         }
-        foreach ($demand->requirements as $r) {
+        foreach (Asked::all($demand->requirements) as $r) {
             $have = 0;
             foreach ($all as $u) {
                 $have += match ($r->kind) {

@@ -8,14 +8,13 @@ use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\DemandResolver;
-use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
@@ -23,6 +22,7 @@ use Ordotype\Core\Standard\Extent;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Support\Asked;
 use Tests\Support\Demo;
 use Tests\Support\OrderChecker;
 
@@ -37,7 +37,7 @@ final class RandomEditsTest extends TestCase
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
             $plan = self::edited($seed);
             foreach ($plan->requirements as $state) {
-                $r = $state->requirement;
+                $r = Asked::of($state->requirement);
                 if (
                     $r->area === null ||
                     ! in_array(
@@ -55,7 +55,7 @@ final class RandomEditsTest extends TestCase
                     $most !== null && $have > $most => ['over', (float) ($have - $most)],
                     default => ['met', 0.0],
                 };
-                self::assertSame($expected, [$state->state, $state->by], "seed $seed: {$r->area} {$r->subject()}");
+                self::assertSame($expected, [$state->state?->value, $state->by], "seed $seed: {$r->area} {$state->requirement->subject()}");
                 $seen[$expected[0]]++;
             }
         }
@@ -74,14 +74,14 @@ final class RandomEditsTest extends TestCase
                     self::areaOf($plan, $surplus->step)->demand->allowed[$surplus->step->technique->key],
                 );
                 if (! $allowed) {
-                    self::assertTrue($surplus->beyond, "seed $seed: {$surplus->step->key()} is not offered there");
+                    self::assertTrue($surplus->beyond, "seed $seed: {$surplus->step->key()->id} is not offered there");
                 }
                 $surplus->beyond ? $beyond++ : $spare++;
             }
             // All of it taken out at once: nothing that was met is short then.
             $less = self::without($plan, array_keys($numbers));
             foreach ($plan->requirements as $i => $state) {
-                $lack = fn (RequirementState $s): float => $s->state === 'short' ? $s->by : 0.0;
+                $lack = fn (RequirementState $s): float => $s->state === Standing::Short ? $s->by : 0.0;
                 if ($state->requirement->area !== null) {
                     self::assertLessThanOrEqual(
                         $lack($state),
@@ -110,7 +110,7 @@ final class RandomEditsTest extends TestCase
                 self::assertSame([], OrderChecker::broken($plan), "seed $seed");
             }
             self::assertCount(
-                count(array_unique(array_map(fn (Step $s) => $s->key(), $plan->work->steps))),
+                count(array_unique(array_map(fn (Step $s) => $s->key()->id, $plan->work->steps))),
                 $plan->work->steps,
                 "seed $seed: a key twice",
             );
@@ -207,7 +207,7 @@ final class RandomEditsTest extends TestCase
     }
 
     /** Counted from the steps of the order of work, one pass each. */
-    private static function counted(Plan $plan, Requirement $r): int
+    private static function counted(Plan $plan, Asked $r): int
     {
         $have = 0;
         foreach ($plan->work->steps as $step) {

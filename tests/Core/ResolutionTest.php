@@ -6,18 +6,20 @@ namespace Tests\Core;
 
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Demand\ClausesInForce;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Scope;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Words\PlanWords;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\Asked;
 use Tests\Support\Demo;
 
 /** How clauses, extended tiers and amendments become what is asked of an area. */
@@ -76,7 +78,7 @@ final class ResolutionTest extends TestCase
         $asked = function (array ...$clauses) use ($sculpt): array {
             $plan = self::plan(Demo::tierOf($clauses), $sculpt);
 
-            return array_map(fn (RequirementState $s) => implode(' ', $s->requirement->clauses), $plan->requirements);
+            return array_map(fn (RequirementState $s) => implode(' ', Reason::ids($s->requirement->reasons)), $plan->requirements);
         };
         self::assertSame(
             ['tier.0 tier.1'],
@@ -111,13 +113,13 @@ final class ResolutionTest extends TestCase
             $sculpt,
         );
         self::assertSame([], $plan->conflicts());
-        $said = array_map(fn ($n) => [$n->area, $n->subject], $plan->notApplicable());
+        $said = array_map(fn ($n) => [$n->area->key, $n->asked->subject()], $plan->notApplicable());
         self::assertEqualsCanonicalizing(
             [['coat', 'letter_full'], ['coat', 'metallic_base'], ['coat', 'reflection']],
             $said,
         );
         foreach ($plan->notApplicable() as $one) {
-            self::assertNotSame('', $one->reason);
+            self::assertNotSame('', (new PlanWords($plan->request))->notApplicable($one));
         }
     }
 
@@ -136,13 +138,14 @@ final class ResolutionTest extends TestCase
         self::assertNotNull($plan->areas[1]->minutes());
         self::assertSame(
             [['coat', ['tier.0', 'tier.2']]],
-            array_map(fn ($c) => [$c->area, $c->clauses], $plan->conflicts()),
+            array_map(fn ($c) => [$c->area?->key, Reason::ids($c->reasons)], $plan->conflicts()),
         );
-        self::assertStringContainsString('colour steps', $plan->conflicts()[0]->reason);
-        self::assertStringContainsString('highlight_raised', $plan->conflicts()[0]->reason);
+        $said = (new PlanWords($plan->request))->conflict($plan->conflicts()[0]);
+        self::assertStringContainsString('colour steps', $said);
+        self::assertStringContainsString('light on raised forms', $said);
         $states = [];
         foreach ($plan->requirements as $state) {
-            $states[$state->requirement->area.' '.$state->requirement->subject()] = $state->state;
+            $states[$state->requirement->area.' '.$state->requirement->subject()] = $state->state?->value;
         }
         self::assertSame('conflict', $states['coat colour_steps']);
         self::assertSame('met', $states['hat highlight_raised']);
@@ -170,7 +173,7 @@ final class ResolutionTest extends TestCase
         ]);
         self::assertSame(
             ['muster.steps.main', 'muster.shade', 'company.edges', 'amend.1', 'company.raised'],
-            $tooMany->conflicts()[0]->clauses,
+            Reason::ids($tooMany->conflicts()[0]->reasons),
             'four colour steps where three are allowed',
         );
 
@@ -350,11 +353,11 @@ final class ResolutionTest extends TestCase
         );
     }
 
-    private static function requirement(Plan $plan, string $area, string $subject): Requirement
+    private static function requirement(Plan $plan, string $area, string $subject): Asked
     {
         foreach ($plan->areas[$plan->request->sculpt->place($area)]->demand->requirements as $requirement) {
             if ($requirement->subject() === $subject) {
-                return $requirement;
+                return Asked::of($requirement);
             }
         }
         self::fail("$area is not asked for $subject.");
@@ -365,7 +368,7 @@ final class ResolutionTest extends TestCase
     {
         foreach ($plan->work->steps as $step) {
             if ($step->area?->key === $area && $step->technique->key === $technique) {
-                return $step->because;
+                return Reason::ids($step->because);
             }
         }
         self::fail("$area does not get $technique.");

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Tests\Support\Demo;
 use Ordotype\Core\Format\PlanFormat;
-use Ordotype\Core\Planning\Planner;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
+use Tests\Support\Demo;
 use Tests\Support\DemoPlans;
 
 /**

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\Standing;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
@@ -68,7 +69,7 @@ final class SchoolsTest extends TestCase
                     $first($with, fn (Step $s) => $s->technique->givesAny(Effect::Undercoat)),
                     $sketch,
                 );
-                self::assertSame(['method.undercoat'], $with->work->steps[$sketch]->because);
+                self::assertSame(['method.undercoat'], Reason::ids($with->work->steps[$sketch]->because));
             },
         ];
         yield 'black under metal is laid without being asked for' => [
@@ -163,8 +164,8 @@ final class SchoolsTest extends TestCase
             function (Plan $with): void {
                 self::assertContains('prime_brush', self::whole($with));
                 self::assertSame([], self::placesOf($with, fn (Step $s) => $s->technique->family->value === 'spray'));
-                $short = array_values(array_filter($with->requirements, fn ($r) => $r->state === 'short'));
-                self::assertSame(['method.spraying'], array_map(fn ($r) => $r->reason, $short));
+                $short = array_values(array_filter($with->requirements, fn ($r) => $r->state === Standing::Short));
+                self::assertSame([School::Spraying], array_map(fn ($r) => $r->school, $short));
             },
         ];
         yield 'edges where light falls take four fifths' => [
@@ -393,7 +394,7 @@ final class SchoolsTest extends TestCase
     /** @return list<string> */
     private static function keys(Plan $plan): array
     {
-        return array_map(fn (Step $s) => $s->key(), $plan->work->steps);
+        return array_map(fn (Step $s) => $s->key()->id, $plan->work->steps);
     }
 
     private static function edgeMinutes(Plan $plan): float

@@ -10,6 +10,7 @@ use Ordotype\Core\Sculpt\MapCheck;
 use Ordotype\Core\Sculpt\MapFinding;
 use Ordotype\Core\Sculpt\OutlinedSurface;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Words\MapWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
@@ -152,7 +153,7 @@ final class SculptMapTest extends TestCase
             }
         }
         $found = array_map(
-            fn (MapFinding $f) => "$f->kind $f->area",
+            fn (MapFinding $f) => $f->kind->value.' '.$f->area?->key,
             (new MapCheck(Demo::sculptOf($areas)))->findings(),
         );
         // Where something is covered wholly, its share cannot agree either.
@@ -174,9 +175,9 @@ final class SculptMapTest extends TestCase
         ) {
             $wrong = array_filter(
                 (new MapCheck(Demo::sculpt($figure)))->findings(),
-                fn (MapFinding $f) => ! in_array($f->kind, ['touches_unsaid', 'share'], true),
+                fn (MapFinding $f) => ! in_array($f->kind->value, ['touches_unsaid', 'share'], true),
             );
-            self::assertSame([], array_map(fn (MapFinding $f) => $f->text, $wrong), $figure);
+            self::assertSame([], array_map(MapWords::of(...), $wrong), $figure);
         }
     }
 

@@ -9,7 +9,6 @@ use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Effect;
@@ -59,7 +58,7 @@ final class SpareMinutesTest extends TestCase
         foreach (['muster', 'company', 'banner', 'cabinet'] as $key) {
             $request = new PlanRequest($standard, $standard->tier($key), Demo::sculpt('lantern-provost'));
             [$quick, $best] = [Demo::planner()->withAim($request, Aim::Quickest), Demo::planner()->withAim($request, Aim::Best)];
-            $ceiling = $quick->whole->demand->first(RequirementKind::Minutes)?->max;
+            $ceiling = $quick->whole->demand->ofModel(RequirementKind::Minutes)?->max;
             self::assertNotNull($ceiling);
             self::assertGreaterThan($quick->minutesByPasses(), $best->minutesByPasses(), $key);
             self::assertLessThanOrEqual($ceiling, $best->minutesByPasses(), $key);
@@ -177,7 +176,7 @@ final class SpareMinutesTest extends TestCase
                     $grade < $planned->gradeBar &&
                     $i >= count($planned->choice->techniques ?? []));
         }
-        $most = $planned->demand->first(RequirementKind::Steps)?->max;
+        $most = $planned->demand->steps()?->max;
 
         return ($most === null || $credits <= $most) &&
             ($tidied || (! ($wash && $light && $plan->request->tier->pace !== Pace::Fast) && ! $leans));

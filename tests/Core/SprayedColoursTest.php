@@ -7,7 +7,6 @@ namespace Tests\Core;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use PHPUnit\Framework\TestCase;

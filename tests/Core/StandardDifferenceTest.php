@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Format\DocumentEdit;
+use Ordotype\Core\Format\DocumentEdits;
+use Ordotype\Core\Format\EditClash;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\LadderCsv;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Ladder\ComparisonSheet;
-use Ordotype\Core\Ladder\Edit;
-use Ordotype\Core\Ladder\EditClash;
-use Ordotype\Core\Ladder\Edits;
 use Ordotype\Core\Ladder\Grid;
-use Ordotype\Core\Ladder\LadderCsv;
 use Ordotype\Core\Ladder\StandardChange;
 use Ordotype\Core\Ladder\StandardDifference;
 use Ordotype\Core\Ladder\Strength;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Voices;
-use Ordotype\Core\Ladder\Words;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Words\ChangeWords;
+use Ordotype\Core\Words\ClauseWords;
+use Ordotype\Core\Words\Voices;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
@@ -115,21 +115,21 @@ final class StandardDifferenceTest extends TestCase
         $price = clone $document->prices[0];
         $more = clone $price;
         $more->low = '9.00';
-        $after = Edits::apply($document, [new Edit('price', null, $price, $more)]);
+        $after = DocumentEdits::apply($document, [new DocumentEdit('price', null, $price, $more)]);
         self::assertSame('9.00', $after->prices[0]->low);
         self::assertSame($price->low, $document->prices[0]->low, 'the document itself stays');
         self::assertSame(
             Json::canonical($document),
-            Json::canonical(Edits::apply($after, [(new Edit('price', null, $price, $more))->undone()])),
+            Json::canonical(DocumentEdits::apply($after, [(new DocumentEdit('price', null, $price, $more))->undone()])),
         );
         try {
-            Edits::apply($after, [new Edit('price', null, $price, null)]);
+            DocumentEdits::apply($after, [new DocumentEdit('price', null, $price, null)]);
             self::fail('It was applied.');
         } catch (EditClash $e) {
             self::assertSame([0, '9.00'], [$e->place, $e->current->low ?? null]);
         }
         $this->expectException(FormatException::class);
-        Edits::apply($document, [new Edit('clause', 'attic', null, Demo::object(['id' => 'attic.x']))]);
+        DocumentEdits::apply($document, [new DocumentEdit('clause', 'attic', null, Demo::object(['id' => 'attic.x']))]);
     }
 
     public function test_what_is_stronger_is_told_by_kind(): void
@@ -171,7 +171,7 @@ final class StandardDifferenceTest extends TestCase
             $standard = StandardFormat::read(Demo::json("standards/$pack.json"));
             foreach ($standard->tiers as $tier) {
                 foreach ($tier->clauses as $clause) {
-                    $words = Words::clause($clause, $standard);
+                    $words = (new ClauseWords($standard))->sentence($clause);
                     self::assertStringNotContainsString('_', $words, $clause->id);
                     self::assertNotSame($clause->id, $words);
                 }
@@ -180,7 +180,7 @@ final class StandardDifferenceTest extends TestCase
         self::assertSame(
             'edge highlights where it stands out most in 2 passes, on main or secondary, with '.
                 'hard edges, except cloth, by edge highlight',
-            Words::clause(
+            (new ClauseWords(Demo::standard()))->sentence(
                 Demo::tierOf([
                     [
                         'kind' => 'effect',
@@ -195,7 +195,6 @@ final class StandardDifferenceTest extends TestCase
                         ],
                     ],
                 ])->tiers[0]->clauses[0],
-                Demo::standard(),
             ),
         );
     }
@@ -237,11 +236,14 @@ final class StandardDifferenceTest extends TestCase
             'neither retired nor open ones',
         );
         foreach ($sheet->rungs as $i => $rung) {
-            self::assertNotSame([], $rung->adds);
-            self::assertSame($sheet->rungs[$i + 1]->adds ?? [], $rung->notHere);
+            $adds = fn ($r): array => (new Voices($r->fromBelow))->gains();
+            self::assertNotSame([], $adds($rung));
+            $next = $sheet->rungs[$i + 1] ?? null;
+            self::assertSame($next === null, $rung->toNext === null);
+            self::assertSame($next === null ? [] : $adds($next), $rung->toNext === null ? [] : (new Voices($rung->toNext))->gains());
         }
-        self::assertSame('12.10', $sheet->rungs[1]->price?->low);
-        self::assertNotContains('Stronger contrast between light and shadow', $sheet->rungs[0]->adds);
+        self::assertSame('12.10', $sheet->rungs[1]->price()?->low);
+        self::assertNotContains('Stronger contrast between light and shadow', (new Voices($sheet->rungs[0]->fromBelow))->gains());
     }
 
     /**
@@ -250,6 +252,10 @@ final class StandardDifferenceTest extends TestCase
      */
     private static function told(array $changes): array
     {
-        return array_map(fn (StandardChange $c) => [$c->kind, $c->what, $c->tiers], $changes);
+        return array_map(fn (StandardChange $c) => [
+            $c->kind->value,
+            ChangeWords::what($c),
+            array_map(fn ($t) => $t->name, $c->tiers),
+        ], $changes);
     }
 }

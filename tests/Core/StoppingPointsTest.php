@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Planning\WorkOrder;
+use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Outlook\StoppingPoint;
 use Ordotype\Core\Outlook\StoppingPoints;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
@@ -24,6 +25,7 @@ use Ordotype\Core\Standard\Tier;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Tests\Support\Asked;
 use Tests\Support\Demo;
 
 final class StoppingPointsTest extends TestCase
@@ -46,7 +48,7 @@ final class StoppingPointsTest extends TestCase
                     // No set meets the tier, or only all of the work does.
                     self::assertTrue(
                         $least === null || count($least) === count(self::paint($plan)),
-                        "$where: $point->reason",
+                        $where,
                     );
                     $none++;
 
@@ -81,12 +83,12 @@ final class StoppingPointsTest extends TestCase
                 ['muster', 'company', 'banner', 'cabinet'],
                 array_map(fn (StoppingPoint $p) => $p->tier->key, $points),
             );
-            $order = array_map(fn (Step $s) => $s->key(), $stops->laidOut($points)->steps);
-            self::assertEqualsCanonicalizing(array_map(fn (Step $s) => $s->key(), $plan->work->steps), $order);
+            $order = array_map(fn (Step $s) => $s->key()->id, $stops->laidOut($points)->steps);
+            self::assertEqualsCanonicalizing(array_map(fn (Step $s) => $s->key()->id, $plan->work->steps), $order);
             $minutes = 0.0;
             foreach ($points as $point) {
-                self::assertNotNull($point->steps, (string) $point->reason);
-                $keys = array_map(fn (int $i) => $plan->work->steps[$i]->key(), $point->steps);
+                self::assertNotNull($point->steps, $point->tier->key);
+                $keys = array_map(fn (int $i) => $plan->work->steps[$i]->key()->id, $point->steps);
                 self::assertEqualsCanonicalizing(
                     $keys,
                     array_slice($order, 0, count($keys)),
@@ -147,12 +149,12 @@ final class StoppingPointsTest extends TestCase
         self::assertNotNull($low($standard)->steps);
         $last = $low($standard, ['ground' => 'last']);
         self::assertNull($last->steps);
-        self::assertStringContainsString('ground_policy', (string) $last->reason);
+        self::assertSame(Rule::GroundPolicy, $last->obstacle?->rule);
         $short = $low(
             $ladder([['kind' => 'effect', 'effect' => 'shade', 'scope' => ['area' => ['coat']]]], [$edges]),
         );
         self::assertNull($short->steps);
-        self::assertStringContainsString('shade on Coat (low.0) is not met by this plan', (string) $short->reason);
+        self::assertSame(['shade', 'coat'], [$short->obstacle?->asked?->subject(), $short->obstacle?->area?->key]);
     }
 
     private static function smallPlan(int $seed): ?Plan
@@ -219,14 +221,16 @@ final class StoppingPointsTest extends TestCase
     {
         $steps = $plan->work->steps;
         $paint = self::paint($plan);
-        [$problems, $whole] = Planner::problems($plan->request->at($tier));
+        $asks = Demo::planner()->asks($plan->request->at($tier));
+        $whole = $asks->whole;
+        $problems = array_map(fn ($a) => [$a->demand, $a->problem], $asks->areas);
         $needs = [];
         foreach (WorkOrder::of($plan->request)->rules($plan->work->steps)->reversed() as $later => $earlier) {
             $needs[$later] = array_values(array_intersect(array_keys($earlier), $paint));
         }
         $best = null;
         $least = INF;
-        if (count($plan->sprayed) < ($whole->demand->first(RequirementKind::SprayedColours)->min ?? 0)) {
+        if (count($plan->sprayed) < ($whole->demand->ofModel(RequirementKind::SprayedColours)->min ?? 0)) {
             return null;
         }
         for ($bits = 0; $bits < 1 << count($paint); $bits++) {
@@ -274,9 +278,8 @@ final class StoppingPointsTest extends TestCase
                         ! isset($set[$i]) &&
                         in_array($i, $paint, true) &&
                         $step->sprays === [] &&
-                        ($requirement->technique === $step->technique->key ||
-                            ($requirement->kind === RequirementKind::Effect &&
-                                $requirement->isServedBy($step->technique)))
+                        (Asked::of($requirement)->technique === $step->technique->key ||
+                            ($requirement instanceof EffectRequirement && $requirement->isServedBy($step->technique)))
                     ) {
                         continue 3;
                     }
@@ -316,7 +319,7 @@ final class StoppingPointsTest extends TestCase
                 }
             }
         }
-        foreach ($requirements as $r) {
+        foreach (Asked::all($requirements) as $r) {
             $have = 0;
             foreach ([...$mine, ...$finish] as $step) {
                 $have += match ($r->kind) {

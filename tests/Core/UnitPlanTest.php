@@ -8,9 +8,9 @@ use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Amendment\Spread;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Colour\Scheme;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Unit\PieceKind;
@@ -93,7 +93,7 @@ final class UnitPlanTest extends TestCase
             $free = in_array('freehand_simple', $this->on($kind, 'coat'), true);
             $asked = array_filter(
                 $kind->plan->areas[$request->sculpt->place('boots')]->demand->requirements,
-                fn ($r) => in_array('muster.shade', $r->clauses, true),
+                fn ($r) => in_array('muster.shade', Reason::ids($r->reasons), true),
             );
             self::assertSame(in_array(1, $kind->amendments, true), $free);
             self::assertSame(in_array(2, $kind->amendments, true), $asked === []);
@@ -218,10 +218,10 @@ final class UnitPlanTest extends TestCase
         self::assertContains('freehand_simple', $this->on($own, 'hood'));
         self::assertContains('tint_filter', $this->on($own, 'coat'));
         self::assertNotContains('tint_filter', $this->on($unit->kindOf(2), 'coat'));
-        $all = array_map(fn (Step $s) => $s->key().($s->colour?->words() ?? ''), $unit->work->steps);
+        $all = array_map(fn (Step $s) => $s->key()->id.($s->colour?->words() ?? ''), $unit->work->steps);
         foreach ($unit->kinds as $kind) {
             self::assertSame([], OrderChecker::broken($kind->plan));
-            $mine = array_map(fn (Step $s) => $s->key().($s->colour?->words() ?? ''), $kind->plan->work->steps);
+            $mine = array_map(fn (Step $s) => $s->key()->id.($s->colour?->words() ?? ''), $kind->plan->work->steps);
             $within = array_values(array_filter($all, fn (string $k) => in_array($k, $mine, true)));
             // What one pass holds may be listed in another order within it, never across passes.
             self::assertEqualsCanonicalizing($within, $mine);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Ordotype\Core\Format\Json;
 use App\Formats\SchemaCheck;
+use Ordotype\Core\Format\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Problem\FormatException;
 use App\Actions\ImportDocument;
 use App\Models\Order;
 use App\Models\Sculpt;
@@ -14,6 +12,8 @@ use App\Models\Unit;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Problem\FormatException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use stdClass;
 use Tests\Support\Demo;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Format\SculptFormat;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SculptFormat;
 use stdClass;
 
 /** Schemes in versions, maps of figures, and the pictures they are made from. */

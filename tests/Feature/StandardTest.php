@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Ordotype\Core\Format\Json;
 use App\Models\Activity;
 use App\Models\StandardVersion;
 use Illuminate\Testing\TestResponse;
+use Ordotype\Core\Format\Json;
 
 /** The standard through the API: drafts, several changes at once, versions, tiers compared, techniques, packs. */
 final class StandardTest extends StudioTestCase

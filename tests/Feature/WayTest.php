@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Ordotype\Core\Record\Chain;
 use App\Models\Activity;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\SignOff;
 use Illuminate\Support\Facades\Artisan;
+use Ordotype\Core\Record\Chain;
 
 /** From a clause to a certificate, through the API. */
 final class WayTest extends StudioTestCase

@@ -154,7 +154,7 @@ final class OrderChecker
         if ($step->technique->key === 'masking') {
             return 3.9;
         }
-        if ($step->key() === $step->place().':joint') {
+        if ($step->key()->id === $step->place()->id.':joint') {
             return 19.5;
         }
 

@@ -46,6 +46,12 @@ final class Json
         )."\n";
     }
 
+    /** Without white space, members as they stand. */
+    public static function compact(mixed $document): string
+    {
+        return json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+    }
+
     /**
      * Members sorted by key at every level, no white space: equal documents give equal bytes.
      */
