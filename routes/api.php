@@ -18,10 +18,12 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SignOffController;
 use App\Http\Controllers\StandardController;
 use App\Http\Controllers\StudioController;
+use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 Route::get('session', [SessionController::class, 'show']);
+Route::get('vocabulary', VocabularyController::class);
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 
 Route::middleware('auth')->group(function (): void {

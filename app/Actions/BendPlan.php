@@ -91,41 +91,39 @@ final class BendPlan
         return $this->arranging($unit, $revision, 'plan.aim', fn (array $kept) => ['aim' => $aim?->value] + $kept);
     }
 
-    public function overrule(
-        Unit $unit,
-        string $rule,
-        string $earlier,
-        string $later,
-        string $reason,
-        User $by,
-        int $revision,
-    ): Unit {
-        return DB::transaction(function () use ($unit, $rule, $earlier, $later, $reason, $by, $revision): Unit {
+    /**
+     * Sets rules of order aside between steps, for the order: all of them or none.
+     *
+     * @param  list<array{rule: string, earlier: string, later: string}>  $rules  by the places of their steps
+     */
+    public function overrule(Unit $unit, array $rules, string $reason, User $by, int $revision): Unit
+    {
+        return DB::transaction(function () use ($unit, $rules, $reason, $by, $revision): Unit {
             $unit = UnitPlans::unreleased($unit, $revision);
-            if (Rule::tryFrom($rule) === null) {
-                throw new Refusal("There is no rule \"$rule\".", '/rule');
-            }
             $places = array_map(fn (Step $s) => $s->place()->id, UnitPlans::plan($unit)->work->steps);
-            foreach (['earlier' => $earlier, 'later' => $later] as $field => $place) {
-                if (! in_array($place, $places, true)) {
-                    throw new Refusal('That is no step of this plan.', "/$field");
-                }
-            }
             $before = $unit->order->overrules ?? [];
-            $after = array_values(
-                array_filter(
-                    $before,
-                    fn (array $o) => [$o['rule'], $o['earlier'], $o['later']] !== [$rule, $earlier, $later],
-                ),
-            );
-            $after[] = [
-                'rule' => $rule,
-                'earlier' => $earlier,
-                'later' => $later,
-                'reason' => $reason,
-                'by' => $by->name,
-                'at' => now()->toIso8601ZuluString(),
-            ];
+            $after = $before;
+            foreach ($rules as $i => $rule) {
+                if (Rule::tryFrom($rule['rule']) === null) {
+                    throw new Refusal("There is no rule \"{$rule['rule']}\".", "/rules/$i/rule");
+                }
+                foreach (['earlier', 'later'] as $field) {
+                    if (! in_array($rule[$field], $places, true)) {
+                        throw new Refusal('That is no step of this plan.', "/rules/$i/$field");
+                    }
+                }
+                $between = [$rule['rule'], $rule['earlier'], $rule['later']];
+                $after = array_filter($after, fn (array $o) => [$o['rule'], $o['earlier'], $o['later']] !== $between);
+                $after[] = [
+                    'rule' => $rule['rule'],
+                    'earlier' => $rule['earlier'],
+                    'later' => $rule['later'],
+                    'reason' => $reason,
+                    'by' => $by->name,
+                    'at' => now()->toIso8601ZuluString(),
+                ];
+            }
+            $after = array_values($after);
             $unit->order->update(['overrules' => $after]);
             ActivityLog::write('order.overruled', $unit->order, $before, $after);
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
@@ -195,7 +196,7 @@ final class ArrangedPlanTest extends TestCase
         $both = (new PlanComparison($low, $high))->differences();
         self::assertNotSame([], $both);
         foreach ($both as $difference) {
-            $key = (string) $difference['area']?->key;
+            $key = (string) $difference->area?->key;
             $of = fn (Plan $p): array => array_map(
                 fn (ChosenTechnique $u) => "{$u->technique->key} $u->passes {$u->extent->value}",
                 ($key === '' ? $p->whole : $p->areas[$p->request->sculpt->place($key)])->choice->techniques ?? [],
@@ -204,7 +205,7 @@ final class ArrangedPlanTest extends TestCase
                 array_values(array_diff($of($low), $of($high))),
                 array_map(
                     fn (ChosenTechnique $u) => "{$u->technique->key} $u->passes {$u->extent->value}",
-                    $difference['only_one'],
+                    $difference->onlyOne,
                 ),
                 $key,
             );
@@ -212,7 +213,7 @@ final class ArrangedPlanTest extends TestCase
                 array_values(array_diff($of($high), $of($low))),
                 array_map(
                     fn (ChosenTechnique $u) => "{$u->technique->key} $u->passes {$u->extent->value}",
-                    $difference['only_other'],
+                    $difference->onlyOther,
                 ),
                 $key,
             );
@@ -345,13 +346,13 @@ final class ArrangedPlanTest extends TestCase
             shelf: Demo::shelf(),
         );
         $low = Demo::planner()->plan($request('company'));
-        $keys = array_map(fn (Step $s) => $s->key()->id, $low->work->steps);
+        $keys = array_map(fn (Step $s) => $s->key(), $low->work->steps);
         $added = [];
         foreach ([0, intdiv(count($keys), 2), count($keys)] as $done) {
             $work = (new Raising($request('banner'), Raising::workSoFar($low, array_slice($keys, 0, $done))))->work();
             self::assertSame([], $work->conflicts());
             $added[] = array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $work->areas));
-            $there = array_flip(array_slice($keys, 0, $done));
+            $there = array_flip(array_map(fn (StepKey $k) => $k->id, array_slice($keys, 0, $done)));
             $places = [];
             foreach ($work->work->steps as $i => $step) {
                 self::assertArrayNotHasKey($step->key()->id, $there, 'what is added is not what is there');

@@ -329,7 +329,7 @@ final class LadderLintTest extends TestCase
     /** @return list<PlannedArea> */
     private static function choose(Standard $standard, string $tier, Sculpt $figure): array
     {
-        return Demo::planner()->choose(new PlanRequest($standard, $standard->tier($tier), $figure));
+        return Demo::planner()->choose(new PlanRequest($standard, $standard->tier($tier), $figure))->areas;
     }
 
     /**

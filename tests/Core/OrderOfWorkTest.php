@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Sequencing\StepPlace;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\MethodFormat;
@@ -500,9 +501,10 @@ final class OrderOfWorkTest extends TestCase
         $order = fn (PlanRequest $r): array => array_map(fn (Step $s) => $s->key()->id, Demo::planner()->plan($r)->work->steps);
         self::assertSame(['skin:base_coat:1', 'coat:base_coat:1'], $order($request));
         $turned = ['coat:base_coat:1', 'skin:base_coat:1'];
+        $byHand = array_map(StepKey::kept(...), $turned);
         self::assertSame(
             ['skin:base_coat:1', 'coat:base_coat:1'],
-            $order($request->arranged(new Arrangement(sequence: $turned))),
+            $order($request->arranged(new Arrangement(sequence: $byHand))),
             'the rule wins',
         );
         $set = $request->arranged(
@@ -515,7 +517,7 @@ final class OrderOfWorkTest extends TestCase
                         'The coat is sprayed over a mask.',
                     ),
                 ],
-                $turned,
+                $byHand,
             ),
         );
         self::assertSame($turned, $order($set));
@@ -523,7 +525,7 @@ final class OrderOfWorkTest extends TestCase
         self::assertSame([Rule::InnerFirst], $said[0]->rules());
         $text = (new WarningWords($set))->of($said[0]);
         self::assertStringContainsString('The coat is sprayed over a mask.', $text);
-        self::assertStringContainsString('base coat on skin', $text);
+        self::assertStringContainsString('base colour, two coats on skin', $text);
     }
 
     public function test_a_larger_batch_waits_no_longer_for_paint_to_dry(): void

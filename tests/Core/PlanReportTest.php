@@ -180,7 +180,7 @@ final class PlanReportTest extends TestCase
         ]);
         $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []])));
         $state = $plan->requirements[0];
-        self::assertSame(['minutes', 'over'], [$state->requirement->subject(), $state->state]);
+        self::assertSame(['minutes', Standing::Over], [$state->requirement->subject(), $state->state]);
         self::assertEqualsWithDelta($plan->minutesByPasses() - 1, $state->by, 1e-9);
     }
 

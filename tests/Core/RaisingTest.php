@@ -140,7 +140,7 @@ final class RaisingTest extends TestCase
             $document->tiers[] = $low;
             $standard = StandardFormat::read($document);
             $done = [];
-            foreach (Demo::planner()->choose(new PlanRequest($standard, $standard->tier('low'), $figure)) as $planned) {
+            foreach (Demo::planner()->choose(new PlanRequest($standard, $standard->tier('low'), $figure))->areas as $planned) {
                 $done[(string) $planned->demand->area?->key] = $planned->choice->techniques ?? [];
             }
             if ($seed % 4 === 0) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Words\SchemeWords;
 use Ordotype\Core\Colour\SlotCheck;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Sculpt\MapCheck;
@@ -234,10 +235,10 @@ final class SculptMapTest extends TestCase
                 'The light #b3b3b3 is hardly lighter than #b0b0b0: the difference is not seen on the table.',
                 'The light #a0a0a0 is not lighter than #b3b3b3 before it.',
             ],
-            $slots[0]->problems,
+            array_map(SchemeWords::problem(...), $slots[0]->problems),
         );
-        self::assertSame(['No Such Paint is not on the shelf.'], $slots[1]->problems);
-        self::assertSame(['The scheme has no colours for this yet.'], $slots[2]->problems);
+        self::assertSame(['No Such Paint is not on the shelf.'], array_map(SchemeWords::problem(...), $slots[1]->problems));
+        self::assertSame(['The scheme has no colours for this yet.'], array_map(SchemeWords::problem(...), $slots[2]->problems));
     }
 
     /** @return list<array{float, float}> */

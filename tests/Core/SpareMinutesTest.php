@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use PHPUnit\Framework\Attributes\DataProvider;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Extra;
@@ -72,7 +76,7 @@ final class SpareMinutesTest extends TestCase
                 }
             }
             foreach ($best->requirements as $state) {
-                self::assertNotContains($state->state, ['short', 'over', 'conflict']);
+                self::assertNotContains($state->state, [Standing::Short, Standing::Over, Standing::Conflict]);
             }
         }
         $open = new PlanRequest($standard, $standard->tier('exhibition'), Demo::sculpt());
@@ -92,6 +96,67 @@ final class SpareMinutesTest extends TestCase
         $edges = SpareMinutes::notice($coat, $standard->technique('edge_highlight'));
         self::assertSame([1.0, 2.0, 4.0, 8.0][$coat->focus] * $coat->sharePct, $edges);
         self::assertSame(0.8 * $edges, SpareMinutes::notice($coat, $standard->technique('dark_lining')));
+    }
+
+    public function test_what_is_proposed_is_what_a_higher_rung_does_there(): void
+    {
+        $proposed = 0;
+        $standard = Demo::standard();
+        foreach (['muster', 'company', 'banner', 'cabinet'] as $key) {
+            foreach (['sluice-warden', 'mudlark', 'lantern-provost', 'bell-diver'] as $figure) {
+                $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier($key), Demo::sculpt($figure)));
+                $glows = array_filter($plan->request->sculpt->areas, fn (Area $a) => $a->material === Material::Glow);
+                $lit = array_merge(...array_map(fn (Area $a) => [$a->key, ...$a->touches], array_values($glows)));
+                foreach (array_merge(...(new SpareMinutes($plan))->extras()) as $extra) {
+                    $where = "$figure at $key: {$extra->technique()->key} on {$extra->area->key}";
+                    $isSmooth = in_array($extra->area->material, [Material::Eye, Material::TeethClaw, Material::GemLens], true);
+                    self::assertFalse($isSmooth && $extra->technique()->givesAny(Effect::HighlightEdge, Effect::Texture), $where);
+                    self::assertGreaterThanOrEqual(2, $extra->technique()->suit($extra->area->relief), $where);
+                    if ($extra->technique()->givesAny(Effect::Glow)) {
+                        $touches = array_intersect($extra->area->touches, array_map(fn (Area $a) => $a->key, $glows));
+                        self::assertTrue(in_array($extra->area->key, $lit, true) || $touches !== [], $where);
+                    }
+                    $proposed++;
+                }
+            }
+        }
+        self::assertGreaterThan(100, $proposed);
+    }
+
+    /** @param  list<string>  $expected */
+    #[DataProvider('rungs')]
+    public function test_more_is_read_off_the_rungs_above(string $tier, array $expected): void
+    {
+        $allowed = fn (string ...$keys): array => array_map(
+            fn (string $key) => ['kind' => 'technique', 'technique' => $key, 'status' => 'allowed'],
+            $keys,
+        );
+        $light = ['kind' => 'effect', 'effect' => 'highlight_raised', 'by' => ['glaze_light']];
+        $standard = Demo::ladderOf([
+            'low' => $allowed('base_coat', 'glaze', 'layer', 'stipple', 'glaze_light', 'edge_highlight'),
+            'retired' => $allowed('base_coat', 'stipple'),
+            'high' => [...$allowed('base_coat', 'layer', 'dark_lining', 'glaze_light'), $light],
+        ], [
+            'low' => ['default_status' => 'not_offered'],
+            'retired' => ['status' => 'retired', 'default_status' => 'not_offered'],
+            'high' => ['default_status' => 'not_offered'],
+        ]);
+        $plan = Demo::planner()->plan(
+            new PlanRequest($standard, $standard->tier($tier), Demo::sculptOf(['coat' => ['relief' => ['soft_folds']]])),
+        );
+        $extras = array_merge(...(new SpareMinutes($plan))->extras());
+        $found = array_map(fn (Extra $e) => $e->technique()->key, $extras);
+        sort($found);
+        self::assertSame($expected, $found);
+    }
+
+    /** @return array<string, array{string, list<string>}> */
+    public static function rungs(): array
+    {
+        return [
+            'only what a higher offered rung does: not what a retired one does' => ['low', ['glaze_light', 'layer', 'tidy_base']],
+            'nothing above it: what it does itself' => ['high', ['dark_lining', 'layer', 'tidy_base']],
+        ];
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Planning\PlanRequest;
@@ -53,7 +54,7 @@ final class SprayedColoursTest extends TestCase
             $state = array_values(
                 array_filter($plan->requirements, fn ($r) => $r->requirement->subject() === 'sprayed_colours'),
             )[0];
-            self::assertSame(count($found) < $min ? 'short' : 'met', $state->state, "seed $seed");
+            self::assertSame(count($found) < $min ? Standing::Short : Standing::Met, $state->state, "seed $seed");
         }
         ksort($numbers);
         self::assertGreaterThanOrEqual(3, count($numbers), 'hardly any variety: '.json_encode($numbers));
@@ -77,7 +78,7 @@ final class SprayedColoursTest extends TestCase
                 ['pace' => $pace],
             );
             foreach (
-                Demo::planner()->choose(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme)) as $planned
+                Demo::planner()->choose(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme))->areas as $planned
             ) {
                 $ways[$way][(string) $planned->demand->area?->key] = $planned->minutes();
             }

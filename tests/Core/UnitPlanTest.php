@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Amendment\Spread;
 use Ordotype\Core\Choice\ChosenTechnique;
@@ -156,7 +157,7 @@ final class UnitPlanTest extends TestCase
             $by[$kind->variant->name ?? 'plain'] = $kind;
             self::assertSame(
                 [],
-                array_filter($kind->plan->requirements, fn ($r) => in_array($r->state, ['short', 'conflict'], true)),
+                array_filter($kind->plan->requirements, fn ($r) => in_array($r->state, [Standing::Short, Standing::Conflict], true)),
             );
             self::assertSame([], OrderChecker::broken($kind->plan));
         }

@@ -343,7 +343,7 @@ final class BentPlanTest extends StudioTestCase
             array_column($this->plan($unit->id)->json('plan.steps'), 'technique'),
         );
 
-        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 5], 200);
+        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 5, 'despite' => 'Wanted on the bench today.'], 200);
         $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200);
         $all = array_merge(...array_column($batch->json('passes'), 'steps'));
         self::assertSame($all, array_values(array_unique($all)), 'every step has a key of its own');
@@ -480,7 +480,7 @@ final class BentPlanTest extends StudioTestCase
         $piece = Piece::query()->with('unit')->findOrFail($take->id);
         self::assertSame('on_bench', $piece->stage);
         self::assertSame($before, $piece->logs()->count(), 'no log is lost');
-        $left = array_diff_key(BenchWork::wanted($piece), array_flip($piece->logs()->pluck('step')->all()));
+        $left = array_diff_key(app(BenchWork::class)->wanted($piece), array_flip($piece->logs()->pluck('step')->all()));
         $minutes = array_sum(array_column($left, 'minutes'));
         // By area rather than by passes, so somewhat more than what was told.
         self::assertGreaterThanOrEqual($finished->json('minutes') - 0.5, $minutes);
@@ -521,7 +521,7 @@ final class BentPlanTest extends StudioTestCase
         );
         self::assertSame('company', $raised->json('unit.tier.key'));
         foreach (Unit::query()->findOrFail($unit->id)->pieces()->with('unit')->get() as $piece) {
-            self::assertNotSame([], BenchWork::wanted($piece));
+            self::assertNotSame([], app(BenchWork::class)->wanted($piece));
         }
     }
 

@@ -64,15 +64,26 @@ final class Demo
      */
     public static function tierOf(array $clauses, array $tier = []): Standard
     {
+        return self::ladderOf(['tier' => $clauses], ['tier' => $tier]);
+    }
+
+    /**
+     * The demo's catalogue with a ladder of tiers, lowest first, that hold just these clauses.
+     *
+     * @param  array<string, list<array<string, mixed>>>  $ladder  clauses by tier
+     * @param  array<string, array<string, mixed>>  $tiers  what a tier has otherwise than usual
+     */
+    public static function ladderOf(array $ladder, array $tiers = []): Standard
+    {
         $document = self::json('standards/five-rungs.json');
         assert($document instanceof \stdClass);
-        $document->prices = [];
-        $document->tiers = [
-            self::object(
-                $tier + [
-                    'key' => 'tier',
-                    'name' => 'Tier',
-                    'order' => 1,
+        $document->prices = $document->tiers = [];
+        foreach ($ladder as $key => $clauses) {
+            $document->tiers[] = self::object(
+                ($tiers[$key] ?? []) + [
+                    'key' => $key,
+                    'name' => ucfirst($key),
+                    'order' => count($document->tiers) + 1,
                     'status' => 'offered',
                     'intent' => '',
                     'pace' => 'fast',
@@ -80,13 +91,13 @@ final class Demo
                     'default_status' => 'allowed',
                     'viewing' => ['distance_cm' => 60, 'angle_arcmin' => 2],
                     'clauses' => array_map(
-                        fn (array $c, int $i) => $c + ['id' => "tier.$i"],
+                        fn (array $c, int $i) => $c + ['id' => "$key.$i"],
                         $clauses,
                         array_keys($clauses),
                     ),
                 ],
-            ),
-        ];
+            );
+        }
 
         return StandardFormat::read($document);
     }

@@ -138,9 +138,10 @@ final class BendController
     {
         $given = $request->validate([
             'revision' => ['required', 'integer'],
-            'rule' => ['required', 'string'],
-            'earlier' => ['required', 'string', 'max:190'],
-            'later' => ['required', 'string', 'max:190'],
+            'rules' => ['required', 'array', 'min:1', 'max:200'],
+            'rules.*.rule' => ['required', 'string'],
+            'rules.*.earlier' => ['required', 'string', 'max:190'],
+            'rules.*.later' => ['required', 'string', 'max:190'],
             'reason' => ['required', 'string', 'max:500'],
         ]);
         $by = $request->user();
@@ -148,15 +149,7 @@ final class BendController
 
         return $this->view(
             $request,
-            $this->bend->overrule(
-                $unit,
-                $given['rule'],
-                $given['earlier'],
-                $given['later'],
-                $given['reason'],
-                $by,
-                (int) $given['revision'],
-            ),
+            $this->bend->overrule($unit, array_values($given['rules']), $given['reason'], $by, (int) $given['revision']),
         );
     }
 

@@ -68,8 +68,9 @@ final class OrderController
             ->whereIn('pieces.unit_id', $order->units->pluck('id'))
             ->whereNull('step_logs.skipped')
             ->groupBy('pieces.unit_id')
-            ->selectRaw('pieces.unit_id, sum(step_logs.minutes) as minutes')
-            ->pluck('minutes', 'unit_id');
+            ->selectRaw('pieces.unit_id, sum(step_logs.minutes) as minutes, sum(step_logs.planned_minutes) as planned')
+            ->get()
+            ->keyBy('unit_id');
 
         return new JsonResponse(
             self::brief($order) + [
@@ -86,8 +87,12 @@ final class OrderController
                 'currency' => $standard->currency,
                 'unit_plans' => $order->units
                     ->map(
-                        fn (Unit $u) => ['unit' => $u->id, 'spent' => round((float) ($spent[$u->id] ?? 0), 1)] +
-                            $planned[$u->id],
+                        fn (Unit $u) => [
+                            'unit' => $u->id,
+                            // What was timed or entered; what the steps that are done were planned at stands beside it.
+                            'spent' => isset($spent[$u->id]->minutes) ? round((float) $spent[$u->id]->minutes, 1) : null,
+                            'planned_done' => round((float) ($spent[$u->id]->planned ?? 0), 1),
+                        ] + $planned[$u->id],
                     )
                     ->all(),
                 'tiers' => array_map(
@@ -127,9 +132,10 @@ final class OrderController
                 'status' => 'draft',
                 'due_on' => $given['due_on'] ?? null,
                 'standard_version_id' => Standards::current()->id,
+                // Colours are the client's: the same client's last, or none until somebody chooses.
                 'scheme_id' => isset($given['scheme'])
                     ? Scheme::query()->where('slug', $given['scheme'])->value('id')
-                    : Scheme::query()->value('id'),
+                    : Order::query()->where('client', $given['client'])->orderByDesc('id')->value('scheme_id'),
             ]);
             ActivityLog::write('order.created', $order, null, $given);
 

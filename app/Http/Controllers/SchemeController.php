@@ -25,6 +25,7 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
+use Ordotype\Core\Words\SchemeWords;
 use stdClass;
 
 /**
@@ -241,7 +242,7 @@ final class SchemeController
                     'slot' => $s->slot,
                     'colours' => self::colours($s->colours, $shelf),
                     'steps' => array_map(fn (?float $l) => $l === null ? null : round($l, 1), $s->steps),
-                    'problems' => $s->problems,
+                    'problems' => array_map(SchemeWords::problem(...), $s->problems),
                     'places' => array_map(fn (array $p) => "{$p[0]->name}: {$p[1]->name}", $s->places),
                 ],
                 SlotCheck::all($scheme, $sculpts, $shelf),

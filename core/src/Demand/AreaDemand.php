@@ -15,7 +15,8 @@ final readonly class AreaDemand
 
     /**
      * @param  list<Requirement>  $asked  what each clause asks by itself, in clause order, applicable ones only
-     * @param  array<string, true>  $allowed  keys of techniques that the tier requires or allows here
+     * @param  array<string, bool>  $allowed  by key, techniques that the tier requires or allows here; true where a
+     *     clause says so, false where it is the tier's default
      * @param  list<NotApplicable>  $notApplicable
      * @param  array<string, true>  $onRequest  keys of techniques that the client may ask for here
      */

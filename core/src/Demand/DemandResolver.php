@@ -83,7 +83,7 @@ final readonly class DemandResolver
             }
             $last = $said[$technique->key] ?? $this->unsaid($technique);
             if ($last->isUsable()) {
-                $allowed[$technique->key] = true;
+                $allowed[$technique->key] = isset($said[$technique->key]);
             } elseif ($last->status === TechniqueStatus::OnRequest) {
                 $onRequest[$technique->key] = true;
             }
@@ -118,7 +118,7 @@ final readonly class DemandResolver
             }
             $last = $said[$technique->key] ?? $this->unsaid($technique);
             if ($last->isUsable()) {
-                $allowed[$technique->key] = true;
+                $allowed[$technique->key] = isset($said[$technique->key]);
             }
             array_push($asked, ...$last->required);
         }

@@ -16,7 +16,7 @@ use Ordotype\Core\Standard\Technique;
 
 /**
  * What spare minutes on a piece buy: extras are techniques that the tier allows or gives on request and the plan does
- * not use. One group for each area, whose options are its permitted combinations of up to two extras; minutes are
+ * not use, and that the ladder shows to be more ({@see MoreOnLadder}). One group for each area, whose options are its permitted combinations of up to two extras; minutes are
  * rounded up to the half minute; what is done by the piece is no extra where there is nothing to count; within the
  * minutes, the most notice. A multiple-choice knapsack, solved exactly by
  * dynamic programming over half minutes; equal notice goes to fewer minutes, then to what comes first on the sculpt.
@@ -34,9 +34,12 @@ final class SpareMinutes
 
     private readonly PlanContext $context;
 
+    private readonly MoreOnLadder $more;
+
     public function __construct(private readonly Plan $plan)
     {
         $this->context = $plan->chosen()->context;
+        $this->more = new MoreOnLadder($plan->request);
     }
 
     /**
@@ -121,7 +124,8 @@ final class SpareMinutes
             && DemandResolver::fits($technique, $area)
             && ! $technique->givesAny(Effect::BaseColour)
             && ($technique->perPiece <= 0 || $area->count > 0)
-            && $this->context->method->keepsOff($technique, $area) === null;
+            && $this->context->method->keepsOff($technique, $area) === null
+            && $this->more->has($technique, $area);
     }
 
     public static function notice(Area $area, Technique $technique): float
