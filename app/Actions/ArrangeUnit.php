@@ -118,6 +118,9 @@ final class ArrangeUnit
                     '/tier',
                 );
             }
+            if ($standard->tier($tier)->status === TierStatus::Open) {
+                throw new Refusal("{$standard->tier($tier)->name} is quoted by hand: agree it with the client in an order of its own.", '/tier');
+            }
             $before = $unit->tier;
             $edits = $unit->edits ?? [];
             $unit->update(['tier' => $tier, 'edits' => null]);

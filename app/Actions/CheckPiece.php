@@ -142,10 +142,10 @@ final class CheckPiece
     {
         return DB::transaction(function () use ($check, $fault, $by): Check {
             $check = $this->locked($check);
+            $row = $check->faults()->whereKey($fault)->firstOrFail();
             if (Checks::isOwnWork($check->piece, $by)) {
                 throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
             }
-            $row = $check->faults()->whereKey($fault)->firstOrFail();
             ActivityLog::write('check.fault_taken_away', $check, $row->toArray(), null);
             $row->delete();
             if (! $check->faults()->where('question', $row->question)->exists()) {

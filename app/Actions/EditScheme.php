@@ -106,7 +106,7 @@ final class EditScheme
                             ->logs()
                             ->whereNull('skipped')
                             ->whereNotIn('family', ['prepare', 'undercoat', 'check'])
-                            ->sum('minutes'),
+                            ->sum(DB::raw('coalesce(minutes, planned_minutes)')),
                         2,
                     );
             $version->update([

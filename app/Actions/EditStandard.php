@@ -16,6 +16,7 @@ use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\EditClash;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\NewTechniques;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Problem\FormatException;
 use stdClass;
@@ -121,14 +122,18 @@ final class EditStandard
     /**
      * Makes several changes of the draft at once, all or none; the same list undone and turned round takes them back.
      *
+     * A new technique comes with the clauses that keep it off the tiers whose default would take it at once.
+     *
      * @param  list<DocumentEdit>  $edits
+     * @return array{StandardVersion, list<DocumentEdit>, list<string>} the draft, what was changed all in all, and the
+     *     names of tiers on which a new technique is not offered until somebody says so
      *
      * @throws Conflict when something is not as an edit says it was
      * @throws FormatException when the result is no standard
      */
-    public function change(array $edits): StandardVersion
+    public function change(array $edits): array
     {
-        return DB::transaction(function () use ($edits): StandardVersion {
+        return DB::transaction(function () use ($edits): array {
             $draft = $this->locked();
             $before = Standards::document($draft);
             try {
@@ -136,7 +141,13 @@ final class EditStandard
             } catch (EditClash $e) {
                 throw new Conflict($e->getMessage(), ['change' => $e->place, 'current' => $e->current]);
             }
-            StandardFormat::read($after);
+            $standard = StandardFormat::read($after);
+            $kept = NewTechniques::keptOff($standard, $edits);
+            if ($kept !== []) {
+                $after = DocumentEdits::apply($after, array_column($kept, 'edit'));
+                StandardFormat::read($after);
+                $edits = [...$edits, ...array_column($kept, 'edit')];
+            }
             Standards::rewrite($draft, $after, Auth::id());
             $draft->update(['revision' => $draft->revision + 1]);
             foreach ($edits as $edit) {
@@ -147,8 +158,9 @@ final class EditStandard
                     $edit->after === null ? null : Json::canonical($edit->after),
                 );
             }
+            $names = array_values(array_unique(array_map(fn (array $k) => $k['tier'], $kept)));
 
-            return $draft->refresh();
+            return [$draft->refresh(), $edits, $names];
         });
     }
 

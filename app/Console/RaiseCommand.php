@@ -77,7 +77,8 @@ final class RaiseCommand extends CoreCommand
                         $areas,
                     ),
                     'whole' => array_map(self::written(...), $work->whole),
-                    'concerns' => $work->concerns,
+                    'varnished' => $work->isVarnished,
+                    'concerns' => array_map(fn ($t) => $t->key, $work->concerns),
                     'order' => array_map(fn (Step $s) => $s->key()->id, $work->work->steps),
                     'minutes_by_passes' => $work->minutes(),
                 ]),
@@ -122,14 +123,11 @@ final class RaiseCommand extends CoreCommand
         if ($work->whole !== []) {
             $this->line('On the whole model: '.self::names($work->whole));
         }
-        foreach ($work->concerns as $key) {
-            $technique = $standard->technique($key);
-            $this->line(
-                "Note: there is $technique->name on it already: ".
-                    ($technique->givesAny(\Ordotype\Core\Standard\Effect::Protect)
-                        ? 'new paint goes over it, and it is varnished again at the end.'
-                        : 'work around it, or do it again after what would cover it.'),
-            );
+        foreach ($work->concerns as $technique) {
+            $this->line("Note: there is $technique->name on it already: work around it, or do it again after what would cover it.");
+        }
+        if ($work->isVarnished) {
+            $this->line('Note: it is varnished: new paint goes over the varnish, and it is varnished again at the end.');
         }
 
         if ($work->work->steps !== []) {

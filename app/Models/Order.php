@@ -34,6 +34,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Order extends Model
 {
+    /** Where nothing is left to do. */
+    public const FINISHED = ['done', 'delivered', 'closed', 'cancelled'];
+
     protected $guarded = [];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

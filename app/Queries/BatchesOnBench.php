@@ -61,6 +61,7 @@ final class BatchesOnBench
      */
     private function releases(Collection $units): array
     {
+        /** @var \Illuminate\Database\Eloquent\Collection<int, ReleaseRow> $rows */
         $rows = ReleaseRow::query()
             ->whereIn('unit_id', $units->pluck('id'))
             ->whereNull('taken_back_at')

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use App\Models\ClauseRow;
+use App\Models\Order;
 use App\Models\Sculpt;
+use App\Models\Unit;
 use App\Models\StandardVersion;
 use App\Models\User;
 use App\Policies\Rights;
@@ -62,6 +64,7 @@ final class LadderView
                         'published_at' => $published->published_at?->toIso8601ZuluString(),
                     ],
             'currency' => $standard->currency,
+            'open_units' => self::openUnits(),
             'tiers' => array_map(
                 fn (Tier $t) => [
                     'key' => $t->key,
@@ -179,5 +182,28 @@ final class LadderView
             'before' => $words->before($c),
             'after' => $words->after($c),
         ];
+    }
+
+    /**
+     * Orders that are not finished, by tier: what a tier's retirement would leave standing.
+     *
+     * @return list<array{tier: string, units: int, orders: list<string>}>
+     */
+    private static function openUnits(): array
+    {
+        return Unit::query()
+            ->whereHas('order', fn ($q) => $q->whereNotIn('status', Order::FINISHED))
+            ->with('order:id,number')
+            ->get(['id', 'order_id', 'tier'])
+            ->groupBy('tier')
+            ->map(
+                fn ($units, $tier) => [
+                    'tier' => (string) $tier,
+                    'units' => $units->count(),
+                    'orders' => array_values($units->map(fn (Unit $u) => $u->order->number)->unique()->sort()->all()),
+                ],
+            )
+            ->values()
+            ->all();
     }
 }

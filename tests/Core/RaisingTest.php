@@ -83,7 +83,7 @@ final class RaisingTest extends TestCase
             array_sum(array_map(fn ($a) => $a->minutes() ?? 0.0, Demo::planner()->plan($request)->areas)),
             $added,
         );
-        self::assertContains('matt_varnish', $raising->concerns());
+        self::assertTrue($raising->isVarnished());
         foreach ($raising->areas() as $area) {
             foreach ($area->added as $used) {
                 self::assertNotSame('spray', $used->technique->family->value);

@@ -114,7 +114,7 @@ final class ArrangementTest extends StudioTestCase
             $tiers->firstWhere('key', 'banner')['minutes'],
             $tiers->firstWhere('key', 'banner')['raise']['minutes'],
         );
-        self::assertContains('matt_varnish', $tiers->firstWhere('key', 'banner')['raise']['concerns']);
+        self::assertTrue($tiers->firstWhere('key', 'banner')['raise']['varnished']);
         $plan = $this->api('lead', 'GET', "units/$unit->id/plan", null, 200);
         $has = fn (string $area) => array_map(
             fn (array $t) => ['technique' => $t['technique'], 'passes' => $t['passes'], 'extent' => $t['extent']],

@@ -52,16 +52,19 @@ final class BadBendsTest extends StudioTestCase
         yield 'a rule set aside without the steps' => [
             'POST',
             'overrules',
-            ['rule' => 'phase', 'reason' => 'Why not.'],
+            ['rules' => [['rule' => 'phase']], 'reason' => 'Why not.'],
             422,
-            '/earlier',
+            '/rules/0/earlier',
         ];
         yield 'a rule set aside between steps that are not there' => [
             'POST',
             'overrules',
-            ['rule' => 'phase', 'earlier' => 'moon:base_coat', 'later' => 'coat:spray_base', 'reason' => 'Why not.'],
+            [
+                'rules' => [['rule' => 'phase', 'earlier' => 'moon:base_coat', 'later' => 'coat:spray_base']],
+                'reason' => 'Why not.',
+            ],
             422,
-            '/earlier',
+            '/rules/0/earlier',
         ];
         yield 'a rule upheld that was not set aside' => ['DELETE', 'overrules/5', [], 404, null];
         yield 'variants without a name' => [
@@ -194,9 +197,11 @@ final class BadBendsTest extends StudioTestCase
                 'POST',
                 'overrules',
                 [
-                    'rule' => 'phase',
-                    'earlier' => implode(':', array_slice(explode(':', $keys[0]), 0, 2)),
-                    'later' => implode(':', array_slice(explode(':', $keys[1]), 0, 2)),
+                    'rules' => [[
+                        'rule' => 'phase',
+                        'earlier' => implode(':', array_slice(explode(':', $keys[0]), 0, 2)),
+                        'later' => implode(':', array_slice(explode(':', $keys[1]), 0, 2)),
+                    ]],
                     'reason' => 'Tried.',
                 ],
             ],

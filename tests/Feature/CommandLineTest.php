@@ -251,7 +251,7 @@ final class CommandLineTest extends TestCase
         $raised = json_decode($raise->getOutput(), true, 64, JSON_THROW_ON_ERROR);
         self::assertGreaterThan(0, $raised['minutes']);
         self::assertLessThan($raised['anew'], $raised['minutes']);
-        self::assertContains('matt_varnish', $raised['concerns']);
+        self::assertTrue($raised['varnished']);
         self::assertEqualsWithDelta(
             $raised['minutes'],
             array_sum(array_column($raised['areas'], 'minutes')) +
@@ -266,7 +266,7 @@ final class CommandLineTest extends TestCase
         );
         self::assertSame(0, (int) $same['minutes']);
         self::assertStringContainsString(
-            'Matt varnish on it already',
+            'it is varnished',
             $this->artisan('ordotype:raise', '--from=company', '--to=cabinet', ...$files)->getOutput(),
         );
         self::assertStringContainsString(

@@ -14,6 +14,7 @@ final class RightsTest extends StudioTestCase
     private const ALLOWED = [
         'POST session' => 'anyone',
         'GET session' => 'anyone',
+        'GET vocabulary' => 'anyone',
         'DELETE session' => 'lead painter odo desk',
         'GET standard' => 'lead desk',
         'GET standard/versions' => 'lead desk',
@@ -52,6 +53,7 @@ final class RightsTest extends StudioTestCase
         'GET units/{unit}/plan' => 'lead painter odo desk',
         'PUT units/{unit}/plan' => 'lead',
         'POST units/{unit}/release' => 'lead',
+        'DELETE units/{unit}/release' => 'lead',
         'GET units/{unit}/schools' => 'lead',
         'GET units/{unit}/tiers' => 'lead',
         'POST units/{unit}/spare' => 'lead',
@@ -99,6 +101,7 @@ final class RightsTest extends StudioTestCase
         'GET checks/{check}' => 'lead painter odo desk',
         'POST pieces/{piece}/check' => 'lead painter odo',
         'PUT checks/{check}/answers' => 'lead painter odo',
+        'DELETE checks/{check}/faults/{fault}' => 'lead painter odo',
         'POST checks/{check}/verdict' => 'lead painter odo',
         'GET sign-offs' => 'lead painter odo desk',
         'GET sign-offs/{number}' => 'lead painter odo desk',
@@ -142,6 +145,7 @@ final class RightsTest extends StudioTestCase
             'slug' => 'tidemark',
             'sha' => str_repeat('0', 64),
             'place' => 0,
+            'fault' => 999999,
         ];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);

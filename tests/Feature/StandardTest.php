@@ -262,7 +262,7 @@ final class StandardTest extends StudioTestCase
             array_filter(
                 $difference->json('painter'),
                 fn (array $l) => $l['what'] === 'edge highlights' &&
-                    str_starts_with($l['before'], 'where it stands out most by edge highlight or '),
+                    str_starts_with($l['before'], 'where it stands out most by edge highlight, '),
             ),
         );
         self::assertNotSame([], $difference->json('techniques'));

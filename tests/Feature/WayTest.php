@@ -10,6 +10,7 @@ use App\Models\Piece;
 use App\Models\SignOff;
 use Illuminate\Support\Facades\Artisan;
 use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Record\Link;
 
 /** From a clause to a certificate, through the API. */
 final class WayTest extends StudioTestCase
@@ -99,7 +100,7 @@ final class WayTest extends StudioTestCase
         $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 1, 'edits' => (object) []], 409);
         $back = $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 2, 'edits' => (object) []], 200);
         self::assertSame($plan->json('plan'), $back->json('plan'));
-        $this->api('lead', 'POST', "units/$unit/release", ['revision' => 3], 200)->assertJsonPath(
+        $this->api('lead', 'POST', "units/$unit/release", ['revision' => 3, 'despite' => 'The quote is agreed by word of mouth.'], 200)->assertJsonPath(
             'unit.released',
             true,
         );
@@ -220,12 +221,7 @@ final class WayTest extends StudioTestCase
                     ->orderBy('number')
                     ->get()
                     ->map(
-                        fn ($s) => [
-                            'number' => $s->number,
-                            'previous' => $s->previous,
-                            'hash' => $s->hash,
-                            'record' => $s->record,
-                        ],
+                        fn (SignOff $s) => new Link($s->number, $s->previous, $s->hash, $s->record),
                     )
                     ->all(),
             ),

@@ -1,7 +1,7 @@
 import '@fontsource-variable/bricolage-grotesque';
 import '@fontsource-variable/instrument-sans';
 import './app/theme.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -9,10 +9,20 @@ import { BrowserRouter } from 'react-router';
 import { Problem } from './api/client';
 import { Routed } from './app/Routed';
 import { antTheme, useDark } from './app/theme';
+import { loadWords } from './features/standard/words';
+import { Failed, Loading } from './ui/states';
 
 const queries = new QueryClient({
     defaultOptions: { queries: { retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500), staleTime: 5_000, refetchOnWindowFocus: false } },
 });
+
+/** Nothing is drawn before there are words for it. */
+function Worded() {
+    const words = useQuery({ queryKey: ['words'], queryFn: async () => { await loadWords(); return true; }, staleTime: Infinity, gcTime: Infinity });
+    if (words.isPending) return <Loading what="the studio" />;
+    if (words.isError) return <Failed error={words.error} again={() => void words.refetch()} />;
+    return <Routed />;
+}
 
 function Root() {
     const dark = useDark();
@@ -21,7 +31,7 @@ function Root() {
             <AntApp>
                 <QueryClientProvider client={queries}>
                     <BrowserRouter>
-                        <Routed />
+                        <Worded />
                     </BrowserRouter>
                 </QueryClientProvider>
             </AntApp>

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ArrangeUnit;
+use App\Formats\Amounts;
 use App\Models\Unit;
 use App\Studio\Refusal;
 use App\Studio\UnitPlans;
@@ -25,6 +26,7 @@ use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\SpareMinutes;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 use Ordotype\Core\Words\Voices;
@@ -80,6 +82,9 @@ final class ArrangementController
         return new JsonResponse([
             'currency' => $request->standard->currency,
             'data' => array_map(function (Tier $tier) use ($request, $now, $done): array {
+                if ($tier->status === TierStatus::Open) {
+                    return self::quoted($tier);
+                }
                 $unfit = false;
                 try {
                     $plan =
@@ -118,13 +123,32 @@ final class ArrangementController
                                         array_filter($raise->areas(), fn (RaisedArea $a) => $a->repainted),
                                     ),
                                 ),
-                                'concerns' => $raise->concerns(),
+                                'varnished' => $raise->isVarnished(),
+                                'concerns' => array_map(fn (Technique $t) => $t->name, $raise->concerns()),
                             ],
                     'gains' => (new Voices($difference))->gains(),
                     'losses' => (new Voices($difference))->losses(),
                 ];
             }, $tiers),
         ]);
+    }
+
+    /** @return array<string, mixed> a tier that has no figures: it is quoted by hand */
+    private static function quoted(Tier $tier): array
+    {
+        return [
+            'key' => $tier->key,
+            'name' => $tier->name,
+            'order' => $tier->order,
+            'status' => $tier->status->value,
+            'minutes' => null,
+            'conflicts' => 0,
+            'amendments_unfit' => false,
+            'price' => null,
+            'raise' => null,
+            'gains' => [],
+            'losses' => [],
+        ];
     }
 
     /** What more minutes buy, or what goes when there must be fewer; and the plan of either aim. */
@@ -165,7 +189,7 @@ final class ArrangementController
             'amendment' => ['required', 'array'],
             'piece' => ['nullable', 'integer'],
         ]);
-        $amendment = self::object($request, 'amendment');
+        $amendment = Amounts::in(self::object($request, 'amendment'));
 
         return $this->plans->show(
             $request,

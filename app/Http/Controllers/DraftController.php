@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\EditStandard;
+use App\Formats\Amounts;
+use App\Models\Order;
 use App\Models\Sculpt;
 use App\Models\Studio;
 use App\Models\Unit;
@@ -57,7 +59,7 @@ final class DraftController
         $clause = self::body($request)->clause ?? null;
         $row = $edit->write(
             $given['tier'],
-            $clause instanceof stdClass ? $clause : throw new Refusal('The clause must be an object.', '/clause'),
+            $clause instanceof stdClass ? Amounts::in($clause) : throw new Refusal('The clause must be an object.', '/clause'),
             (int) $given['revision'],
         );
 
@@ -85,11 +87,22 @@ final class DraftController
     public function change(Request $request, EditStandard $edit): JsonResponse
     {
         $edits = $this->edits($request);
+        [$draft, $made, $notOffered] = $edit->change(
+            $edits === [] ? throw new Refusal('There is nothing to change.', '/changes') : $edits,
+        );
 
         return new JsonResponse([
-            'draft_revision' => $edit->change(
-                $edits === [] ? throw new Refusal('There is nothing to change.', '/changes') : $edits,
-            )->revision,
+            'draft_revision' => $draft->revision,
+            'changes' => array_map(
+                fn (DocumentEdit $e) => [
+                    'what' => $e->what,
+                    'tier' => $e->tier,
+                    'before' => $e->before,
+                    'after' => $e->after,
+                ],
+                $made,
+            ),
+            'not_offered' => $notOffered,
         ]);
     }
 
@@ -189,7 +202,7 @@ final class DraftController
         $units = [];
         $open = Unit::query()
             ->whereNull('released_at')
-            ->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))
+            ->whereHas('order', fn ($q) => $q->whereNotIn('status', Order::FINISHED))
             ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
             ->orderBy('id')
             ->limit(40)
@@ -242,7 +255,7 @@ final class DraftController
             'units' => $units,
             'on_bench' => Unit::query()
                 ->whereNotNull('released_at')
-                ->whereHas('order', fn ($q) => $q->whereNotIn('status', ['done', 'delivered', 'closed', 'cancelled']))
+                ->whereHas('order', fn ($q) => $q->whereNotIn('status', Order::FINISHED))
                 ->count(),
         ]);
     }
@@ -279,7 +292,7 @@ final class DraftController
                 $change->what,
                 $change->tier ?? null,
                 self::thing($change->before ?? null),
-                self::thing($change->after ?? null),
+                Amounts::in(self::thing($change->after ?? null)),
             );
         }
 

@@ -19,8 +19,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\Rule;
 use Ordotype\Core\Bench\StageMove;
+use Ordotype\Core\Format\Json;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Tier;
+use stdClass;
 
 final class OrderController
 {
@@ -60,6 +62,7 @@ final class OrderController
                 'minutes' => round($plan->minutes() / max(1, UnitPlans::pieces($unit)->count()), 1),
                 'setup' => round($plan->setupMinutes(), 1),
                 'conflicts' => count($plan->conflicts()),
+                'agreed' => self::agreed($unit),
                 'price' => $price === [] ? null : ['low' => $price[0]->low, 'high' => $price[0]->high],
             ];
         }
@@ -181,6 +184,20 @@ final class OrderController
         ]);
     }
 
+    /** @return list<array{price: string, reason: string}> what amendments of the unit add to its price, as agreed */
+    private static function agreed(Unit $unit): array
+    {
+        $agreed = [];
+        foreach (UnitPlans::rows($unit) as $row) {
+            $amendment = Json::decode($row->body);
+            if ($amendment instanceof stdClass && is_string($amendment->price ?? null)) {
+                $agreed[] = ['price' => $amendment->price, 'reason' => (string) ($amendment->reason ?? '')];
+            }
+        }
+
+        return $agreed;
+    }
+
     /** @return array<string, mixed> */
     private static function brief(Order $order): array
     {
@@ -195,7 +212,7 @@ final class OrderController
             'due_on' => $order->due_on?->format('Y-m-d'),
             'late' => $order->due_on !== null &&
                 $order->due_on->isPast() &&
-                ! in_array($order->status, ['done', 'delivered', 'closed', 'cancelled'], true),
+                ! in_array($order->status, Order::FINISHED, true),
             'standard_version' => $order->version->number,
             'units' => $order->units
                 ->map(

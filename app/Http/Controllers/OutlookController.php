@@ -25,6 +25,7 @@ use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Words\PlanWords;
 use OutOfBoundsException;
 
@@ -71,7 +72,8 @@ final class OutlookController
                 ),
             ),
             'whole' => array_map(self::used(...), $work->whole),
-            'concerns' => $work->concerns,
+            'varnished' => $work->isVarnished,
+            'concerns' => array_map(fn (Technique $t) => $t->name, $work->concerns),
             'conflicts' => count($work->conflicts()),
             'order' => array_map(
                 fn (Step $s) => [

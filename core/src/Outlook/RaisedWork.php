@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Outlook;
 
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Choice\Conflict;
 use Ordotype\Core\Sequencing\OrderedWork;
 
@@ -15,14 +16,15 @@ final readonly class RaisedWork
      * @param  list<RaisedArea>  $areas
      * @param  list<ChosenTechnique>  $whole  to be done on the whole model, varnish and the final look anew
      * @param  OrderedWork  $work  the added steps alone, pass numbers going on after what is done
-     * @param  list<string>  $concerns  keys of late work that is there: varnish to be taken into account, decals
-     *     to be kept
+     * @param  list<Technique>  $concerns  late work that is there and would be covered, such as decals
+     * @param  bool  $isVarnished  so that new paint goes over varnish
      */
     public function __construct(
         public array $areas,
         public array $whole,
         public OrderedWork $work,
         public array $concerns,
+        public bool $isVarnished,
     ) {
     }
 

@@ -6,6 +6,7 @@ namespace Ordotype\Core\Outlook;
 
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Choice\ConflictFinder;
 use Ordotype\Core\Planning\AskedArea;
 use Ordotype\Core\Planning\Plan;
@@ -84,7 +85,7 @@ final class Raising
         $steps = (new AddedSteps($this->request))->of($areas, $whole, $this->done[''] ?? []);
         $order = WorkOrder::of($this->request->arranged($this->request->arrangement->rulesOnly()));
 
-        return new RaisedWork($areas, $whole, $order->lay($steps), $this->concerns());
+        return new RaisedWork($areas, $whole, $order->lay($steps), $this->concerns(), $this->isVarnished());
     }
 
     /** @return list<RaisedArea> in the sculpt's order; from nothing, what planning chooses */
@@ -145,21 +146,34 @@ final class Raising
     }
 
     /**
-     * @return list<string> keys of late work on the model that the additions go over or under: varnish to be taken
-     * into account, decals to be kept
+     * @return list<Technique> late work on the model that the additions go over or under, such as decals to be kept;
+     *     varnish is told apart by {@see isVarnished}
      */
     public function concerns(): array
     {
         $concerns = [];
         foreach ($this->done as $list) {
             foreach ($list as $used) {
-                if ($used->technique->givesAny(Effect::Protect, Effect::Mark, Effect::Freehand, Effect::LetterFull)) {
-                    $concerns[$used->technique->key] = true;
+                if ($used->technique->givesAny(Effect::Mark, Effect::Freehand, Effect::LetterFull)) {
+                    $concerns[$used->technique->key] = $used->technique;
                 }
             }
         }
 
-        return array_map(strval(...), array_keys($concerns));
+        return array_values($concerns);
+    }
+
+    public function isVarnished(): bool
+    {
+        foreach ($this->done as $list) {
+            foreach ($list as $used) {
+                if ($used->technique->givesAny(Effect::Protect)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @param  list<ChosenTechnique>  $done */

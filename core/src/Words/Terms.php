@@ -293,10 +293,16 @@ final class Terms
         };
     }
 
-    /** Minutes as they are written everywhere: whole ones. */
+    /** Minutes as they are written everywhere: whole ones, hours from two hours on. */
     public static function minutes(float $minutes): string
     {
-        return $minutes > 0.0 && $minutes < 1.0 ? 'under 1 min' : number_format($minutes, 0, '.', ' ').' min';
+        $whole = (int) round($minutes);
+
+        return match (true) {
+            $minutes > 0.0 && $whole === 0 => 'under 1 min',
+            $whole < 120 => "$whole min",
+            default => sprintf('%d h %02d', intdiv($whole, 60), $whole % 60),
+        };
     }
 
     /** @param  list<string>  $words */

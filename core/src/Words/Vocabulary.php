@@ -13,6 +13,7 @@ use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Relief;
 use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Size;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
@@ -32,6 +33,7 @@ final class Vocabulary
             'role' => self::plain(Role::cases()),
             'size' => self::plain(Size::cases()),
             'facing' => self::plain(Facing::cases()),
+            'view' => self::plain(View::cases()),
             'gate' => self::of(Gate::cases(), Terms::gate(...)),
             'family' => self::of(Family::cases(), Terms::family(...)),
             'effect' => self::of(Effect::cases(), Terms::effect(...)),

@@ -54,8 +54,9 @@ export function Swatch({ hex, name }: { hex: string | null; name?: string | null
     return <span className="swatch" style={{ background: hex ?? 'repeating-linear-gradient(45deg, var(--rule) 0 3px, transparent 3px 6px)' }} role="img" aria-label={name ?? hex ?? 'no colour known'} />;
 }
 
-/** Whole minutes; hours from two hours on. */
+/** Whole minutes; hours from two hours on; what takes less than half a minute says so. */
 export function minutes(m: number): string {
     const whole = Math.round(m);
+    if (m > 0 && whole === 0) return 'under 1 min';
     return whole < 120 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
 }

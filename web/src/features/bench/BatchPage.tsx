@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { App } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
 import { api, saysWhy } from '../../api/client';
 import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { Top } from '../../app/Frame';
+import { can, usePerson } from '../../app/session';
 import { Figure } from '../../ui/Figure';
 import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
 import { Caution, Failed, Loading } from '../../ui/states';
@@ -16,8 +17,11 @@ const isDone = (p: BatchPiece, pass: BatchPass) => needs(p, pass).every((s) => p
 
 export default function BatchPage() {
     const { id } = useParams();
-    const query = useQuery({ queryKey: ['batch', id], queryFn: () => api.get<Batch>(`bench/${id ?? ''}`) });
-    if (query.isPending) return <Loading what="the batch" />;
+    const query = useQuery({ queryKey: ['batch', id], queryFn: () => api.get<Batch>(`bench/${id ?? ''}`), staleTime: 0 });
+    // What was kept from an earlier visit would open the batch where it stood then.
+    const [fresh, setFresh] = useState(false);
+    useEffect(() => { if (!query.isFetching) setFresh(true); }, [query.isFetching]);
+    if (query.isPending || (!fresh && !query.isError)) return <Loading what="the batch" />;
     if (query.isError) return <Failed error={query.error} again={() => void query.refetch()} />;
     return <Work batch={query.data} />;
 }
@@ -25,8 +29,9 @@ export default function BatchPage() {
 function Work({ batch }: { batch: Batch }) {
     const queries = useQueryClient();
     const { message } = App.useApp();
-    const firstOpen = useMemo(() => Math.max(0, batch.passes.findIndex((p) => batch.pieces.some((x) => working(x) && x.stage !== 'rework' && !isDone(x, p)))), []);
-    const [at, setAt] = useState(firstOpen);
+    const go = useNavigate();
+    const person = usePerson();
+    const [at, setAt] = useState(batch.next_pass);
     const pass = batch.passes[at];
     const refresh = () => queries.invalidateQueries({ queryKey: ['batch'] });
     const say = (e: unknown) => void message.error(saysWhy(e));
@@ -36,6 +41,7 @@ function Work({ batch }: { batch: Batch }) {
         onSettled: refresh, onError: say,
     });
     const offer = useMutation({ mutationFn: async (pieces: number[]) => { for (const p of pieces) await api.post(`pieces/${p}/offer`); }, onSuccess: () => void message.success('Offered to the check.'), onSettled: refresh, onError: say });
+    const takeBack = useMutation({ mutationFn: () => api.remove(`units/${batch.unit.id}/release`, { revision: batch.unit.revision }), onSuccess: async () => { await queries.invalidateQueries(); void message.success('Taken back from the bench: it can be changed and released again.'); await go(`/units/${batch.unit.id}/plan`); }, onError: say });
     const every = batch.passes.flatMap((p) => p.steps);
     const finished = batch.pieces.filter((p) => working(p) && every.every((s) => p.done.includes(s) || (p.wants !== null && !p.wants.includes(s))) && p.repairs.every((r) => p.done.includes(r.key)));
     const all = () => { if (pass) { const open = batch.pieces.filter((p) => working(p) && !isDone(p, pass)); if (open.length > 0) mark.mutate({ pieces: open.map((p) => p.id), steps: pass.steps }); } };
@@ -53,6 +59,7 @@ function Work({ batch }: { batch: Batch }) {
     return (
         <div className="bench">
             <Top><Link to="/bench" className="soft">Bench</Link><h1>{batch.pieces.length} × {batch.unit.sculpt}</h1><span className="pill">{batch.unit.tier}</span><span className="pill">{batch.unit.order_number}</span><span className="room" />
+                {batch.unit.untouched && can(person, 'plan.edit') && <button className="btn" disabled={takeBack.isPending} onClick={() => takeBack.mutate()}>Take back from the bench</button>}
                 <button className="btn main" disabled={finished.length === 0 || offer.isPending} onClick={() => offer.mutate(finished.map((p) => p.id))}>{finished.length === 0 ? 'Nothing finished to offer yet' : `Offer ${finished.length} finished to the check`}</button></Top>
             <div className="batch">
                 <div style={{ display: 'grid', gap: 16 }}>
@@ -60,7 +67,7 @@ function Work({ batch }: { batch: Batch }) {
                         <section key={p.id} className="card pad" style={{ borderLeft: '4px solid var(--fault)' }}>
                             <h2>Model {p.number}: sent back</h2>
                             <div style={{ display: 'grid', gap: 8, marginTop: 10 }}>
-                                {p.repairs.map((r) => { const done = p.done.includes(r.key); return <button key={r.key} className={`btn big ${done ? '' : 'main'}`} style={{ justifyContent: 'flex-start' }} onClick={() => (done ? unmark.mutate({ piece: p.id, steps: [r.key] }) : mark.mutate({ pieces: [p.id], steps: [r.key] }))}>{done ? '✓ ' : ''}{r.technique}{r.area ? ` on ${batch.figure.find((a) => a.key === r.area)?.name.toLowerCase() ?? r.area}` : ''}, {Math.max(1, Math.round(r.minutes))} min</button>; })}
+                                {p.repairs.map((r) => { const done = p.done.includes(r.key); return <button key={r.key} className={`btn big ${done ? '' : 'main'}`} style={{ justifyContent: 'flex-start' }} onClick={() => (done ? unmark.mutate({ piece: p.id, steps: [r.key] }) : mark.mutate({ pieces: [p.id], steps: [r.key] }))}>{done ? '✓ ' : ''}{r.technique}{r.area ? ` on ${batch.figure.find((a) => a.key === r.area)?.name.toLowerCase() ?? r.area}` : ''}, {minutes(r.minutes)}</button>; })}
                             </div>
                         </section>
                     ))}
@@ -73,7 +80,7 @@ function Work({ batch }: { batch: Batch }) {
                                 <span className="soft">{pass.areas.length === 0 ? 'whole model' : `${batch.figure.filter((a) => pass.areas.includes(a.key)).map((a) => a.name.toLowerCase()).join(', ')}, ${extentWords(pass.extent)}`}</span>
                             </p>
                             <p style={{ margin: '0 0 8px' }}>{pass.how}</p>
-                            <p className="soft small" style={{ margin: '0 0 8px' }}>{[pass.consistency && `Paint: ${pass.consistency}.`, pass.tools && `Tools: ${pass.tools}.`, `${minutes(Math.max(1, pass.minutes))} a model${pass.dry > 0 ? `, dries ${pass.dry} min` : ''}.`].filter(Boolean).join(' ')}</p>
+                            <p className="soft small" style={{ margin: '0 0 8px' }}>{[pass.consistency && `Paint: ${pass.consistency}.`, pass.tools && `Tools: ${pass.tools}.`, `${minutes(pass.minutes)} a model${pass.dry > 0 ? `, dries ${pass.dry} min` : ''}.`].filter(Boolean).join(' ')}</p>
                             <Caution text={pass.caution} />
                             <div className="taps" role="group" aria-label="Models">
                                 {batch.pieces.map((p) => { const none = needs(p, pass).length === 0; const done = !none && isDone(p, pass); return <button key={p.id} className={`tap ${done ? 'done' : ''}`} disabled={!working(p) || none} aria-pressed={done} title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`} onClick={() => (done ? unmark.mutate({ piece: p.id, steps: needs(p, pass) }) : mark.mutate({ pieces: [p.id], steps: needs(p, pass) }))}><b>{p.number}</b><span className="small">{none ? 'not this one' : done ? 'done' : p.code}</span></button>; })}

@@ -6,6 +6,7 @@ import { api, saysWhy } from '../../api/client';
 import type { AnswerWord, Check, Question } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { Figure } from '../../ui/Figure';
+import { minutes } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
 
 const ANSWERS: [AnswerWord, string, string][] = [['yes', 'y', 'Yes'], ['fault', 'f', 'Fault'], ['not_seen', 's', 'Cannot be seen'], ['not_applicable', 'x', 'Does not apply']];
@@ -35,6 +36,7 @@ function Looking({ check }: { check: Check }) {
         mutationFn: (what: { question: string; answer: AnswerWord; note?: string; faults?: Found[] }) => api.put<Check>(`checks/${check.id}/answers`, what),
         onSuccess: (next, what) => { put(next); setFinding(false); setWhy(null); if (what.answer !== 'fault') setAt((i) => Math.min(check.questions.length - 1, i + 1)); }, onError: say,
     });
+    const takeAway = useMutation({ mutationFn: (fault: number) => api.remove<Check>(`checks/${check.id}/faults/${fault}`), onSuccess: put, onError: say });
     const close = useMutation({
         mutationFn: (what: { verdict: 'passed' | 'rework' | 'accepted'; reason?: string }) => api.post<Check>(`checks/${check.id}/verdict`, what),
         onSuccess: async (next) => {
@@ -90,8 +92,8 @@ function Looking({ check }: { check: Check }) {
                         {here.map((f) => (
                             <div key={f.id} className={`says ${f.severity === 'note' ? '' : f.severity === 'minor' ? 'warn' : 'bad'}`}>
                                 <b>{f.name}, {areaName(f.area).toLowerCase()}: {f.severity === 'note' ? 'a note, does not count' : f.severity}</b>
-                                <div className="small">{f.why}</div>
-                                {f.repair.length > 0 && <div className="small soft">Repair, {Math.max(1, Math.round(f.repair.reduce((m, s) => m + s.minutes, 0)))} min: {f.repair.map((s) => `${s.technique.toLowerCase()}${s.area ? ` on ${areaName(s.area).toLowerCase()}` : ''}`).join(', then ')}</div>}
+                                <div className="small">{f.why}{check.may.answer && !check.closed && <> <button className="btn quiet" disabled={takeAway.isPending} onClick={() => takeAway.mutate(f.id)}>Take this fault away</button></>}</div>
+                                {f.repair.length > 0 && <div className="small soft">Repair, {minutes(f.repair.reduce((m, s) => m + s.minutes, 0))}: {f.repair.map((s) => `${s.technique.toLowerCase()}${s.area ? ` on ${areaName(s.area).toLowerCase()}` : ''}`).join(', then ')}</div>}
                             </div>
                         ))}
                         <div style={{ display: 'flex', gap: 8 }}><button className="btn" disabled={at === 0} onClick={() => setAt(at - 1)}>Before</button><button className="btn" disabled={at >= check.questions.length - 1} onClick={() => setAt(at + 1)}>Next question</button></div>

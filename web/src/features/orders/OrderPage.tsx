@@ -8,6 +8,7 @@ import { Top } from '../../app/Frame';
 import { can, usePerson } from '../../app/session';
 import { minutes, StageStrip, stageWords, TierMark } from '../../ui/marks';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { word } from '../standard/words';
 import { due } from './OrdersPage';
 
 export default function OrderPage() {
@@ -35,13 +36,13 @@ export default function OrderPage() {
                                     <Link className={`btn ${u.released ? '' : 'main'}`} to={`/units/${u.id}/plan`}>{u.released ? 'Plan' : 'Plan and release'}</Link>
                                 </div>
                                 <div style={{ margin: '12px 0' }}><StageStrip pieces={u.pieces} {...(can(person, 'orders.edit') ? { pick: (id: number) => setPiece(id) } : {})} /></div>
-                                {plan && <p className="small num" style={{ margin: 0 }}><b>{minutes(plan.minutes)}</b> a model, <b>{minutes(plan.minutes * u.pieces.length + plan.setup)}</b> the unit with setting up · {minutes(plan.spent)} spent{plan.price && <> · {order.currency} {plan.price.low}{plan.price.high ? `–${plan.price.high}` : ' and up'} each</>}{plan.conflicts > 0 && <span style={{ color: 'var(--fault)' }}> · {plan.conflicts} conflicts</span>}</p>}
+                                {plan && <p className="small num" style={{ margin: 0 }}><b>{minutes(plan.minutes)}</b> a model, <b>{minutes(plan.minutes * u.pieces.length + plan.setup)}</b> the unit with setting up · {plan.planned_done > 0 && `planned for what is done ${minutes(plan.planned_done)}, `}{plan.spent === null ? 'no time noted yet' : `${minutes(plan.spent)} spent`}{plan.price && <> · {order.currency} {plan.price.low}{plan.price.high ? `–${plan.price.high}` : ' and up'} each</>}{plan.agreed.map((a, i) => <span key={i} title={a.reason}> + {order.currency} {a.price} agreed</span>)}{plan.conflicts > 0 && <span style={{ color: 'var(--fault)' }}> · {plan.conflicts} conflicts</span>}</p>}
                             </section>
                         );
                     })}
                 </div>
                 <div style={{ display: 'grid', gap: 14 }}>
-                    <section className="card pad"><div className="eyebrow">Brief</div><p style={{ margin: '6px 0' }}>{order.brief ?? 'Nothing was written down.'}</p><Colours order={order} editable={can(person, 'orders.edit')} /><p className="small soft" style={{ margin: 0 }}>{order.method && <>Method: {Object.entries(order.method).filter(([k]) => k !== 'format').map(([k, v]) => `${k.replaceAll('_', ' ')} ${String(v).replaceAll('_', ' ')}`).join(', ')}</>}</p></section>
+                    <section className="card pad"><div className="eyebrow">Brief</div><p style={{ margin: '6px 0' }}>{order.brief ?? 'Nothing was written down.'}</p><Colours order={order} editable={can(person, 'orders.edit')} /><p className="small soft" style={{ margin: 0 }}>{order.method && <>Method: {Object.entries(order.method).filter(([k]) => k !== 'format').map(([k, v]) => `${word('school', k)}: ${typeof v === 'string' ? word('answer', `${k}:${v}`) : 'by area'}`).join(', ')}</>}</p></section>
                     {can(person, 'orders.edit') && <AddUnit order={order} />}
                 </div>
             </div>

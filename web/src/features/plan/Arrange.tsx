@@ -6,11 +6,10 @@ import type { Amendment, Edits, Raised, SchoolChoice, Spare, TierMove, UnitPlan,
 import { can, usePerson } from '../../app/session';
 import { minutes, TierMark } from '../../ui/marks';
 import { Loading } from '../../ui/states';
-import { plain } from '../standard/words';
-import type { Bend } from './bend';
+import { word } from '../standard/words';
+import { type Bend, longName } from './bend';
 import { Copy } from './Compare';
 
-const SCHOOLS: Record<string, string> = { undercoat: 'Undercoat', build: 'Building tones', skin_wash: 'Skin and wash', metals: 'Metals', metal_ground: 'Under metals', gold_light: 'Gold’s last light', edges: 'Edges', spraying: 'Spraying', ground: 'Basing', decals: 'Decals', backs: 'Backs', weathering: 'Weathering', look: 'Look' };
 const change = (from: number, to: number) => (Math.round(to) === Math.round(from) ? 'the same minutes' : `${to > from ? '+' : '−'}${minutes(Math.abs(to - from))}`);
 
 /** What can be arranged before a unit goes to the bench: tier, method, amendments, spare minutes; each says what it does first. */
@@ -45,7 +44,7 @@ export function Arrange({ data, bend }: { data: UnitPlan; bend: Bend }) {
 function Made({ data, put }: { data: UnitPlan; put?: (next: UnitPlan) => void }) {
     const { message } = App.useApp();
     const back = useMutation({ mutationFn: (id: number) => api.remove<UnitPlan>(`units/${data.unit.id}/amendments/${id}`, { revision: data.unit.revision }), onSuccess: (next) => put?.(next), onError: (e) => void message.error(saysWhy(e)) });
-    const what = (a: Amendment) => `${{ add: 'adds', omit: 'leaves out', set: 'changes' }[a.do]} ${a.technique ? plain(a.technique) : typeof a.clause === 'string' ? (data.clauses[a.clause] ?? a.clause) : 'a clause'}`;
+    const what = (a: Amendment) => `${{ add: 'adds', omit: 'leaves out', set: 'changes' }[a.do]} ${a.technique ? longName(data, a.technique).toLowerCase() : typeof a.clause === 'string' ? (data.clauses[a.clause] ?? a.clause) : 'a clause'}`;
     const where = (a: Amendment) => (a.scope.area ?? []).map((k) => data.figure.find((f) => f.key === k)?.name ?? k).join(', ');
     const onSome = (a: Amendment) => { const on = a.on as { pieces?: number; share?: number } | null; return on === null ? '' : on.pieces ? `, on ${on.pieces} models` : `, on ${Math.round((on.share ?? 0) * 100)} % of the models`; };
     return <>{data.amendments.map((m) => <p key={m.id} className="says small" style={{ margin: '8px 0 0' }}><b>{m.no}. {m.of === 'piece' ? `Model ${m.piece ?? ''}` : `The ${m.of}`} {what(m.amendment)}</b>{where(m.amendment) ? ` on ${where(m.amendment).toLowerCase()}` : ''}{onSome(m.amendment)}{m.amendment.price ? `, at ${m.amendment.price}` : ''}<br /><span className="soft">{m.amendment.reason}{m.by ? ` (${m.by})` : ''}</span>{put && <> <button className="btn quiet" disabled={back.isPending} onClick={() => back.mutate(m.id)}>Take back</button></>}</p>)}</>;
@@ -77,8 +76,8 @@ function Raise({ data, done }: { data: UnitPlan; done: (next: UnitPlan) => void 
                 <>
                     <p style={{ margin: '12px 0' }} className="num"><b style={{ font: '700 18px var(--head)' }}>{minutes(r.minutes)}</b> to add on each model; {minutes(r.anew)} from the start.</p>
                     <div style={{ maxHeight: '54vh', overflow: 'auto' }}><table className="plain small"><thead><tr><th>Area</th><th>Add</th><th>Painted over, or not counted any more</th><th className="right">Min</th></tr></thead><tbody>{r.areas.map((a) => <tr key={a.area}><td className="strong">{a.name}{a.repainted && <div className="soft">painted anew, by brush</div>}</td><td>{a.conflict ? <span style={{ color: 'var(--fault)' }}>{a.conflict}</span> : words(a.added)}{a.over > 0 && <div className="soft">{a.over} colour steps over</div>}</td><td className="soft">{words(a.lost)}</td><td className="right num">{Math.max(a.added.length > 0 ? 1 : 0, Math.round(a.minutes))}</td></tr>)}{r.whole.length > 0 && <tr><td className="strong">Whole model</td><td colSpan={2}>{words(r.whole)}</td><td className="right num">{Math.round(r.whole.reduce((m, w) => m + w.minutes, 0))}</td></tr>}</tbody></table></div>
-                    {r.concerns.includes('matt_varnish') && <p className="says warn small">It is varnished: new paint goes over the varnish, and it is varnished again at the end.</p>}
-                    {r.concerns.some((c) => c !== 'matt_varnish') && <p className="says warn small">Already on it: {r.concerns.filter((c) => c !== 'matt_varnish').map(plain).join(', ')}. Work around it, or do it again after what would cover it.</p>}
+                    {r.varnished && <p className="says warn small">It is varnished: new paint goes over the varnish, and it is varnished again at the end.</p>}
+                    {r.concerns.length > 0 && <p className="says warn small">Already on it: {r.concerns.join(', ').toLowerCase()}. Work around it, or do it again after what would cover it.</p>}
                     <button className="btn main" disabled={raise.isPending || r.conflicts > 0} onClick={() => raise.mutate()}>Raise to {name}</button>
                 </>
             )}
@@ -100,10 +99,10 @@ function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
     return <div style={{ display: 'grid', gap: 10, maxHeight: '65vh', overflow: 'auto' }}>{query.data.data.map((t) => (
         <div key={t.key} style={{ display: 'grid', gridTemplateColumns: '26px 1fr auto', gap: 10, alignItems: 'start', borderBottom: '1px solid var(--rule)', paddingBottom: 10 }}>
             <TierMark order={t.order} status={t.status as 'offered'} />
-            <div><b>{t.name}</b> <span className="num">{minutes(t.minutes)} a model{t.key === data.unit.tier.key ? ', as it is' : `, ${change(now, t.minutes)}`}{t.price ? ` · ${query.data.currency} ${t.price.low}${t.price.high ? `–${t.price.high}` : ' and up'} each` : ''}</span>
+            <div><b>{t.name}</b> <span className="num">{t.minutes === null ? 'quoted by hand: agree it with the client in an order of its own' : `${minutes(t.minutes)} a model${t.key === data.unit.tier.key ? ', as it is' : `, ${change(now, t.minutes)}`}`}{t.price ? ` · ${query.data.currency} ${t.price.low}${t.price.high ? `–${t.price.high}` : ' and up'} each` : ''}</span>
                 {t.gains.length > 0 && <div className="small">+ {t.gains.slice(0, 5).join(' ')}{t.gains.length > 5 ? ` and ${t.gains.length - 5} more` : ''}</div>}{t.losses.length > 0 && <div className="small soft">− {t.losses.slice(0, 5).join(' ')}{t.losses.length > 5 ? ` and ${t.losses.length - 5} more` : ''}</div>}
                 {t.conflicts > 0 && <div className="says bad small">{t.conflicts} {t.conflicts === 1 ? 'area' : 'areas'} cannot be planned there without an amendment.</div>}{t.amendments_unfit && <div className="says warn small">An amendment of this unit names what this tier does not ask: take it back first.</div>}</div>
-            {t.key !== data.unit.tier.key && <button className="btn" disabled={move.isPending || t.amendments_unfit} onClick={() => move.mutate(t.key)}>Move</button>}
+            {t.key !== data.unit.tier.key && t.minutes !== null && <button className="btn" disabled={move.isPending || t.amendments_unfit} onClick={() => move.mutate(t.key)}>Move</button>}
         </div>))}</div>;
 }
 
@@ -131,7 +130,7 @@ function Schools({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => void 
         <>
             <p className="soft" style={{ marginTop: 0 }}>It holds for the whole order: <b className="num">{minutes(now)}</b> a model as it is. Beside each answer stands what it would change: minutes a model, what would be short, and whether the order of work changes.</p>
             <label className="field" style={{ maxWidth: 320, marginBottom: 8 }}><span>For</span><select className="input" value={area} onChange={(e) => setArea(e.target.value)}><option value="">the whole model</option>{data.figure.map((f) => <option key={f.key} value={f.key}>{f.name} only</option>)}</select></label>
-            <table className="plain"><tbody>{schools.filter((s) => area === '' || BY_AREA.includes(s.school)).map((s) => <tr key={s.school}><th scope="row" style={{ width: 150 }}>{SCHOOLS[s.school]}</th><td><div className="chips">{s.answers.map((a) => <button key={a.answer} className="chip" aria-pressed={chosen(s.school) === a.answer} disabled={set.isPending} onClick={() => answer(s.school, chosen(s.school) === a.answer ? null : a.answer)}>{plain(a.answer)} <span className="num" style={{ opacity: 0.75 }}>{area !== '' || s.answer === a.answer ? '' : `${change(now, a.minutes) === 'the same minutes' ? '=' : change(now, a.minutes)}${a.short > 0 ? `, ${a.short} short` : ''}${a.moved ? ', order' : ''}`}</span></button>)}</div>{area === '' && scoped(s.school).filter((c) => c.scope.area).map((c) => <div key={c.scope.area?.join()} className="small soft">{c.scope.area?.map((k) => data.figure.find((f) => f.key === k)?.name ?? k).join(', ')}: {plain(c.value)}</div>)}</td></tr>)}</tbody></table>
+            <table className="plain"><tbody>{schools.filter((s) => area === '' || BY_AREA.includes(s.school)).map((s) => <tr key={s.school}><th scope="row" style={{ width: 150 }}>{word('school', s.school)}</th><td><div className="chips">{s.answers.map((a) => <button key={a.answer} className="chip" aria-pressed={chosen(s.school) === a.answer} disabled={set.isPending} onClick={() => answer(s.school, chosen(s.school) === a.answer ? null : a.answer)}>{word('answer', `${s.school}:${a.answer}`)} <span className="num" style={{ opacity: 0.75 }}>{area !== '' || s.answer === a.answer ? '' : `${change(now, a.minutes) === 'the same minutes' ? '=' : change(now, a.minutes)}${a.short > 0 ? `, ${a.short} short` : ''}${a.moved ? ', order' : ''}`}</span></button>)}</div>{area === '' && scoped(s.school).filter((c) => c.scope.area).map((c) => <div key={c.scope.area?.join()} className="small soft">{c.scope.area?.map((k) => data.figure.find((f) => f.key === k)?.name ?? k).join(', ')}: {word('answer', `${s.school}:${c.value}`)}</div>)}</td></tr>)}</tbody></table>
         </>
     );
 }

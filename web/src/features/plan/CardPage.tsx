@@ -6,7 +6,7 @@ import { Top } from '../../app/Frame';
 import { Figure } from '../../ui/Figure';
 import { extentWords, minutes, Swatch } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
-import { areaName, longName, wholeMinutes } from './bend';
+import { areaName, longName, fewMinutes } from './bend';
 
 /** What lies on the bench while a unit is painted: figure, passes with swatches and mixes, notes, cautions. For A4. */
 export default function CardPage() {
@@ -40,7 +40,7 @@ export default function CardPage() {
                             <tr key={p.no}><td className="tick">{p.no}</td><td className="strong">{longName(data, p.technique)}{s && s.extent !== 'full' && <span className="small soft">, {extentWords(s.extent)}</span>}{notes(p.steps).map((n) => <div key={n} className="note">{n}</div>)}</td>
                                 <td className="small">{p.areas.length === 0 ? 'whole model' : p.areas.map((a) => `${data.figure.find((f) => f.key === a)?.no ?? ''} ${areaName(data, a)}`).join(', ')}</td>
                                 <td className="small">{s?.colour && <><Swatch hex={s.colour.hex} /> {s.colour.mixed_with ? `${s.colour.paint} + ${s.colour.mixed_with}, 1:1, ten drops of each` : s.colour.paint}</>}</td>
-                                <td className="small">{[t?.tools, t?.consistency].filter(Boolean).join('; ')}</td><td className="right num">{wholeMinutes(p.minutes)}</td><td className="right num small">{p.dry > 0 ? `${p.dry} min` : ''}</td></tr>
+                                <td className="small">{[t?.tools, t?.consistency].filter(Boolean).join('; ')}</td><td className="right num">{fewMinutes(p.minutes)}</td><td className="right num small">{p.dry > 0 ? `${p.dry} min` : ''}</td></tr>
                         );
                     })}</tbody></table>
                 </div>

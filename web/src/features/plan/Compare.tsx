@@ -12,7 +12,7 @@ export function Compare({ data }: { data: UnitPlan }) {
     const tiers = useQuery({ queryKey: ['tiers', data.unit.id, data.unit.revision], queryFn: () => api.get<{ data: TierMove[] }>(`units/${data.unit.id}/tiers`) });
     const query = useQuery({ queryKey: ['compare', data.unit.id, data.unit.revision, other], queryFn: () => api.get<PlanComparison>(`units/${data.unit.id}/compare?with=${encodeURIComponent(other)}`), placeholderData: (b) => b });
     const c = query.data;
-    const words = (list: Use[]) => list.map((u) => `${u.name.toLowerCase()}${u.extent === 'full' ? '' : ` (${extentWords(u.extent)})`}${u.passes > 1 ? ` ×${u.passes}` : ''}, ${Math.max(1, Math.round(u.minutes))} min`).join('; ') || '–';
+    const words = (list: Use[]) => list.map((u) => `${u.name.toLowerCase()}${u.extent === 'full' ? '' : ` (${extentWords(u.extent)})`}${u.passes > 1 ? ` ×${u.passes}` : ''}, ${minutes(u.minutes)}`).join('; ') || '–';
     return (
         <>
             <label className="field"><span>Beside this plan</span><select className="input" value={other} onChange={(e) => setOther(e.target.value)}>

@@ -62,7 +62,7 @@ function One({ data, bend, piece, open }: { data: UnitPlan; bend: Bend; piece: P
             {data.editable && (
                 <form style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1.2fr auto', gap: 8, alignItems: 'end' }} onSubmit={(e) => { e.preventDefault(); add.mutate(); }}>
                     <label className="field"><span>Gets of its own, on</span><select className="input" value={own.area} onChange={(e) => setOwn({ ...own, area: e.target.value, technique: '' })}>{data.areas.map((a) => <option key={a.key} value={a.key}>{a.name}</option>)}</select></label>
-                    <label className="field"><span>Technique</span><select className="input" value={own.technique} onChange={(e) => setOwn({ ...own, technique: e.target.value })}><option value="">choose one</option>{fits.map((t) => <option key={t.key} value={t.key}>{t.name}, {Math.max(1, Math.round(t.areas[own.area]?.minutes ?? 0))} min</option>)}</select></label>
+                    <label className="field"><span>Technique</span><select className="input" value={own.technique} onChange={(e) => setOwn({ ...own, technique: e.target.value })}><option value="">choose one</option>{fits.map((t) => <option key={t.key} value={t.key}>{t.name}, {minutes(t.areas[own.area]?.minutes ?? 0)}</option>)}</select></label>
                     <label className="field"><span>Why</span><input className="input" value={own.reason} placeholder="It is the sergeant" onChange={(e) => setOwn({ ...own, reason: e.target.value })} /></label>
                     <button className="btn" disabled={own.technique === '' || own.reason.trim() === '' || add.isPending}>Add</button>
                 </form>

@@ -60,8 +60,7 @@ function Refused({ data, step, move, done }: { data: UnitPlan; step: string; mov
     const name = data.plan.steps.find((s) => s.key === step);
     const set = useMutation({
         mutationFn: async () => {
-            let revision = data.unit.revision;
-            for (const b of move.broken) revision = (await api.post<UnitPlan>(`units/${data.unit.id}/overrules`, { revision, rule: b.rule, earlier: b.earlier, later: b.later, reason })).unit.revision;
+            const { revision } = (await api.post<UnitPlan>(`units/${data.unit.id}/overrules`, { revision: data.unit.revision, rules: move.broken.map(({ rule, earlier, later }) => ({ rule, earlier, later })), reason })).unit;
             return api.put<UnitPlan>(`units/${data.unit.id}/sequence`, { revision, sequence: move.sequence });
         },
         onSuccess: done,

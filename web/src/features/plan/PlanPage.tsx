@@ -2,16 +2,16 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { App, Modal } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api, saysWhy } from '../../api/client';
+import { api, Problem, saysWhy } from '../../api/client';
 import type { UnitPlan } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { Figure } from '../../ui/Figure';
 import { minutes, Swatch, TierMark } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
-import { plain } from '../standard/words';
+import { word } from '../standard/words';
 import { Areas } from './Areas';
 import { Arrange } from './Arrange';
-import { areaName, colourWords, longName, useBend, usesOn, wholeMinutes } from './bend';
+import { areaName, colourWords, longName, useBend, usesOn, fewMinutes } from './bend';
 import { Compare } from './Compare';
 import { Models } from './Models';
 import { OrderOfWork } from './Order';
@@ -47,7 +47,8 @@ function Plan({ data, queryKey }: { data: UnitPlan; queryKey: readonly unknown[]
     const [comparing, setComparing] = useState(false);
     const bend = useBend(data, queryKey);
     const { plan, unit } = data;
-    const release = useMutation({ mutationFn: () => api.post<UnitPlan>(`units/${unit.id}/release`, { revision: unit.revision }), onSuccess: (next) => { bend.put(next); void queries.invalidateQueries({ queryKey: ['order'] }); void message.success('On the bench: painters see it now.'); }, onError: (e) => void message.error(saysWhy(e)) });
+    const [missing, setMissing] = useState<string[] | null>(null);
+    const release = useMutation({ mutationFn: (despite?: string) => api.post<UnitPlan>(`units/${unit.id}/release`, { revision: unit.revision, ...(despite ? { despite } : {}) }), onSuccess: (next) => { setMissing(null); bend.put(next); void queries.invalidateQueries({ queryKey: ['order'] }); void message.success('On the bench: painters see it now.'); }, onError: (e) => { const gaps = e instanceof Problem && e.status === 409 ? e.body.current?.['missing'] : undefined; if (Array.isArray(gaps)) setMissing(gaps.map(String)); else void message.error(saysWhy(e)); } });
     const step = plan.steps.find((s) => s.key === picked) ?? null;
     const shown = data.figure.find((f) => f.key === lit) ?? null;
     const conflicts = data.kinds.reduce((n, k) => n + k.conflicts, 0);
@@ -75,12 +76,13 @@ function Plan({ data, queryKey }: { data: UnitPlan; queryKey: readonly unknown[]
                 <button className="btn" onClick={() => setComparing(true)}>Compare</button>
                 <Link className="btn" to={`/units/${unit.id}/card${data.piece === null ? '' : `?piece=${data.piece}`}`}>Bench card</Link>
                 {unit.released ? <Link className="btn main" to={`/bench/${unit.id}`}>To the bench</Link>
-                    : data.editable && <button className="btn main" disabled={conflicts > 0 || release.isPending} title={conflicts > 0 ? 'Conflicts want an amendment first' : undefined} onClick={() => release.mutate()}>Release to bench</button>}
+                    : data.editable && <button className="btn main" disabled={conflicts > 0 || release.isPending} title={conflicts > 0 ? 'Conflicts want an amendment first' : undefined} onClick={() => release.mutate(undefined)}>Release to bench</button>}
             </Top>
+            {missing && <Missing missing={missing} busy={release.isPending} go={(why) => release.mutate(why)} close={() => setMissing(null)} />}
             <div className="tabs">
                 <div className="tab-list" role="tablist">{(Object.keys(TABS) as Tab[]).map((t) => <button key={t} role="tab" aria-selected={tab === t} onClick={() => go({ tab: t })}>{TABS[t]}{t === 'models' && data.kinds.length > 1 ? ` ${data.kinds.length} kinds` : ''}</button>)}</div>
                 <span style={{ flex: 1 }} />
-                <span className="chips aims" role="group" aria-label="What it is planned for">{(['quickest', 'best'] as const).map((a) => <button key={a} className="chip num" aria-pressed={data.aims.chosen === a} disabled={!data.editable || bend.busy} title={a === 'quickest' ? 'The least time that meets the tier' : 'The most to be noticed within the tier’s minutes'} onClick={() => { if (data.aims.chosen !== a) bend.change('aim', { aim: a }, { aim: data.aims.chosen }); }}>{a} {Math.round(data.aims[a])} min</button>)}</span>
+                <span className="chips aims" role="group" aria-label="What it is planned for">{(['quickest', 'best'] as const).map((a) => <button key={a} className="chip num" aria-pressed={data.aims.chosen === a} disabled={!data.editable || bend.busy} title={a === 'quickest' ? 'The least time that meets the tier' : 'The most to be noticed within the tier’s minutes'} onClick={() => { if (data.aims.chosen !== a) bend.change('aim', { aim: a }, { aim: data.aims.chosen }); }}>{a} {minutes(data.aims[a])}</button>)}</span>
                 <span className="num totals"><b style={{ font: '700 18px var(--head)' }}>{minutes(plan.totals.by_passes)}</b> <span className="soft">a model ·</span> <b>{minutes(data.whole.minutes + data.whole.setup)}</b> <span className="soft">the unit · {data.whole.waiting >= 1 ? `${minutes(data.whole.waiting)} waiting for paint` : 'no waiting'}</span></span>
             </div>
             <div className="plan-page">
@@ -88,7 +90,7 @@ function Plan({ data, queryKey }: { data: UnitPlan; queryKey: readonly unknown[]
                     <div className="chips" style={{ marginBottom: 8 }}>{(['front', 'back', ...(data.reference ? ['picture' as const] : [])] as const).map((v) => <button key={v} className="chip" aria-pressed={view === v} onClick={() => setView(v)}>{v === 'picture' ? 'client’s picture' : v}</button>)}</div>
                     {view === 'picture' && data.reference ? <a href={`/api/v1/pictures/${data.reference}`} target="_blank" rel="noreferrer"><img src={`/api/v1/pictures/${data.reference}`} alt="The client’s reference picture" style={{ width: '100%', borderRadius: 6 }} /></a>
                         : <Figure areas={data.figure} view={view === 'back' ? 'back' : 'front'} frame={unit.frame_mm} numbers lit={lit ? [lit] : null} onPick={(k) => setLit(k === lit ? null : k)} />}
-                    {shown ? <p className="small" style={{ margin: '10px 0 0' }}><b>{shown.no} {shown.name}</b><br /><span className="soft">{plain(shown.material)}, {shown.relief.map(plain).join(', ')}</span>{shown.paint && <><br /><Swatch hex={shown.colour} /> {shown.paint}</>}</p> : <p className="small soft" style={{ margin: '10px 0 0' }}>Point at an area or a row.</p>}
+                    {shown ? <p className="small" style={{ margin: '10px 0 0' }}><b>{shown.no} {shown.name}</b><br /><span className="soft">{word('material', shown.material)}, {shown.relief.map((r) => word('relief', r)).join(', ')}</span>{shown.paint && <><br /><Swatch hex={shown.colour} /> {shown.paint}</>}</p> : <p className="small soft" style={{ margin: '10px 0 0' }}>Point at an area or a row.</p>}
                     {tab === 'areas' && <div className="chips" style={{ marginTop: 10 }} role="group" aria-label="What stands on the steps">{(['techniques', 'paints'] as const).map((n) => <button key={n} className="chip" aria-pressed={names === n} onClick={() => setNames(n)}>{n}</button>)}</div>}
                 </section>
                 <section className="card" style={{ overflow: 'hidden' }}>
@@ -115,7 +117,7 @@ function Passes({ data, setLit }: { data: UnitPlan; setLit: (key: string | null)
     const { plan } = data;
     return (
         <table className="plain"><thead><tr><th>No</th><th>Pass</th><th>Areas</th><th>Paint</th><th>Brush and thinning</th><th className="right">Min</th><th className="right">Dries</th></tr></thead>
-            <tbody>{plan.passes.map((p) => { const s = plan.steps.find((x) => x.no === p.steps[0]); const card = data.techniques.find((t) => t.key === p.technique); return <tr key={p.no} onMouseEnter={() => setLit(p.areas[0] ?? null)}><td className="num">{p.no}</td><td className="strong">{longName(data, p.technique)}</td><td>{p.areas.length === 0 ? 'whole model' : p.areas.map((a) => areaName(data, a)).join(', ')}</td><td>{p.paint && <><Swatch hex={s?.colour?.hex ?? null} /> {p.paint}</>}</td><td className="small soft">{[card?.tools, card?.consistency].filter(Boolean).join('; ')}</td><td className="right num">{wholeMinutes(p.minutes)}</td><td className="right num soft">{p.dry > 0 ? `${p.dry} min` : ''}</td></tr>; })}</tbody></table>
+            <tbody>{plan.passes.map((p) => { const s = plan.steps.find((x) => x.no === p.steps[0]); const card = data.techniques.find((t) => t.key === p.technique); return <tr key={p.no} onMouseEnter={() => setLit(p.areas[0] ?? null)}><td className="num">{p.no}</td><td className="strong">{longName(data, p.technique)}</td><td>{p.areas.length === 0 ? 'whole model' : p.areas.map((a) => areaName(data, a)).join(', ')}</td><td>{p.paint && <><Swatch hex={s?.colour?.hex ?? null} /> {p.paint}</>}</td><td className="small soft">{[card?.tools, card?.consistency].filter(Boolean).join('; ')}</td><td className="right num">{fewMinutes(p.minutes)}</td><td className="right num soft">{p.dry > 0 ? `${p.dry} min` : ''}</td></tr>; })}</tbody></table>
     );
 }
 
@@ -123,4 +125,18 @@ function Paints({ data }: { data: UnitPlan }) {
     const { plan } = data;
     const paints = [...new Map(plan.steps.filter((s) => s.colour).map((s) => [colourWords(s) ?? '', s])).entries()];
     return <table className="plain"><thead><tr><th>Paint</th><th>Used for</th></tr></thead><tbody>{paints.map(([paint, s]) => <tr key={paint}><td className="strong" style={{ width: 260 }}><Swatch hex={s.colour?.hex ?? null} /> {paint}</td><td className="small">{[...new Set(plan.steps.filter((x) => colourWords(x) === paint).map((x) => `${longName(data, x.technique).toLowerCase()} on ${areaName(data, x.area).toLowerCase()}`))].join(', ')}</td></tr>)}</tbody></table>;
+}
+
+/** What should be there before a unit goes to the bench, and the reason why it goes without. */
+function Missing({ missing, busy, go, close }: { missing: string[]; busy: boolean; go: (why: string) => void; close: () => void }) {
+    const [why, setWhy] = useState('');
+    return (
+        <Modal open title="Before it goes to the bench" footer={null} width={560} onCancel={close}>
+            <form style={{ display: 'grid', gap: 12 }} onSubmit={(e) => { e.preventDefault(); go(why.trim()); }}>
+                {missing.map((m) => <p key={m} className="says warn" style={{ margin: 0 }}>{m}</p>)}
+                <label className="field"><span>Why it goes all the same (kept with the release)</span><input className="input" autoFocus required value={why} onChange={(e) => setWhy(e.target.value)} /></label>
+                <div style={{ display: 'flex', justifyContent: 'flex-end', gap: 8 }}><button type="button" className="btn" onClick={close}>Not yet</button><button className="btn main" disabled={busy || why.trim() === ''}>Release all the same</button></div>
+            </form>
+        </Modal>
+    );
 }

@@ -5,7 +5,7 @@ import type { SprayedOrBrushed, Stops, UnitPlan } from '../../api/types';
 import { can, usePerson } from '../../app/session';
 import { minutes, Swatch, TierMark } from '../../ui/marks';
 import { Loading } from '../../ui/states';
-import { areaName, fewMinutes, wholeMinutes } from './bend';
+import { areaName, fewMinutes } from './bend';
 
 /** Where the minutes go, what spraying would make of them, and where the work could stop. */
 export function Time({ data }: { data: UnitPlan }) {
@@ -40,7 +40,7 @@ function Spraying({ data }: { data: UnitPlan }) {
             <div className="eyebrow">Spray or brush, the unit of {query.data.pieces}</div>
             <table className="plain small"><thead><tr><th>Colour</th><th>Areas</th><th className="right">Airbrush</th><th className="right">Brush</th><th>Cheaper</th></tr></thead><tbody>{query.data.colours.map((c, i) => (
                 <tr key={i}><td className="strong"><Swatch hex={c.hex} /> {c.paint ?? 'no colour yet'}</td><td>{c.areas.join(', ').toLowerCase()}{c.masked.length > 0 && <div className="soft">masks {c.masked.join(', ').toLowerCase()}</div>}</td>
-                    <td className="right num">{minutes(c.spray.total)}<div className="soft">{wholeMinutes(c.spray.setup)} set up, {wholeMinutes(c.spray.hand)} by hand{c.spray.masking > 0 ? `, ${wholeMinutes(c.spray.masking)} masking` : ''}</div></td><td className="right num">{minutes(c.brush.total)}<div className="soft">{wholeMinutes(c.brush.setup)} set up, {wholeMinutes(c.brush.hand)} by hand</div></td>
+                    <td className="right num">{minutes(c.spray.total)}<div className="soft">{fewMinutes(c.spray.setup)} set up, {fewMinutes(c.spray.hand)} by hand{c.spray.masking > 0 ? `, ${fewMinutes(c.spray.masking)} masking` : ''}</div></td><td className="right num">{minutes(c.brush.total)}<div className="soft">{fewMinutes(c.brush.setup)} set up, {fewMinutes(c.brush.hand)} by hand</div></td>
                     <td>{c.spray.total < c.brush.total ? `airbrush, by ${minutes(c.brush.total - c.spray.total)}` : `brush, by ${minutes(c.spray.total - c.brush.total)}`}<div className="soft">{c.sprayed ? 'sprayed in this plan' : 'brushed in this plan'}</div></td></tr>))}</tbody></table>
         </section>
     );

@@ -5,7 +5,7 @@ import { api, saysWhy } from '../../api/client';
 import type { Extent, PlanStep, UnitPlan } from '../../api/types';
 import { extentWords, Swatch } from '../../ui/marks';
 import { Caution } from '../../ui/states';
-import { areaName, becauseWords, type Bend, colourWords, longName, usesOn, wholeMinutes } from './bend';
+import { areaName, becauseWords, type Bend, colourWords, longName, usesOn, fewMinutes } from './bend';
 
 /** Why a step is here, what could be done instead, its paint and its note. */
 export function Why({ data, bend, step, close }: { data: UnitPlan; bend: Bend; step: PlanStep; close: () => void }) {
@@ -42,7 +42,7 @@ function Change({ data, bend, step, area, beyond }: { data: UnitPlan; bend: Bend
     const card = data.techniques.find((t) => t.key === step.technique);
     const family = card?.family;
     const fitting = data.techniques.filter((t) => t.areas[area] && t.key !== step.technique).sort((a, b) => (a.areas[area]?.minutes ?? 0) - (b.areas[area]?.minutes ?? 0));
-    const minutes = (t: (typeof fitting)[number]) => wholeMinutes(t.areas[area]?.minutes ?? 0);
+    const minutes = (t: (typeof fitting)[number]) => fewMinutes(t.areas[area]?.minutes ?? 0);
     const instead = fitting.filter((t) => t.family === family && !used.some((u) => u.technique === t.key));
     return (
         <div className="change">

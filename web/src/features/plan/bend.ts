@@ -65,7 +65,6 @@ export const areaName = (data: UnitPlan, key: string | null): string => (key ===
 /** A place of a step as the API names it, `area:technique`, in words. */
 export const placeName = (data: UnitPlan, place: string): string => { const [area = '*', technique = ''] = place.split(':'); return `${longName(data, technique).toLowerCase()} on ${areaName(data, area === '*' ? null : area).toLowerCase()}`; };
 export const colourWords = (s: PlanStep): string | null => (s.colour ? (s.colour.mixed_with ? `${s.colour.paint} and ${s.colour.mixed_with}, one to one` : s.colour.paint) : null);
-export const wholeMinutes = (m: number): number => (m > 0 ? Math.max(1, Math.round(m)) : 0);
 /** Whole minutes, never tenths; what takes less than half of one says so. */
 export const fewMinutes = (m: number): string => (m > 0 && m < 0.5 ? '<1' : String(Math.round(m)));
 

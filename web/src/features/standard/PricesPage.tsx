@@ -5,12 +5,12 @@ import { api } from '../../api/client';
 import type { Change, Ladder } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { Failed, Loading } from '../../ui/states';
+import { NoLadder } from './NoLadder';
 import { useDraft } from './draft';
 import { StandardTabs } from './StandardTabs';
-import { plain, ROLES, SIZES } from './words';
+import { plain, valuesOf } from './words';
 
 interface Price { size: string; role: string; tier: string; low: string; high: string | null }
-const MONEY = /^\d{1,7}\.\d\d$/;
 
 /** What a model costs the client, by size, role and tier; "and up" where there is no upper end. */
 export default function PricesPage() {
@@ -20,17 +20,17 @@ export default function PricesPage() {
     const number = ladder.data?.version.number;
     const file = useQuery({ queryKey: ['standard', 'file', number, ladder.data?.version.revision], queryFn: () => api.get<{ prices: Price[] }>(`standard/versions/${number ?? 0}/export`), enabled: number !== undefined, placeholderData: (b) => b });
     const [row, setRow] = useState({ size: 'infantry', role: 'regular' });
+    if (ladder.isError) return <NoLadder error={ladder.error} again={() => void ladder.refetch()} />;
+    if (file.isError) return <Failed error={file.error} again={() => void file.refetch()} />;
     if (ladder.isPending || file.isPending) return <Loading what="the prices" />;
-    if (ladder.isError || file.isError) return <Failed error={ladder.error ?? file.error} again={() => void file.refetch()} />;
     const writes = ladder.data.editable && ladder.data.version.status === 'draft';
     const tiers = ladder.data.tiers.filter((t) => t.status !== 'retired');
     const prices = file.data.prices;
-    const rows = SIZES.flatMap((size) => ROLES.map((role) => ({ size, role }))).filter((r) => prices.some((p) => p.size === r.size && p.role === r.role));
+    const rows = valuesOf('size').flatMap((size) => valuesOf('role').map((role) => ({ size, role }))).filter((r) => prices.some((p) => p.size === r.size && p.role === r.role));
     const make = (before: Price | null, after: Price | null) => void draft.make([{ what: 'price', tier: null, before: before && { ...before }, after: after && { ...after } } satisfies Change]);
     const put = (p: Price | null, key: { size: string; role: string; tier: string }, low: string, high: string) => {
         if (low === (p?.low ?? '') && high === (p?.high ?? '')) return;
         if (low === '') { if (p) make(p, null); return; }
-        if (!MONEY.test(low) || (high !== '' && !MONEY.test(high))) { void message.error('A price is written with two decimals, such as 14.00.'); return; }
         make(p, { ...key, low, high: high === '' ? null : high });
     };
     return (
@@ -48,7 +48,7 @@ export default function PricesPage() {
                             })}</tr>
                         ))}</tbody></table>
                 </div>
-                {writes && <p className="small soft">Another row: <select className="btn" aria-label="size" value={row.size} onChange={(e) => setRow({ ...row, size: e.target.value })}>{SIZES.map((s) => <option key={s}>{s}</option>)}</select> <select className="btn" aria-label="role" value={row.role} onChange={(e) => setRow({ ...row, role: e.target.value })}>{ROLES.map((s) => <option key={s}>{s}</option>)}</select></p>}
+                {writes && <p className="small soft">Another row: <select className="btn" aria-label="size" value={row.size} onChange={(e) => setRow({ ...row, size: e.target.value })}>{valuesOf('size').map((s) => <option key={s}>{s}</option>)}</select> <select className="btn" aria-label="role" value={row.role} onChange={(e) => setRow({ ...row, role: e.target.value })}>{valuesOf('role').map((s) => <option key={s}>{s}</option>)}</select></p>}
             </div>
         </>
     );

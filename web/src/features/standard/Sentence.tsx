@@ -1,6 +1,6 @@
 import type { Clause, Extent, Ladder, Scope } from '../../api/types';
 import { extentWords } from '../../ui/marks';
-import { CRITERIA, EFFECTS, effectWords, FACINGS, FAMILIES, GATES, MATERIALS, plain, RANKS, RELIEFS, ROLES, SIZES, STATUSES, VIEWS } from './words';
+import { criterionWords, effectWords, plain, valuesOf, word } from './words';
 
 export function Words({ label, all, chosen, name = plain, onChange }: { label: string; all: string[]; chosen: string[]; name?: (w: string) => string; onChange: (now: string[]) => void }) {
     return (
@@ -17,8 +17,8 @@ export function Words({ label, all, chosen, name = plain, onChange }: { label: s
 
 function scopeWords(scope: Scope): string {
     return [
-        ...(scope.role ?? []).map((r) => `${r} models`), ...(scope.size ?? []).map((s) => `${s} models`), ...(scope.rank ?? []), ...(scope.material ?? []), ...(scope.facing ?? []).map((f) => `facing ${f}`), ...(scope.area ?? []),
-        ...(scope.relief ?? []).map((r) => `with ${r}`), ...(scope.focus_min ? [`of focus ${scope.focus_min} and up`] : []), ...(scope.except ? [`except ${scopeWords(scope.except)}`] : []),
+        ...(scope.role ?? []).map((r) => `${r} models`), ...(scope.size ?? []).map((s) => `${s} models`), ...(scope.rank ?? []), ...(scope.material ?? []).map((m) => word('material', m)), ...(scope.facing ?? []).map((f) => `facing ${f}`), ...(scope.area ?? []),
+        ...(scope.relief ?? []).map((r) => `with ${word('relief', r)}`), ...(scope.focus_min ? [`of focus ${scope.focus_min} and up`] : []), ...(scope.except ? [`except ${scopeWords(scope.except)}`] : []),
     ].map(plain).join(', ');
 }
 
@@ -27,12 +27,12 @@ function ScopeEditor({ scope, onChange, model }: { scope: Scope; onChange: (now:
         const next = Object.fromEntries(Object.entries({ ...scope, ...patch }).filter(([, v]) => v !== undefined && !(Array.isArray(v) && v.length === 0))) as Scope;
         onChange(Object.keys(next).length === 0 ? undefined : next);
     };
-    const words = (label: string, key: 'role' | 'size' | 'rank' | 'material' | 'relief' | 'facing', all: string[]) => <Words label={label} all={all} chosen={scope[key] ?? []} onChange={(w) => set({ [key]: w })} />;
+    const words = (label: string, key: 'role' | 'size' | 'rank' | 'material' | 'relief' | 'facing') => <Words label={label} all={valuesOf(key)} name={(w) => word(key, w)} chosen={scope[key] ?? []} onChange={(w) => set({ [key]: w })} />;
     return (
         <>
-            {words('Role', 'role', ROLES)}{words('Size', 'size', SIZES)}
+            {words('Role', 'role')}{words('Size', 'size')}
             {!model && <>
-                {words('Rank', 'rank', RANKS)}{words('Relief', 'relief', RELIEFS)}{words('Material', 'material', MATERIALS)}{words('Facing', 'facing', FACINGS)}
+                {words('Rank', 'rank')}{words('Relief', 'relief')}{words('Material', 'material')}{words('Facing', 'facing')}
                 <label className="field" style={{ marginTop: 8 }}><span>Focus from</span><select className="input" value={scope.focus_min ?? ''} onChange={(e) => set({ focus_min: e.target.value === '' ? undefined : Number(e.target.value) })}><option value="">any</option>{[1, 2, 3].map((f) => <option key={f} value={f}>{f} and up</option>)}</select></label>
                 <label className="field" style={{ marginTop: 8 }}><span>Only these areas, by their keys</span><input className="input" defaultValue={(scope.area ?? []).join(', ')} onBlur={(e) => set({ area: e.target.value.split(',').map((w) => w.trim()).filter(Boolean) })} /></label>
             </>}
@@ -63,22 +63,22 @@ export function Sentence({ clause, ladder, onChange, readOnly }: { clause: Claus
     const name = (key: string) => ladder.techniques.find((t) => t.key === key)?.name ?? key;
     const effects = [clause.effect ?? []].flat();
     const setEffects = (now: string[]) => set({ effect: now.length === 1 ? now[0] : now, by: undefined });
-    const sorted = Object.entries(EFFECTS).sort(([, a], [, b]) => a.localeCompare(b));
+    const sorted = valuesOf('effect').map((e): [string, string] => [e, word('effect', e)]).sort(([, a], [, b]) => a.localeCompare(b));
     const words: Record<string, React.ReactNode> = {
         effect: (
             <>On <b>{where || 'every'}</b> areas: {effects.map((one, i) => (
-                <span key={i}>{i > 0 && ' or '}{choice(i === 0 ? 'effect' : `effect ${i + 1}`, one, EFFECTS[one] ? sorted : [[one, plain(one)], ...sorted], (v) => setEffects(effects.map((e, j) => (j === i ? v : e))), true)}
+                <span key={i}>{i > 0 && ' or '}{choice(i === 0 ? 'effect' : `effect ${i + 1}`, one, sorted, (v) => setEffects(effects.map((e, j) => (j === i ? v : e))), true)}
                     {effects.length > 1 && !readOnly && <button type="button" className="btn quiet" aria-label={`not ${effectWords(one)}`} onClick={() => setEffects(effects.filter((_, j) => j !== i))}>×</button>}</span>
             ))} {extent}{clause.by && <>, by <b>{clause.by.map(name).join(' or ')}</b></>}. This is <b>needed</b>.</>
         ),
         technique: (
-            <>On <b>{where || 'every'}</b> areas: {choice('technique', clause.technique ?? `family:${clause.family ?? ''}`, [...ladder.techniques.filter((t) => !t.retired || t.key === clause.technique).map((t): [string, string] => [t.key, t.name]), ...FAMILIES.map((f): [string, string] => [`family:${f}`, `everything of the family ${f}`])],
-                (v) => set(v.startsWith('family:') ? { technique: undefined, family: v.slice(7) } : { technique: v, family: undefined }), true)} is {choice('status', clause.status ?? 'allowed', STATUSES, (v) => set({ status: v, price: v === 'on_request' ? clause.price : undefined, ...(v === 'required' ? {} : { extent: undefined, passes: undefined }) }))}
+            <>On <b>{where || 'every'}</b> areas: {choice('technique', clause.technique ?? `family:${clause.family ?? ''}`, [...ladder.techniques.filter((t) => !t.retired || t.key === clause.technique).map((t): [string, string] => [t.key, t.name]), ...valuesOf('family').map((f): [string, string] => [`family:${f}`, `everything of the family ${word('family', f)}`])],
+                (v) => set(v.startsWith('family:') ? { technique: undefined, family: v.slice(7) } : { technique: v, family: undefined }), true)} is {choice('status', clause.status ?? 'allowed', valuesOf('status').map((s): [string, string] => [s, word('status', s)]), (v) => set({ status: v, price: v === 'on_request' ? clause.price : undefined, ...(v === 'required' ? {} : { extent: undefined, passes: undefined }) }))}
                 {clause.status === 'required' && <> {extent}</>}{clause.status === 'on_request' && <>, at <input className="slot" aria-label="price" style={{ width: 64 }} disabled={readOnly} placeholder="0.00" value={clause.price ?? ''} onChange={(e) => set({ price: e.target.value || undefined })} /> {ladder.currency}</>}.</>
         ),
         steps: <>On <b>{where || 'every'}</b> areas: at least {number('min', 0, 20)} and at most {number('max', 0, 99)} colour steps{clause.max === null && ' (no upper end)'}.</>,
         sprayed_colours: <>At least {number('min', 0, 9)} and at most {number('max', 0, 9)} sprayed colours.</>,
-        finish: <>On <b>{where || 'every'}</b> areas {choice('criterion', clause.criterion ?? '', Object.entries(CRITERIA).map(([k, [w]]): [string, string] => [k, w]), (v) => set({ criterion: v }), true)} {number('limit', 0, 1000, 0.05)} {CRITERIA[clause.criterion ?? '']?.[1]}.</>,
+        finish: <>On <b>{where || 'every'}</b> areas {choice('criterion', clause.criterion ?? '', valuesOf('criterion').map((k): [string, string] => [k, criterionWords(k)]), (v) => set({ criterion: v }), true)} {number('limit', 0, 1000, 0.05)} {word('unit', clause.criterion ?? '')}.</>,
         minutes: <>A model of size <b>{(clause.size ?? []).join(', ')}</b> takes at most {number('max', 0, 100000)} minutes.</>,
         skill: <>Whoever paints it has skill {number('min', 1, 5)} or more.</>,
         acceptance: (
@@ -94,12 +94,12 @@ export function Sentence({ clause, ladder, onChange, readOnly }: { clause: Claus
             <p className="sentence" style={{ margin: '6px 0' }}>{words[clause.kind] ?? plain(clause.kind)}</p>
             {!readOnly && (
                 <>
-                    {scoped && <details><summary className="more">Change where it holds</summary><ScopeEditor scope={scope} model={['sprayed_colours', 'skill', 'minutes'].includes(clause.kind)} onChange={(now) => set({ scope: now })} />{clause.kind === 'minutes' && <Words label="Sizes it is for" all={SIZES} chosen={clause.size ?? []} onChange={(w) => { if (w.length > 0) set({ size: w }); }} />}</details>}
+                    {scoped && <details><summary className="more">Change where it holds</summary><ScopeEditor scope={scope} model={['sprayed_colours', 'skill', 'minutes'].includes(clause.kind)} onChange={(now) => set({ scope: now })} />{clause.kind === 'minutes' && <Words label="Sizes it is for" all={valuesOf('size')} chosen={clause.size ?? []} onChange={(w) => { if (w.length > 0) set({ size: w }); }} />}</details>}
                     {clause.kind === 'effect' && <details><summary className="more">Change how it may be done</summary>
                         <Words label="Only by" all={giving.map((t) => t.key)} chosen={clause.by ?? []} name={name} onChange={(w) => set({ by: w.length === 0 ? undefined : w })} />
                         {effects.length < 4 && <button type="button" className="btn quiet" onClick={() => setEffects([...effects, 'highlight_spot'])}>Or another effect</button>}
                     </details>}
-                    {clause.kind === 'acceptance' && <details><summary className="more">Who, from where, and when</summary><Words label="Roles" all={ROLES} chosen={clause.role ?? []} onChange={(w) => set({ role: w })} /><Words label="Views" all={VIEWS} chosen={clause.views ?? []} onChange={(w) => set({ views: w })} /><Words label="Gates" all={GATES} chosen={clause.gates ?? []} onChange={(w) => set({ gates: w })} /></details>}
+                    {clause.kind === 'acceptance' && <details><summary className="more">Who, from where, and when</summary><Words label="Roles" all={valuesOf('role')} chosen={clause.role ?? []} onChange={(w) => set({ role: w })} /><Words label="Views" all={valuesOf('view')} chosen={clause.views ?? []} onChange={(w) => set({ views: w })} /><Words label="Gates" all={valuesOf('gate')} name={(w) => word('gate', w)} chosen={clause.gates ?? []} onChange={(w) => set({ gates: w })} /></details>}
                     <details><summary className="more">Its name, plain words and severity</summary>
                         <label className="field" style={{ marginTop: 8 }}><span>Name of the row</span><input className="input" value={clause.label ?? ''} onChange={(e) => set({ label: e.target.value || undefined })} /></label>
                         <label className="field" style={{ marginTop: 8 }}><span>What a client reads</span><textarea className="input" rows={2} value={clause.client_text ?? ''} onChange={(e) => set({ client_text: e.target.value || undefined })} /></label>
@@ -112,7 +112,7 @@ export function Sentence({ clause, ladder, onChange, readOnly }: { clause: Claus
 }
 
 /** What a new row of each kind begins as. */
-export const KINDS: { kind: string; words: string; starts: Omit<Clause, 'id' | 'kind'> }[] = [
+export const KINDS: { kind: Clause['kind']; words: string; starts: Omit<Clause, 'id' | 'kind'> }[] = [
     { kind: 'effect', words: 'A result on some areas, by whatever technique', starts: { effect: 'highlight_edge', extent: 'full', passes: 1, scope: { rank: ['main', 'secondary'] } } },
     { kind: 'technique', words: 'A technique: needed, allowed, on request, not offered', starts: { technique: 'glaze', status: 'allowed' } },
     { kind: 'steps', words: 'How many colour steps', starts: { min: 1, max: 3, scope: { rank: ['main'] } } },

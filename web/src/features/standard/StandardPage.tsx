@@ -2,13 +2,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { App, Modal } from 'antd';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { api, saysWhy } from '../../api/client';
+import { api, Problem, saysWhy } from '../../api/client';
 import type { Attempt, Cell, Change, Clause, Consequences, Finding, Ladder, Row, StandardChange, TierFrame, TierHead } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { ExtentMark, minutes, TierMark } from '../../ui/marks';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Empty, Loading } from '../../ui/states';
 import { type Draft, useDraft } from './draft';
 import { KINDS, Sentence } from './Sentence';
+import { NoLadder } from './NoLadder';
 import { StandardTabs } from './StandardTabs';
 import { TierForm } from './TierForm';
 
@@ -55,11 +56,7 @@ export default function StandardPage() {
     const { message } = App.useApp();
     const query = useQuery({ queryKey: ['standard'], queryFn: () => api.get<Ladder>('standard') });
     if (query.isPending) return <Loading what="the ladder" />;
-    if (query.isError) {
-        return saysWhy(query.error).includes('import a pack')
-            ? <Empty title="No standard yet"><p>A standard says what each tier includes. Begin with one of the packs that ship, or with a file of your own.</p><Link className="btn main" to="/standard/packs">Choose a pack</Link></Empty>
-            : <Failed error={query.error} again={() => void query.refetch()} />;
-    }
+    if (query.isError) return <NoLadder error={query.error} again={() => void query.refetch()} />;
     return <LadderView ladder={query.data} say={(text) => void message.info(text)} />;
 }
 
@@ -170,8 +167,11 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
     const pickRef = useRef(pick);
     pickRef.current = pick;
     const stablePick = useMemo(() => (to: At) => pickRef.current(to), []);
-    const result = tried.data;
-    const says = after.data;
+    // Figures of a draft that is no longer the one on the screen are not shown: the ladder is read again, and they with it.
+    const stale = [tried.error, after.error].some((e) => e instanceof Problem && e.status === 409);
+    useEffect(() => { if (stale) void queries.invalidateQueries({ queryKey: ['standard'] }); }, [stale, queries]);
+    const result = tried.isError ? undefined : tried.data;
+    const says = after.isError ? undefined : after.data;
     return (
         <>
             <Top>
@@ -223,7 +223,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
                         <section className="card pad"><div className="eyebrow">A new row, at {tier.name}</div><p className="small soft">What does it say?</p>
                             {KINDS.map((k) => <button key={k.kind} className="btn" style={{ width: '100%', justifyContent: 'flex-start', marginBottom: 6, whiteSpace: 'normal', textAlign: 'left' }} onClick={() => {
                                 const taken = new Set(whole.rows.map((r) => r.suffix));
-                                let suffix = k.kind;
+                                let suffix: string = k.kind;
                                 for (let n = 2; taken.has(suffix); n++) suffix = `${k.kind}_${n}`;
                                 setAdding({ suffix, label: k.words.split(':')[0] ?? k.words });
                                 setEdit({ id: `${tier.key}.${suffix}`, kind: k.kind, ...k.starts });
@@ -250,6 +250,7 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
                         </section>
                     )}
                     {tried.isError && <p className="says bad small" role="alert">{saysWhy(tried.error)}</p>}
+                    {after.isError && !tried.isError && <p className="says bad small" role="alert">What it does to the ladder and to open orders is not known: {saysWhy(after.error)}</p>}
                     {result && (
                         <section className="card pad" aria-live="polite">
                             <div className="eyebrow">{changed ? 'This edit, on' : 'On'} the {result.sculpt}</div>

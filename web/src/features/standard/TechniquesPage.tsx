@@ -9,7 +9,7 @@ import { Caution, Empty, Failed, Loading } from '../../ui/states';
 import { useDraft } from './draft';
 import { StandardTabs } from './StandardTabs';
 import { Words } from './Sentence';
-import { EFFECTS, effectWords, FAMILIES, MATERIALS, plain, RELIEFS, STATUSES } from './words';
+import { effectWords, plain, valuesOf, word } from './words';
 
 interface Catalogue { version: { number: number; status: string; revision: number }; data: { technique: Technique; used_by: TechniqueUse[] }[] }
 const FIGURES: [keyof Technique, string, string][] = [['handling', 'Taking it up, for each pass', 'min'], ['hand', 'By hand on 10 cm²', 'min'], ['per_piece', 'For each counted thing', 'min'], ['setup', 'Setting up, once a batch', 'min'], ['dry', 'Drying before anything goes over', 'min'], ['coat_dry', 'Drying between coats', 'min'], ['coats', 'Coats in a pass', ''], ['max_passes', 'Passes at most', ''], ['credit', 'Counts as colour steps', ''], ['grade', 'How clean, 1 rough to 5 show', ''], ['skill', 'Skill, 1 to 5', ''], ['mess', 'Strays onto neighbours, 0 to 3', '']];
@@ -38,7 +38,7 @@ export default function TechniquesPage() {
                 <div>
                     <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', alignItems: 'center', marginBottom: 12 }}>
                         <input className="input" style={{ width: 220 }} type="search" placeholder="Find a technique" aria-label="Find a technique" value={find} onChange={(e) => setFind(e.target.value)} />
-                        <div className="chips">{['', ...FAMILIES].map((f) => <button key={f} className="chip" aria-pressed={family === f} onClick={() => setFamily(f)}>{f === '' ? 'all' : f}</button>)}</div>
+                        <div className="chips">{['', ...valuesOf('family')].map((f) => <button key={f} className="chip" aria-pressed={family === f} onClick={() => setFamily(f)}>{f === '' ? 'all' : word('family', f)}</button>)}</div>
                         {!writes && can(person, 'standard.edit') && <span className="small soft">Open a draft on the ladder to change the catalogue.</span>}
                     </div>
                     {shown.length === 0 && <Empty title="No technique like that"><p>Look for another word, or add it to the studio's catalogue.</p></Empty>}
@@ -54,7 +54,7 @@ export default function TechniquesPage() {
                                     {t.notes.faults.length > 0 && <p className="small"><b>Usual faults</b> {t.notes.faults.map(plain).join(', ')}</p>}
                                 </details>
                                 <Caution text={t.notes.caution} />
-                                <div className="small" style={{ marginTop: 6 }}>{used_by.length === 0 ? <span className="soft">No tier names it.</span> : used_by.map((u) => <span key={u.tier} className="pill" style={{ margin: '0 4px 4px 0' }} title={u.clause}>{u.name}: {STATUSES.find(([s]) => s === u.status)?.[1]}{u.everywhere ? '' : ', in places'}</span>)}</div>
+                                <div className="small" style={{ marginTop: 6 }}>{used_by.length === 0 ? <span className="soft">No tier names it.</span> : used_by.map((u) => <span key={u.tier} className="pill" style={{ margin: '0 4px 4px 0' }} title={u.clause}>{u.name}: {word('status', u.status)}{u.everywhere ? '' : ', in places'}</span>)}</div>
                                 {writes && <div style={{ marginTop: 6 }}><button className="btn quiet" onClick={() => setEdit({ before: t, now: t })}>Change</button><button className="btn quiet" disabled={draft.busy} onClick={() => { const { retired: _, ...rest } = t; void put(t, t.retired ? rest : { ...rest, retired: true }); }}>{t.retired ? 'Take up again' : 'Retire'}</button></div>}
                             </article>
                         ))}
@@ -75,13 +75,13 @@ function Form({ edit, busy, clash, set, put, close }: { edit: { before: Techniqu
             <div className="eyebrow">{edit.before ? `Change ${edit.before.name}` : 'A technique of your own'}</div>
             {clash && <p className="says warn small" role="alert">Somebody else changed this technique first. Close this and look at theirs.</p>}
             <label className="field"><span>Name</span><input className="input" required value={t.name} onChange={(e) => set({ ...t, name: e.target.value })} /></label>
-            <label className="field"><span>Family</span><select className="input" value={t.family} onChange={(e) => set({ ...t, family: e.target.value })}>{FAMILIES.map((f) => <option key={f}>{f}</option>)}</select></label>
+            <label className="field"><span>Family</span><select className="input" value={t.family} onChange={(e) => set({ ...t, family: e.target.value })}>{valuesOf('family').map((f) => <option key={f} value={f}>{word('family', f)}</option>)}</select></label>
             <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 8 }}>{FIGURES.map(([k, label, unit]) => <label key={k} className="field"><span>{label}{unit ? `, ${unit}` : ''}</span><input className="input num" type="number" step={unit ? 0.05 : 1} min={0} value={typeof t[k] === 'number' ? t[k] : ''} onChange={(e) => set({ ...t, [k]: e.target.value === '' && k === 'grade' ? null : Number(e.target.value) })} /></label>)}</div>
-            <details><summary className="more">What it gives: {Object.keys(t.effects).map(effectWords).join(', ')}</summary><Words label="Effects" all={Object.keys(EFFECTS)} chosen={Object.keys(t.effects)} name={effectWords} onChange={(w) => set({ ...t, effects: pick(w, t.effects, 'full') as Technique['effects'] })} />
+            <details><summary className="more">What it gives: {Object.keys(t.effects).map(effectWords).join(', ')}</summary><Words label="Effects" all={valuesOf('effect')} chosen={Object.keys(t.effects)} name={effectWords} onChange={(w) => set({ ...t, effects: pick(w, t.effects, 'full') as Technique['effects'] })} />
                 {Object.entries(t.effects).map(([e, x]) => <label key={e} className="field" style={{ marginTop: 6 }}><span>{effectWords(e)}, at most</span><select className="input" value={x} onChange={(v) => set({ ...t, effects: { ...t.effects, [e]: v.target.value } })}>{['spot', 'prominent', 'full'].map((w) => <option key={w}>{w}</option>)}</select></label>)}</details>
-            {!t.whole && <details><summary className="more">Where it works</summary><Words label="Suits" all={RELIEFS} chosen={Object.keys(t.suits)} onChange={(w) => set({ ...t, suits: pick(w, t.suits, 2) as Technique['suits'] })} />
+            {!t.whole && <details><summary className="more">Where it works</summary><Words label="Suits" all={valuesOf('relief')} chosen={Object.keys(t.suits)} onChange={(w) => set({ ...t, suits: pick(w, t.suits, 2) as Technique['suits'] })} />
                 {Object.entries(t.suits).map(([r, n]) => <label key={r} className="field" style={{ marginTop: 6 }}><span>{plain(r)}</span><select className="input" value={n} onChange={(e) => set({ ...t, suits: { ...t.suits, [r]: Number(e.target.value) } })}><option value={3}>made for it</option><option value={2}>fine</option><option value={1}>possible</option></select></label>)}
-                <Words label="Only on" all={MATERIALS} chosen={t.only_on} onChange={(w) => set({ ...t, only_on: w })} /><Words label="Never on" all={MATERIALS} chosen={t.never_on} onChange={(w) => set({ ...t, never_on: w })} /></details>}
+                <Words label="Only on" all={valuesOf('material')} chosen={t.only_on} onChange={(w) => set({ ...t, only_on: w })} /><Words label="Never on" all={valuesOf('material')} chosen={t.never_on} onChange={(w) => set({ ...t, never_on: w })} /></details>}
             <details><summary className="more">Notes for the painter</summary>{(['purpose', 'how', 'consistency', 'tools', 'good'] as const).map((n) => <label key={n} className="field" style={{ marginTop: 6 }}><span>{{ purpose: 'What it is for', how: 'How it is done', consistency: 'Paint', tools: 'Tools', good: 'What good looks like' }[n]}</span><textarea className="input" rows={2} value={t.notes[n]} onChange={(e) => set({ ...t, notes: { ...t.notes, [n]: e.target.value } })} /></label>)}
                 <label className="field" style={{ marginTop: 6 }}><span>Caution</span><textarea className="input" rows={2} value={t.notes.caution ?? ''} onChange={(e) => set({ ...t, notes: { ...t.notes, caution: e.target.value === '' ? null : e.target.value } })} /></label></details>
             <div style={{ display: 'flex', gap: 8 }}><button className="btn main" disabled={busy || key === ''}>{edit.before ? 'Keep' : 'Add it'}</button><button type="button" className="btn" onClick={close}>Leave as it was</button></div>

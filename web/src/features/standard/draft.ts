@@ -12,17 +12,18 @@ export function useDraft(say: (text: string) => void) {
     const undone = useRef<Change[][]>([]);
     const [busy, setBusy] = useState(false);
     const [clash, setClash] = useState<Clash | null>(null);
-    const send = async (changes: Change[]): Promise<boolean> => {
+    const send = async (changes: Change[]): Promise<Change[] | null> => {
         setBusy(true);
         try {
-            await api.post('standard/draft/changes', { changes });
+            const made = await api.post<{ changes: Change[]; not_offered: string[] }>('standard/draft/changes', { changes });
+            if (made.not_offered.length > 0) say(`It is not offered on ${made.not_offered.join(', ')} until you say so there.`);
             setClash(null);
             await Promise.all([queries.invalidateQueries({ queryKey: ['standard'] }), queries.invalidateQueries({ queryKey: ['techniques'] })]);
-            return true;
+            return made.changes;
         } catch (e) {
             if (e instanceof Problem && e.status === 409 && e.body.current) setClash({ mine: changes, at: Number(e.body.current['change'] ?? 0), theirs: e.body.current['current'] ?? null });
             else say(saysWhy(e));
-            return false;
+            return null;
         } finally {
             setBusy(false);
         }
@@ -32,8 +33,10 @@ export function useDraft(say: (text: string) => void) {
         busy, clash, forget: () => setClash(null),
         canUndo: () => done.current.length > 0, canRedo: () => undone.current.length > 0,
         make: async (changes: Change[]) => {
-            if (!await send(changes)) return false;
-            done.current.push(changes);
+            const made = await send(changes);
+            if (!made) return false;
+            // With what came along, so that taking it back takes all of it back.
+            done.current.push(made);
             undone.current = [];
             return true;
         },
