@@ -29,6 +29,10 @@ final class ReleaseTest extends StudioTestCase
             SchemaCheck::against('sculpt@1', $document->sculpt);
             SchemaCheck::against('plan@1', $document->kinds[0]->plan);
             $again = ReleaseFormat::write(ReleaseReader::read($document));
+            // The plan of a kind is shown as its document; only what bench, check and sign-off need of it is read.
+            foreach ([...$document->kinds, ...$again->kinds] as $kind) {
+                $kind->plan = array_map(fn (stdClass $r) => [$r->area, $r->subject, $r->state], $kind->plan->requirements);
+            }
             foreach (get_object_vars($document) as $field => $value) {
                 self::assertSame(Json::compact($value), Json::compact($again->{$field}), "release $row->id: $field");
             }
@@ -131,7 +135,7 @@ final class ReleaseTest extends StudioTestCase
         self::assertNull($before['spent'], 'nothing was timed, and nothing is booked');
         $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200);
         $pass = $batch->json('passes')[$batch->json('next_pass')];
-        $open = collect($batch->json('pieces'))->first(fn (array $p) => array_diff($pass['steps'], $p['done']) !== [] && $p['stage'] === 'on_bench');
+        $open = collect($batch->json('pieces'))->first(fn (array $p) => array_diff($pass['steps'], $p['done']) !== [] && in_array($p['stage'], ['planned', 'on_bench'], true));
         self::assertNotNull($open, 'the bench opens at a pass that is still to be done');
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$open['id']], 'steps' => $pass['steps'], 'minutes' => 7.5], 200);
         $after = collect($this->api('lead', 'GET', "orders/$unit->order_id", null, 200)->json('unit_plans'))->firstWhere('unit', $unit->id);
