@@ -6,6 +6,7 @@ namespace Tests\Core;
 
 use Ordotype\Core\Format\FaultFormat;
 use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\FaultSize;
 use Ordotype\Core\Inspection\Judgement;
@@ -121,6 +122,17 @@ final class InspectionTest extends TestCase
         );
         self::assertEqualsWithDelta(0.15 * $minutes(Spread::Whole), $minutes(Spread::Spot), 1e-9);
         self::assertEqualsWithDelta(0.25 * $minutes(Spread::Whole), $minutes(Spread::Patch), 1e-9);
+    }
+
+    public function test_a_repair_leaves_out_what_the_catalogue_does_not_have(): void
+    {
+        $document = Demo::json('standards/five-rungs.json');
+        assert($document instanceof \stdClass);
+        $document->techniques = array_values(array_filter($document->techniques, fn ($t) => $t->key !== 'gloss_under'));
+        $standard = StandardFormat::read($document);
+        $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt()));
+        $steps = (new Repair($plan))->of(self::faults()->kind('frosted_varnish'), null, Spread::Whole, true);
+        self::assertSame(['matt_varnish'], array_map(fn (RepairStep $s) => $s->technique->key, $steps));
     }
 
     public function test_the_list_asks_each_clause_and_kind_of_fault_once_a_view(): void

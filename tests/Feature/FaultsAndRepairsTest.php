@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Check;
+use App\Models\Piece;
+use App\Models\StepLog;
+use App\Studio\BenchWork;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\WantedStep;
+use Ordotype\Core\Standard\Effect;
+
+/** Faults that are noted, what a repair takes, and what the bench books. */
+final class FaultsAndRepairsTest extends StudioTestCase
+{
+    public function test_a_noted_fault_stays_until_somebody_takes_it_away(): void
+    {
+        [$check, $question] = $this->openCheck();
+        $fault = ['fault' => $question['faults'][0], 'area' => $question['areas'][0] ?? null, 'spread' => 'patch', 'size_mm' => null];
+        $answer = ['question' => $question['key'], 'answer' => 'fault', 'faults' => [$fault]];
+        $noted = $this->api('lead', 'PUT', "checks/$check/answers", $answer, 200)->json('faults');
+        self::assertCount(1, $noted);
+        $again = $this->api('lead', 'PUT', "checks/$check/answers", $answer, 200)->json('faults');
+        self::assertSame($noted, $again, 'sent twice, noted once');
+        $this->api('lead', 'PUT', "checks/$check/answers", ['question' => $question['key'], 'answer' => 'yes'], 409);
+        self::assertCount(1, $this->api('lead', 'GET', "checks/$check", null, 200)->json('faults'));
+        $this->api('odo', 'DELETE', "checks/$check/faults/999999", null, 404);
+        $gone = $this->api('lead', 'DELETE', "checks/$check/faults/{$noted[0]['id']}", null, 200);
+        self::assertSame([], $gone->json('faults'));
+        self::assertNotContains($question['key'], array_column($gone->json('answers'), 'question'), 'it is asked again');
+        $this->api('lead', 'PUT', "checks/$check/answers", ['question' => $question['key'], 'answer' => 'yes'], 200);
+    }
+
+    public function test_varnish_that_was_left_out_or_painted_over_is_not_on(): void
+    {
+        $piece = Piece::query()->findOrFail((int) Check::query()->whereNull('closed_at')->value('piece_id'))->load('unit');
+        $work = app(BenchWork::class);
+        self::assertTrue($work->isVarnished($piece));
+        $varnish = fn () => StepLog::query()->where('piece_id', $piece->id)->where('technique', 'matt_varnish');
+        $varnish()->update(['skipped' => 'Damp weather.']);
+        self::assertFalse($work->isVarnished($piece), 'left out');
+        $varnish()->update(['skipped' => null, 'covered_by' => 2]);
+        self::assertFalse($work->isVarnished($piece), 'painted over');
+    }
+
+    public function test_the_varnish_of_a_repair_comes_after_what_it_covers(): void
+    {
+        $piece = Piece::query()->where('stage', 'rework')->with('unit')->firstOrFail();
+        $repairs = app(BenchWork::class)->repairs($piece);
+        $protects = fn (WantedStep $s): bool => $s->technique->givesAny(Effect::Protect);
+        $varnish = array_keys(array_filter($repairs, $protects));
+        self::assertSame($varnish, array_slice(array_keys($repairs), -count($varnish)), 'it is listed last');
+        $mark = fn (array $steps, int $status) => $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => $steps], $status);
+        $before = $piece->logs()->count();
+        $mark($varnish, 409);
+        self::assertSame($before, $piece->logs()->count());
+        $mark(array_keys(array_diff_key($repairs, array_flip($varnish))), 200);
+        $mark($varnish, 200);
+    }
+
+    public function test_keys_of_steps_may_be_as_long_as_areas_and_techniques_make_them(): void
+    {
+        $unit = $this->unit('26-038');
+        $area = str_repeat('a', 64);
+        $key = "$area:".str_repeat('t', 64).':'.str_repeat('9', 8);
+        self::assertGreaterThan(80, strlen($key));
+        $piece = $unit->pieces()->firstOrFail();
+        $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => [$key]], 422)
+            ->assertJsonPath('errors.0.detail', "Model $piece->number has no such step.");
+        $at = ['piece_id' => $piece->id, 'technique' => 't', 'family' => 'base', 'user_id' => 1, 'done_at' => now(), 'planned_minutes' => 1];
+        DB::table('step_logs')->insert(['step' => $key] + $at);
+        self::assertSame($key, DB::table('step_logs')->where('piece_id', $piece->id)->where('technique', 't')->value('step'));
+    }
+
+    /** @return array{int, array<string, mixed>} an open check and a question of it that is not answered */
+    private function openCheck(): array
+    {
+        $check = (int) Check::query()->whereNull('closed_at')->value('id');
+        $shown = $this->api('lead', 'GET', "checks/$check", null, 200);
+        $answered = array_column($shown->json('answers'), 'question');
+        foreach ($shown->json('questions') as $question) {
+            if (! in_array($question['key'], $answered, true) && $question['faults'] !== [] && $question['areas'] !== []) {
+                return [$check, $question];
+            }
+        }
+        self::fail('nothing is open');
+    }
+}
