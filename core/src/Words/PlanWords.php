@@ -157,7 +157,7 @@ final readonly class PlanWords
         $where = self::area($obstacle->area);
 
         return match (true) {
-            $obstacle->unfit !== null => 'an amendment of this plan does not fit it: '.$obstacle->unfit->problems[0]->reason,
+            $obstacle->unfit !== null => 'an amendment of this plan speaks of a clause that this tier does not have',
             $obstacle->rule !== null => Terms::rule($obstacle->rule).': whatever the tier asks comes after all the rest of the work',
             $obstacle->asked !== null => $this->demand($obstacle->asked).' on '.$where.' (“'.$this->reasons($obstacle->asked->reasons).'”) is not met by this plan',
             default => "$where lacks ".Terms::any(array_values(array_unique(array_map(fn (MustHold $m) => match ($m) {
