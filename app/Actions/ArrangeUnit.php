@@ -119,7 +119,12 @@ final class ArrangeUnit
                 );
             }
             if ($standard->tier($tier)->status === TierStatus::Open) {
-                throw new Refusal("{$standard->tier($tier)->name} is quoted by hand: agree it with the client in an order of its own.", '/tier');
+                throw new Refusal(
+                    "{$standard->tier(
+                        $tier,
+                    )->name} is quoted by hand: agree it with the client in an order of its own.",
+                    '/tier',
+                );
             }
             $before = $unit->tier;
             $edits = $unit->edits ?? [];

@@ -126,7 +126,9 @@ final class CheckPiece
             ]);
             foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
                 // Sent twice, a fault is noted once.
-                if (! $there->contains(fn (FaultRow $f) => [$f->fault, $f->area] === [$found['fault'], $found['area']])) {
+                if (
+                    ! $there->contains(fn (FaultRow $f) => [$f->fault, $f->area] === [$found['fault'], $found['area']])
+                ) {
                     $this->find($check, $by, $asked, $found, $i);
                 }
             }

@@ -41,7 +41,14 @@ final class KeepRelease
         $request = UnitPlans::request($unit);
         $edges = WorkOrder::of($request)->rules($plan->work->steps);
 
-        return Release::of($this->releases->nextNumber($unit), $request, $this->inputs($unit, $request), $plan, $edges, Faults::catalogue());
+        return Release::of(
+            $this->releases->nextNumber($unit),
+            $request,
+            $this->inputs($unit, $request),
+            $plan,
+            $edges,
+            Faults::catalogue(),
+        );
     }
 
     private function inputs(Unit $unit, PlanRequest $request): ReleaseInputs
@@ -51,15 +58,22 @@ final class KeepRelease
             'standard' => $version->sha256,
             'tier' => $unit->tier,
             'sculpt' => hash('sha256', $unit->sculpt->document),
-            'scheme' => $request->scheme === null ? null : hash('sha256', Json::canonical(SchemeFormat::write($request->scheme))),
-            'paints' => array_map(fn ($p) => "$p->name {$p->colour->hex()} {$p->hiding->value} $p->kind", $request->shelf->paints),
+            'scheme' => $request->scheme === null
+                    ? null
+                    : hash('sha256', Json::canonical(SchemeFormat::write($request->scheme))),
+            'paints' => array_map(
+                fn ($p) => "$p->name {$p->colour->hex()} {$p->hiding->value} $p->kind",
+                $request->shelf->paints,
+            ),
             'method' => Json::canonical(MethodFormat::write($request->method)),
             'amendments' => UnitPlans::rows($unit)->pluck('body')->all(),
             'edits' => Json::canonical($unit->edits),
             'arrangement' => Json::canonical($unit->arrangement),
             'overrules' => Json::canonical($unit->order->overrules),
             'variants' => Json::canonical(UnitArrangement::variantDocuments($unit)),
-            'pieces' => UnitPlans::pieces($unit)->map(fn ($p) => [$p->number, Json::canonical($p->lacks), Json::canonical($p->edits)])->all(),
+            'pieces' => UnitPlans::pieces($unit)
+                ->map(fn ($p) => [$p->number, Json::canonical($p->lacks), Json::canonical($p->edits)])
+                ->all(),
         ];
 
         return new ReleaseInputs(
@@ -78,11 +92,18 @@ final class KeepRelease
         $read = UnitPlans::readAmendments($unit);
         $names = User::query()->whereIn('id', $rows->pluck('made_by'))->pluck('name', 'id');
 
-        return array_values($rows->values()->map(fn (AmendmentRow $r, int $i) => new MadeAmendment(
-            $read[$i],
-            $r->made_by === null ? null : $names[$r->made_by] ?? null,
-            $r->created_at?->toIso8601ZuluString(),
-            $r->piece?->number,
-        ))->all());
+        return array_values(
+            $rows
+                ->values()
+                ->map(
+                    fn (AmendmentRow $r, int $i) => new MadeAmendment(
+                        $read[$i],
+                        $r->made_by === null ? null : $names[$r->made_by] ?? null,
+                        $r->created_at?->toIso8601ZuluString(),
+                        $r->piece?->number,
+                    ),
+                )
+                ->all(),
+        );
     }
 }

@@ -35,7 +35,15 @@ final class MovePiece
             $piece = Piece::query()->with('unit.order')->lockForUpdate()->findOrFail($piece->id);
             $before = Stage::from($piece->stage);
             if (! $move->isPossibleFrom($before)) {
-                throw new Refusal("Model $piece->number ($piece->code) is ".Terms::stage($before).': that does not go with “'.Terms::move($move).'”.', '/move', 409);
+                throw new Refusal(
+                    "Model $piece->number ($piece->code) is ".
+                        Terms::stage($before).
+                        ': that does not go with “'.
+                        Terms::move($move).
+                        '”.',
+                    '/move',
+                    409,
+                );
             }
             if (trim($reason) === '' && $move->wantsAReason()) {
                 throw new Refusal('Say why.', '/reason');
@@ -50,7 +58,12 @@ final class MovePiece
                 $this->releases->dropPiece($piece, Auth::id());
             }
             $this->order($piece, $move->value);
-            ActivityLog::write("piece.$move->value", $piece, ['stage' => $before->value], ['stage' => $stage->value, 'reason' => $reason]);
+            ActivityLog::write(
+                "piece.$move->value",
+                $piece,
+                ['stage' => $before->value],
+                ['stage' => $stage->value, 'reason' => $reason],
+            );
 
             return $piece;
         });

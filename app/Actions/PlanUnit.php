@@ -93,17 +93,37 @@ final class PlanUnit
     public function takeBack(Unit $unit, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $revision): Unit {
-            $unit = Unit::query()->with(['order', 'pieces'])->lockForUpdate()->findOrFail($unit->id);
+            $unit = Unit::query()
+                ->with(['order', 'pieces'])
+                ->lockForUpdate()
+                ->findOrFail($unit->id);
             if ($unit->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this unit in the meantime.', ['revision' => $unit->revision]);
+                throw new Conflict('Somebody else has changed this unit in the meantime.', [
+                    'revision' => $unit->revision,
+                ]);
             }
             $row = $this->releases->rowOf($unit) ?? throw new NotReleased($unit);
             $ids = $unit->pieces->pluck('id');
-            if (StepLog::query()->whereIn('piece_id', $ids)->exists() || Check::query()->whereIn('piece_id', $ids)->exists()) {
-                throw new Refusal('Work on it has begun: it stays on the bench. Take the marks back first, or put its models on hold.', '', 409);
+            if (
+                StepLog::query()->whereIn('piece_id', $ids)->exists() ||
+                Check::query()->whereIn('piece_id', $ids)->exists()
+            ) {
+                throw new Refusal(
+                    'Work on it has begun: it stays on the bench. Take the marks back first, or put '.
+                        'its models on hold.',
+                    '',
+                    409,
+                );
             }
-            ReleaseRow::query()->whereKey($row->id)->update(['taken_back_at' => now()]);
-            $unit->update(['released_at' => null, 'released_by' => null, 'scheme_number' => null, 'revision' => $unit->revision + 1]);
+            ReleaseRow::query()
+                ->whereKey($row->id)
+                ->update(['taken_back_at' => now()]);
+            $unit->update([
+                'released_at' => null,
+                'released_by' => null,
+                'scheme_number' => null,
+                'revision' => $unit->revision + 1,
+            ]);
             $onBench = $unit->order->units()->whereNotNull('released_at')->exists();
             if (! $onBench && $unit->order->status === 'in_work') {
                 $unit->order->update(['status' => 'accepted']);
@@ -119,11 +139,18 @@ final class PlanUnit
         if ($plan->conflicts() !== []) {
             $words = new PlanWords($plan->plain()->request);
             $why = array_map(fn ($c) => Terms::sentence($words->conflict($c)), $plan->conflicts());
-            throw new Refusal('The plan has conflicts that want an amendment first: '.implode(' ', $why), '/conflicts');
+            throw new Refusal(
+                'The plan has conflicts that want an amendment first: '.implode(' ', $why),
+                '/conflicts',
+            );
         }
         $scheme = $unit->order->scheme;
         if ($scheme?->versions()->where('number', $scheme->number)->where('outcome', 'rejected')->exists() === true) {
-            throw new Refusal("The test model of scheme $scheme->name was rejected: change its colours first.", '/scheme', 409);
+            throw new Refusal(
+                "The test model of scheme $scheme->name was rejected: change its colours first.",
+                '/scheme',
+                409,
+            );
         }
     }
 
@@ -132,7 +159,10 @@ final class PlanUnit
     {
         $missing = [];
         if (in_array($unit->order->status, ['draft', 'quoted'], true)) {
-            $missing[] = $unit->order->status === 'draft' ? 'The order is a draft: it was not quoted.' : 'The client has not accepted the quote.';
+            $missing[] =
+                $unit->order->status === 'draft'
+                    ? 'The order is a draft: it was not quoted.'
+                    : 'The client has not accepted the quote.';
         }
         if ($unit->order->scheme === null) {
             $missing[] = 'The order has no colours: the steps name no paints.';
@@ -151,7 +181,10 @@ final class PlanUnit
         if ($short !== []) {
             $short = array_values(array_unique($short));
             $more = count($short) > self::NAMED ? ' and '.(count($short) - self::NAMED).' more' : '';
-            $missing[] = 'The plan does not hold what the tier asks: '.implode(', ', array_slice($short, 0, self::NAMED))."$more.";
+            $missing[] =
+                'The plan does not hold what the tier asks: '.
+                implode(', ', array_slice($short, 0, self::NAMED)).
+                "$more.";
         }
 
         return $missing;

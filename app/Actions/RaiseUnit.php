@@ -55,7 +55,11 @@ final class RaiseUnit
             $work = $this->work($unit, $tier, $stands);
             if ($work->conflicts() !== []) {
                 $words = new PlanWords(UnitPlans::request($unit)->at($tier));
-                throw new Refusal('It cannot be raised without an amendment: '.$words->conflict($work->conflicts()[0]).'.', '', 409);
+                throw new Refusal(
+                    'It cannot be raised without an amendment: '.$words->conflict($work->conflicts()[0]).'.',
+                    '',
+                    409,
+                );
             }
             $before = ['tier' => $unit->tier];
             $edits = [];
@@ -69,7 +73,9 @@ final class RaiseUnit
             ]);
             $unit->pieces()->update(['edits' => null]);
             $this->cover($unit, $work, $this->releases->nextNumber($unit));
-            $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->findOrFail($unit->id);
+            $unit = Unit::query()
+                ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+                ->findOrFail($unit->id);
             ($this->keep)($unit, UnitPlans::unitPlan($unit));
             foreach ($unit->pieces()->get() as $piece) {
                 $stage = Stage::from($piece->stage)->afterAddedWork();
@@ -104,7 +110,10 @@ final class RaiseUnit
 
     private function locked(Unit $unit, int $revision): Unit
     {
-        $unit = Unit::query()->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])->lockForUpdate()->findOrFail($unit->id);
+        $unit = Unit::query()
+            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])
+            ->lockForUpdate()
+            ->findOrFail($unit->id);
         if ($unit->revision !== $revision) {
             throw new Conflict('Somebody else has changed this unit in the meantime.', [
                 'revision' => $unit->revision,
@@ -117,7 +126,11 @@ final class RaiseUnit
         $closed = UnitPlans::pieces($unit)->filter(fn (Piece $p) => Stage::from($p->stage)->isClosed());
         if ($closed->isNotEmpty()) {
             $numbers = $closed->pluck('number')->implode(', ');
-            throw new Refusal("Model $numbers is signed off: withdraw the sign-off or take up a claim first.", '', 409);
+            throw new Refusal(
+                "Model $numbers is signed off: withdraw the sign-off or take up a claim first.",
+                '',
+                409,
+            );
         }
 
         return $unit;
@@ -128,14 +141,22 @@ final class RaiseUnit
     {
         $common = null;
         foreach (UnitPlans::pieces($unit) as $piece) {
-            $done = $piece->logs->whereNull('skipped')->whereNull('covered_by')->pluck('step')->map(strval(...))->all();
+            $done = $piece->logs
+                ->whereNull('skipped')
+                ->whereNull('covered_by')
+                ->pluck('step')
+                ->map(strval(...))
+                ->all();
             $common = $common === null ? $done : array_values(array_intersect($common, $done));
         }
 
         return array_map(StepKey::kept(...), array_values($common ?? []));
     }
 
-    /** Work that is painted over, or is to be done anew at the end, is not taken for done any more; it stays in the log. */
+    /**
+     * Work that is painted over, or is to be done anew at the end, is not taken for done any more; it stays in the
+     * log.
+     */
     private function cover(Unit $unit, RaisedWork $work, int $release): void
     {
         $covered = [];

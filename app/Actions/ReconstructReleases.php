@@ -31,18 +31,25 @@ final class ReconstructReleases
     /** What was painted over is marked by a column, and no longer by its key. */
     public function uncover(): void
     {
-        DB::statement("UPDATE step_logs SET covered_by = 1, step = SUBSTRING(step, LOCATE(':', step, 7) + 1) WHERE step LIKE 'under:%'");
+        DB::statement(
+            "UPDATE step_logs SET covered_by = 1, step = SUBSTRING(step, LOCATE(':', step, 7) ".
+                "+ 1) WHERE step LIKE 'under:%'",
+        );
     }
 
     public function all(): void
     {
-        Unit::query()->whereNotNull('plan')->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])->orderBy('id')->each($this->of(...));
+        Unit::query()
+            ->whereNotNull('plan')
+            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->orderBy('id')
+            ->each($this->of(...));
     }
 
     private function of(Unit $unit): void
     {
         $stored = Json::decode((string) $unit->getAttribute('plan'));
-        if (! $stored instanceof stdClass) {
+        if (! ($stored instanceof stdClass)) {
             return;
         }
         $keep = app(KeepRelease::class);
@@ -50,18 +57,32 @@ final class ReconstructReleases
         $document = ReleaseFormat::write($release);
         $document->reconstructed = true;
         $steps = $this->steps($stored, $release);
-        $document->steps = array_map(fn (stdClass $plain, Step $s) => ReleasedStepFormat::with($plain, $s), self::keyed($stored), $steps);
-        $document->passes = array_map(fn (stdClass $p) => (object) ['steps' => $p->steps, 'minutes' => $p->minutes, 'dry' => $p->dry], $stored->passes);
+        $document->steps = array_map(
+            fn (stdClass $plain, Step $s) => ReleasedStepFormat::with($plain, $s),
+            self::keyed($stored),
+            $steps,
+        );
+        $document->passes = array_map(
+            fn (stdClass $p) => (object) ['steps' => $p->steps, 'minutes' => $p->minutes, 'dry' => $p->dry],
+            $stored->passes,
+        );
         [$document->edges, $document->wet] = $this->edges($steps, $release->request);
         foreach ($document->kinds as $kind) {
             $this->kind($kind, $unit, $stored, array_column($document->steps, 'key'));
         }
         $row = app(Releases::class)->keep($unit, $document, $unit->released_by);
-        ReleaseRow::query()->whereKey($row->id)->update(['released_at' => $unit->released_at]);
-        Check::query()->whereIn('piece_id', $unit->pieces->pluck('id'))->update(['release_id' => $row->id]);
+        ReleaseRow::query()
+            ->whereKey($row->id)
+            ->update(['released_at' => $unit->released_at]);
+        Check::query()
+            ->whereIn('piece_id', $unit->pieces->pluck('id'))
+            ->update(['release_id' => $row->id]);
     }
 
-    /** @return list<stdClass> the stored steps, each with its key: plans that are older than keys get them as they were then */
+    /**
+     * @return list<stdClass> the stored steps, each with its key: plans that are older than keys get them as they were
+     * then
+     */
     private static function keyed(stdClass $stored): array
     {
         return array_map(function (stdClass $step): stdClass {
@@ -84,9 +105,12 @@ final class ReconstructReleases
             $known = $today[$plain->key] ?? null;
             $plain = clone $plain;
             $technique = $release->request->standard->technique($plain->technique);
-            $plain->phase = $known === null ? \Ordotype\Core\Sequencing\Phase::of($technique)->value : $known->phase->value;
+            $plain->phase =
+                $known === null ? \Ordotype\Core\Sequencing\Phase::of($technique)->value : $known->phase->value;
             $plain->handling = $known === null ? min($plain->minutes, $technique->handling) : $known->handling;
-            $plain->sprays = $known->sprays ?? ($technique->key === 'masking' ? [substr((string) strrchr($plain->key, ':'), 1)] : []);
+            $plain->sprays =
+                $known->sprays ??
+                ($technique->key === 'masking' ? [substr((string) strrchr($plain->key, ':'), 1)] : []);
             $plain->covers = $known->covers ?? [];
             $problems = new Problems();
             $steps[] = ReleasedStepFormat::read(Node::root($plain, $problems), $release->request);
@@ -112,7 +136,9 @@ final class ReconstructReleases
     {
         $piece = $unit->pieces->first(fn (Piece $p) => $p->number === $kind->pieces[0]);
         $own = $piece === null ? null : json_decode((string) $piece->getRawOriginal('steps'), true);
-        $kind->steps = is_array($own) ? array_values(array_filter($keys, fn (string $k) => in_array($k, $own, true))) : $keys;
+        $kind->steps = is_array($own)
+            ? array_values(array_filter($keys, fn (string $k) => in_array($k, $own, true)))
+            : $keys;
         if ($kind->variant === null && $kind->lacks === [] && $kind->amendments === [] && ! $kind->edited) {
             $kind->plan = $stored;
         }

@@ -36,7 +36,12 @@ final class WorkOnPieces
     public function mark(array $pieces, array $steps, ?string $skipped = null, ?float $minutes = null): array
     {
         return DB::transaction(function () use ($pieces, $steps, $skipped, $minutes): array {
-            $found = Piece::query()->with(['unit.order.version'])->whereIn('id', $pieces)->orderBy('id')->lockForUpdate()->get();
+            $found = Piece::query()
+                ->with(['unit.order.version'])
+                ->whereIn('id', $pieces)
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get();
             if ($found->count() !== count(array_unique($pieces))) {
                 throw new Refusal('One of the models does not exist.', '/pieces', 404);
             }
@@ -47,7 +52,10 @@ final class WorkOnPieces
             $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
             StepLog::query()->insert(array_map(fn (array $row) => $row + ['minutes' => $each], $rows));
             foreach ($found as $piece) {
-                if ($piece->stage === Stage::Planned->value && in_array($piece->id, array_column($rows, 'piece_id'), true)) {
+                if (
+                    $piece->stage === Stage::Planned->value &&
+                    in_array($piece->id, array_column($rows, 'piece_id'), true)
+                ) {
                     $this->move($piece, Stage::OnBench);
                 }
             }
@@ -80,13 +88,23 @@ final class WorkOnPieces
         return DB::transaction(function () use ($piece): Piece {
             $piece = Piece::query()->with('unit.order.version')->lockForUpdate()->findOrFail($piece->id);
             if (! in_array($piece->stage, [Stage::OnBench->value, Stage::Rework->value], true)) {
-                throw new Refusal("Model $piece->number is not being worked on: it is ".Terms::stage(Stage::from($piece->stage)).'.', '', 409);
+                throw new Refusal(
+                    "Model $piece->number is not being worked on: it is ".
+                        Terms::stage(Stage::from($piece->stage)).
+                        '.',
+                    '',
+                    409,
+                );
             }
             $wanted = $this->work->wanted($piece);
             $missing = array_values(array_diff(array_keys($wanted), $this->done($piece)));
             if ($missing !== []) {
                 $first = $this->name($piece, $wanted[$missing[0]]);
-                throw new Refusal(count($missing)." steps are still to be done or left out with a reason, first: $first.", '/steps', 409);
+                throw new Refusal(
+                    count($missing)." steps are still to be done or left out with a reason, first: $first.",
+                    '/steps',
+                    409,
+                );
             }
             $this->move($piece, Stage::Offered);
 
@@ -101,7 +119,13 @@ final class WorkOnPieces
     private function newRows(Piece $piece, array $steps, ?string $skipped): array
     {
         if (! Stage::from($piece->stage)->isAtWork()) {
-            throw new Refusal("Model $piece->number ($piece->code) is not on the bench: it is ".Terms::stage(Stage::from($piece->stage)).'.', '/pieces', 409);
+            throw new Refusal(
+                "Model $piece->number ($piece->code) is not on the bench: it is ".
+                    Terms::stage(Stage::from($piece->stage)).
+                    '.',
+                '/pieces',
+                409,
+            );
         }
         $wanted = $this->work->wanted($piece);
         $others = $this->releases->of($piece->unit)->steps();
@@ -134,7 +158,12 @@ final class WorkOnPieces
             $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->givesAny(Effect::Protect));
             if ($step->technique->givesAny(Effect::Protect) && $before !== []) {
                 $first = $this->name($piece, array_values($before)[0]);
-                throw new Refusal("{$step->technique->name} covers what is still to be repaired on model $piece->number: $first comes first.", '/steps', 409);
+                throw new Refusal(
+                    "{$step->technique->name} covers what is still to be repaired on ".
+                        "model $piece->number: $first comes first.",
+                    '/steps',
+                    409,
+                );
             }
         }
     }

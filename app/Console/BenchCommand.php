@@ -169,7 +169,10 @@ final class BenchCommand extends CoreCommand
             'rows' => count((new Grid($before))->rows()),
             'figures' => count($figures),
             'edit_ms' => self::median($runs, $edited),
-            'lint_ms' => self::median(min(3, $runs), fn (Planner $p) => (new Lint($edited($p), $figures, Money::of('20.00'), $p))->findings()),
+            'lint_ms' => self::median(
+                min(3, $runs),
+                fn (Planner $p) => (new Lint($edited($p), $figures, Money::of('20.00'), $p))->findings(),
+            ),
         ];
     }
 
@@ -206,7 +209,10 @@ final class BenchCommand extends CoreCommand
             range(1, 10),
         );
 
-        return self::median($runs, fn (Planner $p) => array_map(fn (PlanRequest $r) => UnitPlan::of($r, $pieces($r), planner: $p), $requests));
+        return self::median(
+            $runs,
+            fn (Planner $p) => array_map(fn (PlanRequest $r) => UnitPlan::of($r, $pieces($r), planner: $p), $requests),
+        );
     }
 
     /**

@@ -57,7 +57,9 @@ final class DiffCommand extends CoreCommand
                             'before' => $voices->asks($c->before),
                             'after' => $voices->asks($c->after),
                             'clauses' => array_values(
-                                array_unique(Reason::ids([...$c->before->reasons ?? [], ...$c->after->reasons ?? []])),
+                                array_unique(
+                                    Reason::ids([...$c->before->reasons ?? [], ...$c->after->reasons ?? []]),
+                                ),
                             ),
                         ],
                         $difference->changes,

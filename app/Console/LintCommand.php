@@ -33,7 +33,12 @@ final class LintCommand extends CoreCommand
             throw new InvalidArgumentException('--rate must be a decimal such as 20.00.');
         }
         $figures = array_values(array_filter((array) $this->option('figures'), is_string(...)));
-        $findings = (new Lint($standard, array_map($this->sculpt(...), $figures), $rate === null ? null : Money::of($rate), $this->planner()))->findings();
+        $findings = (new Lint(
+            $standard,
+            array_map($this->sculpt(...), $figures),
+            $rate === null ? null : Money::of($rate),
+            $this->planner(),
+        ))->findings();
         $words = new LadderWords($standard);
         $clauses = new ClauseWords($standard);
         if ($this->option('json') === true) {
@@ -62,12 +67,15 @@ final class LintCommand extends CoreCommand
         } else {
             $this->table(
                 ['Tier', 'Clauses', 'Why', 'What to change'],
-                array_map(fn (Finding $f) => [
-                    $f->tier->name,
-                    implode(', ', array_map($clauses->name(...), $f->clauses)),
-                    $words->why($f),
-                    $words->change($f),
-                ], $findings),
+                array_map(
+                    fn (Finding $f) => [
+                        $f->tier->name,
+                        implode(', ', array_map($clauses->name(...), $f->clauses)),
+                        $words->why($f),
+                        $words->change($f),
+                    ],
+                    $findings,
+                ),
             );
         }
 

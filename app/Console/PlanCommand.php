@@ -115,13 +115,25 @@ final class PlanCommand extends CoreCommand
             $this->line('Conflict on '.PlanWords::area($conflict->area).': '.$words->conflict($conflict));
         }
         foreach ($plan->notApplicable() as $one) {
-            $this->line('Not applicable on '.PlanWords::area($one->area).': '.$words->subject($one->asked).', '.$words->notApplicable($one));
+            $this->line(
+                'Not applicable on '.
+                    PlanWords::area($one->area).
+                    ': '.
+                    $words->subject($one->asked).
+                    ', '.
+                    $words->notApplicable($one),
+            );
         }
         foreach ($plan->warnings as $warning) {
             $this->line('Note: '.$warnings->of($warning));
         }
-        $states = array_count_values(array_map(fn ($s) => $s->state->value ?? 'judged on the finished work', $plan->requirements));
-        $this->line('Requirements: '.implode(', ', array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states)));
+        $states = array_count_values(
+            array_map(fn ($s) => $s->state->value ?? 'judged on the finished work', $plan->requirements),
+        );
+        $this->line(
+            'Requirements: '.
+                implode(', ', array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states)),
+        );
     }
 
     private static function used(ChosenTechnique $used): string

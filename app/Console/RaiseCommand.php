@@ -124,10 +124,15 @@ final class RaiseCommand extends CoreCommand
             $this->line('On the whole model: '.self::names($work->whole));
         }
         foreach ($work->concerns as $technique) {
-            $this->line("Note: there is $technique->name on it already: work around it, or do it again after what would cover it.");
+            $this->line(
+                "Note: there is $technique->name on it already: work around it, or do it again ".
+                    'after what would cover it.',
+            );
         }
         if ($work->isVarnished) {
-            $this->line('Note: it is varnished: new paint goes over the varnish, and it is varnished again at the end.');
+            $this->line(
+                'Note: it is varnished: new paint goes over the varnish, and it is varnished again at the end.',
+            );
         }
 
         if ($work->work->steps !== []) {

@@ -12,6 +12,9 @@ final class ReleaseHasGaps extends Conflict
     /** @param  non-empty-list<string>  $missing  in words */
     public function __construct(public readonly array $missing)
     {
-        parent::__construct('Before it goes to the bench: '.implode(' ', $missing).' Say why it goes all the same.', ['missing' => $missing]);
+        parent::__construct(
+            'Before it goes to the bench: '.implode(' ', $missing).' Say why it goes all the same.',
+            ['missing' => $missing],
+        );
     }
 }

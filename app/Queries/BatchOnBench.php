@@ -26,7 +26,9 @@ final class BatchOnBench
     {
         $unit->load([
             'order',
-            'pieces' => fn ($q) => $q->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])->orderBy('number'),
+            'pieces' => fn ($q) => $q
+                ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
+                ->orderBy('number'),
             'pieces.logs' => fn ($q) => $q->whereNull('covered_by'),
             'pieces.unit',
         ]);
@@ -47,7 +49,11 @@ final class BatchOnBench
                 'untouched' => $unit->pieces->every(fn (Piece $p) => $p->logs->isEmpty()),
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
-            'passes' => array_map(fn (Pass $p, int $i) => $this->pass($p, $i + 1, $release), $release->passes(), array_keys($release->passes())),
+            'passes' => array_map(
+                fn (Pass $p, int $i) => $this->pass($p, $i + 1, $release),
+                $release->passes(),
+                array_keys($release->passes()),
+            ),
             'next_pass' => $this->nextPass($release, $pieces),
             'pieces' => $pieces,
         ];
@@ -62,7 +68,9 @@ final class BatchOnBench
         return [
             'no' => $no,
             'technique' => $technique->name,
-            'areas' => array_values(array_filter(array_map(fn ($s) => $s->area?->key, $steps), fn (?string $a) => $a !== null)),
+            'areas' => array_values(
+                array_filter(array_map(fn ($s) => $s->area?->key, $steps), fn (?string $a) => $a !== null),
+            ),
             'paint' => $steps[0]->colour?->words(),
             'hex' => $steps[0]->colour?->colour?->hex(),
             'extent' => $steps[0]->extent->word(),
@@ -90,12 +98,16 @@ final class BatchOnBench
             'stage' => $piece->stage,
             'wants' => $wants === null ? null : array_map(fn (StepKey $k) => $k->id, $wants),
             'done' => $piece->logs->pluck('step')->all(),
-            'repairs' => array_map(fn (string $key, WantedStep $s) => [
-                'key' => $key,
-                'technique' => $s->technique->name,
-                'area' => $s->area,
-                'minutes' => $s->minutes,
-            ], array_keys($repairs), array_values($repairs)),
+            'repairs' => array_map(
+                fn (string $key, WantedStep $s) => [
+                    'key' => $key,
+                    'technique' => $s->technique->name,
+                    'area' => $s->area,
+                    'minutes' => $s->minutes,
+                ],
+                array_keys($repairs),
+                array_values($repairs),
+            ),
         ];
     }
 

@@ -25,7 +25,8 @@ final class BatchesOnBench
                 'order:id,number,title,due_on,standard_version_id',
                 'order.version',
                 'sculpt:id,name',
-                'pieces' => fn ($q) => $q->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
+                'pieces' => fn ($q) => $q
+                    ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
                     ->orderBy('number')
                     ->withCount(['logs as done' => fn ($logs) => $logs->whereNull('covered_by')]),
             ])
@@ -36,23 +37,33 @@ final class BatchesOnBench
             ->values();
         $releases = $this->releases($units);
 
-        return array_values($units->map(fn (Unit $u) => [
-            'id' => $u->id,
-            'order_number' => $u->order->number,
-            'title' => $u->order->title,
-            'due_on' => $u->order->due_on?->format('Y-m-d'),
-            'sculpt' => $u->sculpt->name,
-            'tier' => Standards::core($u->order->version)->tier($u->tier)->name,
-            'steps' => $releases[$u->id]->steps ?? 0,
-            'passes' => $releases[$u->id]->passes ?? 0,
-            'pieces' => $u->pieces->map(fn (Piece $p) => [
-                'id' => $p->id,
-                'number' => $p->number,
-                'code' => $p->code,
-                'stage' => $p->stage,
-                'done' => (int) $p->getAttribute('done'),
-            ])->all(),
-        ])->all());
+        return array_values(
+            $units
+                ->map(
+                    fn (Unit $u) => [
+                        'id' => $u->id,
+                        'order_number' => $u->order->number,
+                        'title' => $u->order->title,
+                        'due_on' => $u->order->due_on?->format('Y-m-d'),
+                        'sculpt' => $u->sculpt->name,
+                        'tier' => Standards::core($u->order->version)->tier($u->tier)->name,
+                        'steps' => $releases[$u->id]->steps ?? 0,
+                        'passes' => $releases[$u->id]->passes ?? 0,
+                        'pieces' => $u->pieces
+                            ->map(
+                                fn (Piece $p) => [
+                                    'id' => $p->id,
+                                    'number' => $p->number,
+                                    'code' => $p->code,
+                                    'stage' => $p->stage,
+                                    'done' => (int) $p->getAttribute('done'),
+                                ],
+                            )
+                            ->all(),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**

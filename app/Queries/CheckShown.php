@@ -57,7 +57,14 @@ final class CheckShown
             'questions' => $check->questions,
             'clauses' => (object) $this->clauses($release),
             'answers' => $check->answers
-                ->map(fn (Answer $a) => ['question' => $a->question, 'answer' => $a->answer, 'note' => $a->note, 'by' => $a->user->name])
+                ->map(
+                    fn (Answer $a) => [
+                        'question' => $a->question,
+                        'answer' => $a->answer,
+                        'note' => $a->note,
+                        'by' => $a->user->name,
+                    ],
+                )
                 ->values()
                 ->all(),
             'faults' => $check->faults->map(fn (FaultRow $f) => $this->fault($f, $release))->values()->all(),
@@ -122,12 +129,17 @@ final class CheckShown
             'size_mm' => $f->size_mm === null ? null : (float) $f->size_mm,
             'severity' => $f->severity,
             'why' => $f->why,
-            'repair' => array_map(fn (array $s) => [
-                'technique' => $standard->hasTechnique($s['technique']) ? $standard->technique($s['technique'])->name : 'a technique that is gone',
-                'area' => $s['area'],
-                'minutes' => (float) $s['minutes'],
-                'why' => $s['why'],
-            ], $f->repair),
+            'repair' => array_map(
+                fn (array $s) => [
+                    'technique' => $standard->hasTechnique($s['technique'])
+                        ? $standard->technique($s['technique'])->name
+                        : 'a technique that is gone',
+                    'area' => $s['area'],
+                    'minutes' => (float) $s['minutes'],
+                    'why' => $s['why'],
+                ],
+                $f->repair,
+            ),
         ];
     }
 

@@ -25,7 +25,11 @@ final class Releases
     /** The release in force of a unit; null while it is not on the bench. */
     public function rowOf(Unit $unit): ?ReleaseRow
     {
-        return ReleaseRow::query()->where('unit_id', $unit->id)->whereNull('taken_back_at')->orderByDesc('number')->first();
+        return ReleaseRow::query()
+            ->where('unit_id', $unit->id)
+            ->whereNull('taken_back_at')
+            ->orderByDesc('number')
+            ->first();
     }
 
     /** @throws NotReleased */

@@ -25,7 +25,8 @@ final class BenchWork
     {
         $steps = $this->releases->of($piece->unit)->stepsOf($piece->number);
 
-        return array_map(fn (Step $s) => new WantedStep($s->technique, $s->area?->key, $s->minutes), $steps) + $this->repairs($piece);
+        return array_map(fn (Step $s) => new WantedStep($s->technique, $s->area?->key, $s->minutes), $steps) +
+            $this->repairs($piece);
     }
 
     /** @return array<string, WantedStep> what the last check sent back, in the order in which it is done */
@@ -50,7 +51,11 @@ final class BenchWork
         foreach ($fault->repair as $i => $step) {
             if ($standard->hasTechnique($step['technique'])) {
                 $key = StepKey::ofRepair($fault->id, $i + 1);
-                $steps[$key->id] = new WantedStep($standard->technique($step['technique']), $step['area'], (float) $step['minutes']);
+                $steps[$key->id] = new WantedStep(
+                    $standard->technique($step['technique']),
+                    $step['area'],
+                    (float) $step['minutes'],
+                );
             }
         }
 
@@ -61,7 +66,9 @@ final class BenchWork
     public function isVarnished(Piece $piece): bool
     {
         $standard = $this->releases->of($piece->unit)->request->standard;
-        foreach ($piece->logs()->whereNull('skipped')->whereNull('covered_by')->pluck('technique')->unique() as $key) {
+        foreach (
+            $piece->logs()->whereNull('skipped')->whereNull('covered_by')->pluck('technique')->unique() as $key
+        ) {
             if ($standard->hasTechnique($key) && $standard->technique($key)->givesAny(Effect::Protect)) {
                 return true;
             }

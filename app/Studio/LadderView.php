@@ -7,8 +7,8 @@ namespace App\Studio;
 use App\Models\ClauseRow;
 use App\Models\Order;
 use App\Models\Sculpt;
-use App\Models\Unit;
 use App\Models\StandardVersion;
+use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
 use Illuminate\Support\Collection;
@@ -141,11 +141,13 @@ final class LadderView
                     ? $clause->extent()->word()
                     : null,
             'passes' => $clause instanceof EffectClause || $clause instanceof TechniqueClause
-                ? $clause->passes()
-                : null,
-            'status' => $clause instanceof TechniqueClause
-                ? $clause->status->value
-                : ($clause === null ? null : 'required'),
+                    ? $clause->passes()
+                    : null,
+            'status' => match (true) {
+                $clause === null => null,
+                $clause instanceof TechniqueClause => $clause->status->value,
+                default => 'required',
+            },
             'dropped' => $clause === null && $tier->drop !== null && in_array($cell->suffix, $tier->drop, true),
         ];
     }

@@ -76,9 +76,8 @@ final class Packs
         SchemaCheck::against('standard@1', $document);
         $standard = StandardFormat::read($document);
         $open = Standards::draft() ?? Standards::published();
-        $before = $open === null
-            ? new Standard($standard->name, [], [], [], $standard->currency)
-            : Standards::core($open);
+        $before =
+            $open === null ? new Standard($standard->name, [], [], [], $standard->currency) : Standards::core($open);
         $words = new ChangeWords($before, $standard);
 
         return [

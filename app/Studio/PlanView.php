@@ -151,7 +151,10 @@ final class PlanView
         ];
     }
 
-    /** @return array{chosen: string, quickest: float, best: float} minutes of either aim; on the bench there is no choice any more */
+    /**
+     * @return array{chosen: string, quickest: float, best: float} minutes of either aim; on the bench there is no
+     * choice any more
+     */
     private static function aims(Plan $plan, bool $released): array
     {
         $minutes = fn (Aim $aim): float => $released

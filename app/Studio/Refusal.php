@@ -9,8 +9,11 @@ use RuntimeException;
 /** Something that cannot be done as things stand, with the reason and the field it is about. */
 class Refusal extends RuntimeException
 {
-    public function __construct(string $message, public readonly string $pointer = '', public readonly int $status = 422)
-    {
+    public function __construct(
+        string $message,
+        public readonly string $pointer = '',
+        public readonly int $status = 422,
+    ) {
         parent::__construct($message);
     }
 }

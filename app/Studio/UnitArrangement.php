@@ -43,7 +43,12 @@ final class UnitArrangement
     public static function overrules(Order $order): array
     {
         return array_map(
-            fn (array $o) => new Overrule(Rule::from($o['rule']), StepPlace::kept($o['earlier']), StepPlace::kept($o['later']), $o['reason']),
+            fn (array $o) => new Overrule(
+                Rule::from($o['rule']),
+                StepPlace::kept($o['earlier']),
+                StepPlace::kept($o['later']),
+                $o['reason'],
+            ),
             $order->overrules ?? [],
         );
     }

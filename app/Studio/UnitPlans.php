@@ -312,7 +312,10 @@ final class UnitPlans
         $standard = Standards::core($unit->order->version);
         $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
 
-        return AmendmentFormat::read(self::rows($unit)->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(), $known);
+        return AmendmentFormat::read(
+            self::rows($unit)->map(fn (AmendmentRow $r) => Json::decode($r->body))->values()->all(),
+            $known,
+        );
     }
 
     /**

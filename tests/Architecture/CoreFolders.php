@@ -13,8 +13,26 @@ final class CoreFolders
 {
     /** A folder uses itself and those before it. */
     private const ORDER = [
-        'Problem', 'Seeing', 'Record', 'Money', 'Sculpt', 'Standard', 'Colour', 'Method', 'Amendment', 'Demand', 'Sequencing', 'Choice',
-        'Planning', 'Unit', 'Outlook', 'Bench', 'Inspection', 'Ladder', 'Words', 'Format',
+        'Problem',
+        'Seeing',
+        'Record',
+        'Money',
+        'Sculpt',
+        'Standard',
+        'Colour',
+        'Method',
+        'Amendment',
+        'Demand',
+        'Sequencing',
+        'Choice',
+        'Planning',
+        'Unit',
+        'Outlook',
+        'Bench',
+        'Inspection',
+        'Ladder',
+        'Words',
+        'Format',
     ];
 
     /** @return iterable<string, Rule> */
@@ -25,7 +43,8 @@ final class CoreFolders
             if ($later !== []) {
                 yield $folder => PHPat::rule()
                     ->classes(self::in($folder))
-                    ->shouldNot()->dependOn()
+                    ->shouldNot()
+                    ->dependOn()
                     ->classes(...$later)
                     ->because("$folder comes before them");
             }
@@ -36,8 +55,13 @@ final class CoreFolders
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('Ordotype\Core'))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('Illuminate'), Selector::inNamespace('App'), Selector::inNamespace('Symfony'))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                Selector::inNamespace('Illuminate'),
+                Selector::inNamespace('App'),
+                Selector::inNamespace('Symfony'),
+            )
             ->because('it is told everything it needs');
     }
 
@@ -46,7 +70,8 @@ final class CoreFolders
         return PHPat::rule()
             ->classes(Selector::inNamespace('Ordotype\Core'))
             ->excluding(...array_map(self::in(...), self::ORDER))
-            ->shouldNot()->exist()
+            ->shouldNot()
+            ->exist()
             ->because('a folder that the order does not name is not held to it');
     }
 

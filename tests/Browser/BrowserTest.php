@@ -436,8 +436,9 @@ final class BrowserTest extends BrowserTestCase
                 'c = l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id);'.
                 'const r = await fetch("/api/v1/standard/draft/clauses", {method: "PUT", headers: '.
                 '{Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": '.
-'decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: '.
-'JSON.stringify({tier: c.tier, revision: c.revision, clause: {...c.clause, ...change}})}); done(r.status); })()',
+                'decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: '.
+                'JSON.stringify({tier: c.tier, revision: c.revision, clause: {...c.clause, '.
+                '...change}})}); done(r.status); })()',
             [$clause, $change],
         );
     }
@@ -447,8 +448,8 @@ final class BrowserTest extends BrowserTestCase
     {
         return self::$chrome->page->executeAsyncScript(
             'const [id, done] = arguments; fetch("/api/v1/standard", {headers: {Accept: '.
-'"application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => '.
-'r.cells).find(c => c.own && c.clause?.id === id)?.clause.effect ?? null))',
+                '"application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => '.
+                'r.cells).find(c => c.own && c.clause?.id === id)?.clause.effect ?? null))',
             [$clause],
         );
     }

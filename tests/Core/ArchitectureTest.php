@@ -44,16 +44,48 @@ final class ArchitectureTest extends TestCase
         self::assertSame([], self::outside($source));
     }
 
+    public function test_files_and_methods_can_be_taken_in_at_once(): void
+    {
+        foreach (self::files() as $name => [$file]) {
+            $lines = file($file, FILE_IGNORE_NEW_LINES) ?: [];
+            self::assertLessThanOrEqual(400, count($lines), $name);
+            self::assertLessThanOrEqual(120, max(array_map(mb_strlen(...), $lines)), $name);
+            foreach (self::methods($lines) as $method => $length) {
+                self::assertLessThanOrEqual(60, $length, "$name: $method");
+            }
+        }
+    }
+
     public function test_the_check_finds_what_it_looks_for(): void
     {
         $source =
             '<?php namespace Ordotype\Core\X; use Illuminate\Support\Str; final class A { '.
             'function b(\Carbon\Carbon $c) { $t = time(); $r = \random_int(1, 2); $n = new '.
-'\DateTimeImmutable; echo 1; } }';
+            '\DateTimeImmutable; echo 1; } }';
         self::assertSame(
             ['Illuminate\Support\Str', 'Carbon\Carbon', 'time()', 'random_int()', 'DateTimeImmutable', 'echo'],
             self::outside($source),
         );
+    }
+
+    /**
+     * @param  list<string>  $lines
+     * @return array<string, int> lines by method, as the code style lays them out
+     */
+    private static function methods(array $lines): array
+    {
+        $methods = [];
+        $begin = $name = null;
+        foreach ($lines as $no => $line) {
+            if (preg_match('/^    (?:\w+ )*function (\w+)\(/', $line, $found) === 1) {
+                [$begin, $name] = [$no, $found[1]];
+            } elseif ($line === '    }' && $begin !== null) {
+                $methods[(string) $name] = $no - $begin + 1;
+                $begin = null;
+            }
+        }
+
+        return $methods;
     }
 
     /** @return list<string> what a source file of the core names that it must not */

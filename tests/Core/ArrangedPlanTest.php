@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
@@ -26,6 +25,7 @@ use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Sequencing\Move;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
@@ -139,7 +139,9 @@ final class ArrangedPlanTest extends TestCase
         $one = Cutting::to($plan, $plan->minutesByPasses() - 1.0);
         self::assertCount(1, $one->cuts);
         self::assertTrue($one->isEnough($plan->minutesByPasses() - 1.0));
-        $low = Demo::planner()->plan($request->at($standard->tier('muster'))->amended([]))->minutesByPasses();
+        $low = Demo::planner()
+            ->plan($request->at($standard->tier('muster'))->amended([]))
+            ->minutesByPasses();
         self::assertSame('muster', Cutting::to($plan, $low)->tier?->key);
     }
 

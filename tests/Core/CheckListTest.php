@@ -120,7 +120,10 @@ final class CheckListTest extends TestCase
         );
         self::assertCount(1, $steps);
         self::assertContains('banner.steps.detail', $steps[0]->clauses);
-        self::assertStringStartsWith('Can the colour steps be told apart: 3 to 6 on oilskin coat', (new CheckWords(Demo::standard()))->question($steps[0]));
+        self::assertStringStartsWith(
+            'Can the colour steps be told apart: 3 to 6 on oilskin coat',
+            (new CheckWords(Demo::standard()))->question($steps[0]),
+        );
     }
 
     private static function plan(string $figure, string $tier): Plan

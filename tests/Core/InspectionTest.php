@@ -49,11 +49,19 @@ final class InspectionTest extends TestCase
         $rings = [[[0.1, 0.1], [0.6, 0.1], [0.6, 0.9], [0.1, 0.9]], [[0.7, 0.5], [0.8, 0.5], [0.8, 0.7], [0.7, 0.7]]];
         $sculpt = Demo::sculptOf(['coat' => ['outline' => ['front' => $rings]]]);
         $size = fn (Spread $s): float => FaultSize::mm($sculpt->area('coat'), $sculpt, $s);
-        self::assertEqualsWithDelta([1.0, 1.5, 6.0], array_map($size, [Spread::Spot, Spread::Patch, Spread::Whole]), 1e-9);
+        self::assertEqualsWithDelta(
+            [1.0, 1.5, 6.0],
+            array_map($size, [Spread::Spot, Spread::Patch, Spread::Whole]),
+            1e-9,
+        );
         // Without outlines: 40 cm² with two counted things are s = √(4000 / 4) = 31.6 mm; a spot is held to 3 mm.
         $quick = Demo::sculptOf(['coat' => ['count' => 2]]);
         $size = fn (Spread $s): float => FaultSize::mm($quick->area('coat'), $quick, $s);
-        self::assertEqualsWithDelta([3.0, 7.906, 31.623], array_map($size, [Spread::Spot, Spread::Patch, Spread::Whole]), 0.001);
+        self::assertEqualsWithDelta(
+            [3.0, 7.906, 31.623],
+            array_map($size, [Spread::Spot, Spread::Patch, Spread::Whole]),
+            0.001,
+        );
         // An area smaller than the smallest spot: the spot is the area.
         $tiny = Demo::sculptOf(['eye' => ['share_pct' => 1], 'coat' => ['share_pct' => 99]], ['surface_cm2' => 0.5]);
         self::assertEqualsWithDelta(sqrt(0.25), FaultSize::mm($tiny->area('eye'), $tiny, Spread::Spot), 1e-9);
@@ -128,7 +136,9 @@ final class InspectionTest extends TestCase
     {
         $document = Demo::json('standards/five-rungs.json');
         assert($document instanceof \stdClass);
-        $document->techniques = array_values(array_filter($document->techniques, fn ($t) => $t->key !== 'gloss_under'));
+        $document->techniques = array_values(
+            array_filter($document->techniques, fn ($t) => $t->key !== 'gloss_under'),
+        );
         $standard = StandardFormat::read($document);
         $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt()));
         $steps = (new Repair($plan))->of(self::faults()->kind('frosted_varnish'), null, Spread::Whole, true);
@@ -148,14 +158,8 @@ final class InspectionTest extends TestCase
         }
         $plan = self::plan('company');
         foreach ((new CheckList($plan, self::faults()))->questions() as $q) {
-            foreach (
-                $q->isFinalLook() || $q->key->id === 'fault:varnish:front' ? [] : $q->areas as $key
-            ) {
-                self::assertSame(
-                    $q->view,
-                    $plan->request->sculpt->area($key)->view(),
-                    "{$q->key->id} asks for $key",
-                );
+            foreach ($q->isFinalLook() || $q->key->id === 'fault:varnish:front' ? [] : $q->areas as $key) {
+                self::assertSame($q->view, $plan->request->sculpt->area($key)->view(), "{$q->key->id} asks for $key");
             }
             self::assertNotContains(
                 'decal_silvering',
@@ -283,11 +287,7 @@ final class InspectionTest extends TestCase
         unset($gone[1]);
         self::assertSame(2, Chain::broken($gone)?->number);
         self::assertNull(Chain::broken(array_slice($links, 0, 3)), 'a cut tail alone looks whole');
-        self::assertSame(
-            3,
-            Chain::broken(array_slice($links, 0, 3), $previous)?->number,
-            'but not with the head',
-        );
+        self::assertSame(3, Chain::broken(array_slice($links, 0, 3), $previous)?->number, 'but not with the head');
         self::assertSame(1, Chain::broken(array_slice($links, 1))?->number);
         self::assertNull(Chain::broken([]));
         self::assertNotNull(Chain::broken([], $previous));

@@ -48,7 +48,10 @@ final class LadderLintTest extends TestCase
         string $pack,
     ): void {
         $document = Demo::json("standards/$pack.json");
-        self::assertSame([], (new Lint(StandardFormat::read($document), self::figures(), Money::of(self::RATE)))->findings());
+        self::assertSame(
+            [],
+            (new Lint(StandardFormat::read($document), self::figures(), Money::of(self::RATE)))->findings(),
+        );
         self::assertSame(
             Json::canonical($document),
             Json::canonical(StandardFormat::write(StandardFormat::read($document))),

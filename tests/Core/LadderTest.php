@@ -88,11 +88,10 @@ final class LadderTest extends TestCase
     ): void {
         $findings = (new Lint(Demo::tierOf($clauses)))->findings();
         self::assertCount(1, $findings);
-        self::assertSame([$kind, 'tier', $named], [
-            $findings[0]->kind->value,
-            $findings[0]->tier->key,
-            array_map(fn ($c) => $c->id, $findings[0]->clauses),
-        ]);
+        self::assertSame(
+            [$kind, 'tier', $named],
+            [$findings[0]->kind->value, $findings[0]->tier->key, array_map(fn ($c) => $c->id, $findings[0]->clauses)],
+        );
         self::assertNotSame('', (new LadderWords(Demo::tierOf($clauses)))->change($findings[0]));
     }
 
@@ -119,7 +118,9 @@ final class LadderTest extends TestCase
     public function test_the_difference_of_two_tiers_says_what_is_added_dropped_and_strengthened(): void
     {
         $standard = Demo::standard();
-        $plan = fn (string $tier) => Demo::planner()->plan(new PlanRequest($standard, $standard->tier($tier), Demo::sculpt()));
+        $plan = fn (string $tier) => Demo::planner()->plan(
+            new PlanRequest($standard, $standard->tier($tier), Demo::sculpt()),
+        );
         $difference = new TierDifference($plan('company'), $plan('banner'));
         $said = [];
         foreach ($difference->changes as $change) {

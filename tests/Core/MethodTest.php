@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Words\WarningWords;
 use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Method\Method;
@@ -12,6 +11,7 @@ use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Words\WarningWords;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Asked;
 use Tests\Support\Demo;

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Sequencing\StepKey;
-use Ordotype\Core\Sequencing\StepPlace;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Planning\Arrangement;
@@ -16,6 +14,8 @@ use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\Overrule;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Sequencing\StepPlace;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Words\Terms;
 use Ordotype\Core\Words\WarningWords;
@@ -97,7 +97,10 @@ final class OrderOfWorkTest extends TestCase
         );
         self::assertCount(1, $plan->work->cycles);
         self::assertSame([Rule::RingThenGem], $plan->work->cycles[0]->rules());
-        self::assertEqualsCanonicalizing(['lens', 'ring'], array_map(fn ($a) => $a->key, $plan->work->cycles[0]->areas()));
+        self::assertEqualsCanonicalizing(
+            ['lens', 'ring'],
+            array_map(fn ($a) => $a->key, $plan->work->cycles[0]->areas()),
+        );
         $warnings = array_values(array_filter($plan->warnings, fn ($w) => $w->kind === WarningKind::OrderCircle));
         self::assertSame([Rule::RingThenGem], $warnings[0]->rules());
         self::assertStringContainsString('lens', (new WarningWords($plan->request))->of($warnings[0]));
@@ -200,9 +203,16 @@ final class OrderOfWorkTest extends TestCase
             ),
         );
         self::assertSame([], $plan->conflicts());
-        self::assertCount(1, $plan->work->cycles, implode("\n", array_map(WarningWords::cycle(...), $plan->work->cycles)));
+        self::assertCount(
+            1,
+            $plan->work->cycles,
+            implode("\n", array_map(WarningWords::cycle(...), $plan->work->cycles)),
+        );
         self::assertEqualsCanonicalizing($rules, $plan->work->cycles[0]->rules());
-        self::assertEqualsCanonicalizing(array_keys($areas), array_map(fn ($a) => $a->key, $plan->work->cycles[0]->areas()));
+        self::assertEqualsCanonicalizing(
+            array_keys($areas),
+            array_map(fn ($a) => $a->key, $plan->work->cycles[0]->areas()),
+        );
         self::assertContains($plan->work->cycles[0]->broken, $rules);
         foreach ($rules as $rule) {
             self::assertStringContainsString(Terms::rule($rule), WarningWords::cycle($plan->work->cycles[0]));
@@ -393,7 +403,11 @@ final class OrderOfWorkTest extends TestCase
                     ['parts' => ['shield']],
                 ),
             );
-            $line = array_search('body:dark_lining', array_map(fn (Step $s) => $s->place()->id, $plan->work->steps), true);
+            $line = array_search(
+                'body:dark_lining',
+                array_map(fn (Step $s) => $s->place()->id, $plan->work->steps),
+                true,
+            );
 
             return $plan->work->held[$line];
         };
@@ -498,7 +512,10 @@ final class OrderOfWorkTest extends TestCase
             $standard->tier('tier'),
             Demo::sculptOf(['skin' => ['layer' => 1, 'touches' => ['coat']], 'coat' => ['layer' => 4]]),
         );
-        $order = fn (PlanRequest $r): array => array_map(fn (Step $s) => $s->key()->id, Demo::planner()->plan($r)->work->steps);
+        $order = fn (PlanRequest $r): array => array_map(
+            fn (Step $s) => $s->key()->id,
+            Demo::planner()->plan($r)->work->steps,
+        );
         self::assertSame(['skin:base_coat:1', 'coat:base_coat:1'], $order($request));
         $turned = ['coat:base_coat:1', 'skin:base_coat:1'];
         $byHand = array_map(StepKey::kept(...), $turned);
@@ -521,7 +538,9 @@ final class OrderOfWorkTest extends TestCase
             ),
         );
         self::assertSame($turned, $order($set));
-        $said = array_values(array_filter(Demo::planner()->plan($set)->warnings, fn ($w) => $w->kind->value === 'rule_overruled'));
+        $said = array_values(
+            array_filter(Demo::planner()->plan($set)->warnings, fn ($w) => $w->kind->value === 'rule_overruled'),
+        );
         self::assertSame([Rule::InnerFirst], $said[0]->rules());
         $text = (new WarningWords($set))->of($said[0]);
         self::assertStringContainsString('The coat is sprayed over a mask.', $text);

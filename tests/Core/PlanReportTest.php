@@ -115,7 +115,8 @@ final class PlanReportTest extends TestCase
         // One coat by brush on 16 cm² takes 5.1 minutes and spraying it 1.7, but masking the coat 10.8: not worth it.
         self::assertSame([['coat', []]], $sprayed(1, 3, 50));
         $standard = Demo::tierOf([['kind' => 'sprayed_colours', 'min' => 2, 'max' => 2]]);
-        $steps = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme))->work->steps;
+        $steps = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), $sculpt, $scheme))->work
+            ->steps;
         $order = array_map(fn ($s) => $s->technique->key.' '.($s->area->key ?? '*'), $steps);
         self::assertSame(1, array_search('masking *', $order, true) - array_search('spray_base coat', $order, true));
         self::assertSame(1, array_search('spray_base cape', $order, true) - array_search('masking *', $order, true));
@@ -142,7 +143,9 @@ final class PlanReportTest extends TestCase
                 array_values(array_filter($coat->techniques, fn ($t) => $t->technique->key !== 'wash_all_over')),
             ),
         ]);
-        $short = array_values(array_filter($without->requirements, fn (RequirementState $s) => $s->state === Standing::Short));
+        $short = array_values(
+            array_filter($without->requirements, fn (RequirementState $s) => $s->state === Standing::Short),
+        );
         self::assertSame(
             ['coat shade by 1'],
             array_map(
@@ -168,7 +171,10 @@ final class PlanReportTest extends TestCase
             [['tint_filter', false]],
             array_map(fn ($s) => [$s->step->technique->key, $s->beyond], $more('tint_filter', 1)->surplus),
         );
-        $over = array_filter($more('layer', 2)->requirements, fn (RequirementState $s) => $s->state === Standing::Over);
+        $over = array_filter(
+            $more('layer', 2)->requirements,
+            fn (RequirementState $s) => $s->state === Standing::Over,
+        );
         self::assertSame([2.0], array_values(array_map(fn ($s) => $s->by, $over)));
     }
 
@@ -178,7 +184,9 @@ final class PlanReportTest extends TestCase
             ['kind' => 'minutes', 'size' => ['infantry'], 'max' => 1],
             ['kind' => 'minutes', 'size' => ['large'], 'max' => 0],
         ]);
-        $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []])));
+        $plan = Demo::planner()->plan(
+            new PlanRequest($standard, $standard->tier('tier'), Demo::sculptOf(['coat' => []])),
+        );
         $state = $plan->requirements[0];
         self::assertSame(['minutes', Standing::Over], [$state->requirement->subject(), $state->state]);
         self::assertEqualsWithDelta($plan->minutesByPasses() - 1, $state->by, 1e-9);

@@ -75,8 +75,9 @@ final class PlannerAgainstBruteForceTest extends TestCase
         for ($block = 0; $block < self::BLOCKS; $block++) {
             for ($seed = $block * 100; $seed < $block * 100 + self::CASES; $seed++) {
                 foreach (
-                    Demo::planner()->plan((new RandomCase($seed))->request($seed % 5 === 0 ? 5 : 6, $seed % 5 === 0 ? 3 : 2))
-                        ->areas as $planned
+                    Demo::planner()->plan(
+                        (new RandomCase($seed))->request($seed % 5 === 0 ? 5 : 6, $seed % 5 === 0 ? 3 : 2),
+                    )->areas as $planned
                 ) {
                     $seen['conflict'] += $planned->conflict === null ? 0 : 1;
                     $seen['empty conflict'] += $planned->conflict?->reasons === [] ? 1 : 0;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\PassScheduler;
@@ -12,6 +11,7 @@ use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepColour;
+use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\TestCase;

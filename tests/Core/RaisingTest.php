@@ -74,7 +74,9 @@ final class RaisingTest extends TestCase
         $standard = Demo::standard();
         $request = new PlanRequest($standard, $standard->tier('banner'), Demo::sculpt('lantern-provost'));
         $done = Raising::workOf(
-            Demo::planner()->plan(new PlanRequest($standard, $standard->tier('company'), Demo::sculpt('lantern-provost'))),
+            Demo::planner()->plan(
+                new PlanRequest($standard, $standard->tier('company'), Demo::sculpt('lantern-provost')),
+            ),
         );
         $raising = new Raising($request, $done);
         $added = array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $raising->areas()));
@@ -140,7 +142,9 @@ final class RaisingTest extends TestCase
             $document->tiers[] = $low;
             $standard = StandardFormat::read($document);
             $done = [];
-            foreach (Demo::planner()->choose(new PlanRequest($standard, $standard->tier('low'), $figure))->areas as $planned) {
+            foreach (
+                Demo::planner()->choose(new PlanRequest($standard, $standard->tier('low'), $figure))->areas as $planned
+            ) {
                 $done[(string) $planned->demand->area?->key] = $planned->choice->techniques ?? [];
             }
             if ($seed % 4 === 0) {

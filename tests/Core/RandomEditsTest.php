@@ -55,7 +55,11 @@ final class RandomEditsTest extends TestCase
                     $most !== null && $have > $most => ['over', (float) ($have - $most)],
                     default => ['met', 0.0],
                 };
-                self::assertSame($expected, [$state->state?->value, $state->by], "seed $seed: {$r->area} {$state->requirement->subject()}");
+                self::assertSame(
+                    $expected,
+                    [$state->state?->value, $state->by],
+                    "seed $seed: {$r->area} {$state->requirement->subject()}",
+                );
                 $seen[$expected[0]]++;
             }
         }
@@ -74,7 +78,10 @@ final class RandomEditsTest extends TestCase
                     self::areaOf($plan, $surplus->step)->demand->allowed[$surplus->step->technique->key],
                 );
                 if (! $allowed) {
-                    self::assertTrue($surplus->beyond, "seed $seed: {$surplus->step->key()->id} is not offered there");
+                    self::assertTrue(
+                        $surplus->beyond,
+                        "seed $seed: {$surplus->step->key()->id} is not offered there",
+                    );
                 }
                 $surplus->beyond ? $beyond++ : $spare++;
             }

@@ -78,7 +78,10 @@ final class ResolutionTest extends TestCase
         $asked = function (array ...$clauses) use ($sculpt): array {
             $plan = self::plan(Demo::tierOf($clauses), $sculpt);
 
-            return array_map(fn (RequirementState $s) => implode(' ', Reason::ids($s->requirement->reasons)), $plan->requirements);
+            return array_map(
+                fn (RequirementState $s) => implode(' ', Reason::ids($s->requirement->reasons)),
+                $plan->requirements,
+            );
         };
         self::assertSame(
             ['tier.0 tier.1'],

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Words\SchemeWords;
 use Ordotype\Core\Colour\SlotCheck;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Sculpt\MapCheck;
@@ -12,6 +11,7 @@ use Ordotype\Core\Sculpt\MapFinding;
 use Ordotype\Core\Sculpt\OutlinedSurface;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Words\MapWords;
+use Ordotype\Core\Words\SchemeWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
@@ -237,8 +237,14 @@ final class SculptMapTest extends TestCase
             ],
             array_map(SchemeWords::problem(...), $slots[0]->problems),
         );
-        self::assertSame(['No Such Paint is not on the shelf.'], array_map(SchemeWords::problem(...), $slots[1]->problems));
-        self::assertSame(['The scheme has no colours for this yet.'], array_map(SchemeWords::problem(...), $slots[2]->problems));
+        self::assertSame(
+            ['No Such Paint is not on the shelf.'],
+            array_map(SchemeWords::problem(...), $slots[1]->problems),
+        );
+        self::assertSame(
+            ['The scheme has no colours for this yet.'],
+            array_map(SchemeWords::problem(...), $slots[2]->problems),
+        );
     }
 
     /** @return list<array{float, float}> */

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use PHPUnit\Framework\Attributes\DataProvider;
-use Ordotype\Core\Sculpt\Material;
-use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\SpareMinutes;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 use Tests\Support\RandomCase;
@@ -61,7 +61,10 @@ final class SpareMinutesTest extends TestCase
         $standard = Demo::standard();
         foreach (['muster', 'company', 'banner', 'cabinet'] as $key) {
             $request = new PlanRequest($standard, $standard->tier($key), Demo::sculpt('lantern-provost'));
-            [$quick, $best] = [Demo::planner()->withAim($request, Aim::Quickest), Demo::planner()->withAim($request, Aim::Best)];
+            [$quick, $best] = [
+                Demo::planner()->withAim($request, Aim::Quickest),
+                Demo::planner()->withAim($request, Aim::Best),
+            ];
             $ceiling = $quick->whole->demand->ofModel(RequirementKind::Minutes)?->max;
             self::assertNotNull($ceiling);
             self::assertGreaterThan($quick->minutesByPasses(), $best->minutesByPasses(), $key);
@@ -104,13 +107,22 @@ final class SpareMinutesTest extends TestCase
         $standard = Demo::standard();
         foreach (['muster', 'company', 'banner', 'cabinet'] as $key) {
             foreach (['sluice-warden', 'mudlark', 'lantern-provost', 'bell-diver'] as $figure) {
-                $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier($key), Demo::sculpt($figure)));
+                $plan = Demo::planner()->plan(
+                    new PlanRequest($standard, $standard->tier($key), Demo::sculpt($figure)),
+                );
                 $glows = array_filter($plan->request->sculpt->areas, fn (Area $a) => $a->material === Material::Glow);
                 $lit = array_merge(...array_map(fn (Area $a) => [$a->key, ...$a->touches], array_values($glows)));
                 foreach (array_merge(...(new SpareMinutes($plan))->extras()) as $extra) {
                     $where = "$figure at $key: {$extra->technique()->key} on {$extra->area->key}";
-                    $isSmooth = in_array($extra->area->material, [Material::Eye, Material::TeethClaw, Material::GemLens], true);
-                    self::assertFalse($isSmooth && $extra->technique()->givesAny(Effect::HighlightEdge, Effect::Texture), $where);
+                    $isSmooth = in_array(
+                        $extra->area->material,
+                        [Material::Eye, Material::TeethClaw, Material::GemLens],
+                        true,
+                    );
+                    self::assertFalse(
+                        $isSmooth && $extra->technique()->givesAny(Effect::HighlightEdge, Effect::Texture),
+                        $where,
+                    );
                     self::assertGreaterThanOrEqual(2, $extra->technique()->suit($extra->area->relief), $where);
                     if ($extra->technique()->givesAny(Effect::Glow)) {
                         $touches = array_intersect($extra->area->touches, array_map(fn (Area $a) => $a->key, $glows));
@@ -132,17 +144,24 @@ final class SpareMinutesTest extends TestCase
             $keys,
         );
         $light = ['kind' => 'effect', 'effect' => 'highlight_raised', 'by' => ['glaze_light']];
-        $standard = Demo::ladderOf([
-            'low' => $allowed('base_coat', 'glaze', 'layer', 'stipple', 'glaze_light', 'edge_highlight'),
-            'retired' => $allowed('base_coat', 'stipple'),
-            'high' => [...$allowed('base_coat', 'layer', 'dark_lining', 'glaze_light'), $light],
-        ], [
-            'low' => ['default_status' => 'not_offered'],
-            'retired' => ['status' => 'retired', 'default_status' => 'not_offered'],
-            'high' => ['default_status' => 'not_offered'],
-        ]);
+        $standard = Demo::ladderOf(
+            [
+                'low' => $allowed('base_coat', 'glaze', 'layer', 'stipple', 'glaze_light', 'edge_highlight'),
+                'retired' => $allowed('base_coat', 'stipple'),
+                'high' => [...$allowed('base_coat', 'layer', 'dark_lining', 'glaze_light'), $light],
+            ],
+            [
+                'low' => ['default_status' => 'not_offered'],
+                'retired' => ['status' => 'retired', 'default_status' => 'not_offered'],
+                'high' => ['default_status' => 'not_offered'],
+            ],
+        );
         $plan = Demo::planner()->plan(
-            new PlanRequest($standard, $standard->tier($tier), Demo::sculptOf(['coat' => ['relief' => ['soft_folds']]])),
+            new PlanRequest(
+                $standard,
+                $standard->tier($tier),
+                Demo::sculptOf(['coat' => ['relief' => ['soft_folds']]]),
+            ),
         );
         $extras = array_merge(...(new SpareMinutes($plan))->extras());
         $found = array_map(fn (Extra $e) => $e->technique()->key, $extras);
@@ -154,7 +173,10 @@ final class SpareMinutesTest extends TestCase
     public static function rungs(): array
     {
         return [
-            'only what a higher offered rung does: not what a retired one does' => ['low', ['glaze_light', 'layer', 'tidy_base']],
+            'only what a higher offered rung does: not what a retired one does' => [
+                'low',
+                ['glaze_light', 'layer', 'tidy_base'],
+            ],
             'nothing above it: what it does itself' => ['high', ['dark_lining', 'layer', 'tidy_base']],
         ];
     }

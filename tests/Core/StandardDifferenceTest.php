@@ -120,7 +120,9 @@ final class StandardDifferenceTest extends TestCase
         self::assertSame($price->low, $document->prices[0]->low, 'the document itself stays');
         self::assertSame(
             Json::canonical($document),
-            Json::canonical(DocumentEdits::apply($after, [(new DocumentEdit('price', null, $price, $more))->undone()])),
+            Json::canonical(
+                DocumentEdits::apply($after, [(new DocumentEdit('price', null, $price, $more))->undone()]),
+            ),
         );
         try {
             DocumentEdits::apply($after, [new DocumentEdit('price', null, $price, null)]);
@@ -129,7 +131,9 @@ final class StandardDifferenceTest extends TestCase
             self::assertSame([0, '9.00'], [$e->place, $e->current->low ?? null]);
         }
         $this->expectException(FormatException::class);
-        DocumentEdits::apply($document, [new DocumentEdit('clause', 'attic', null, Demo::object(['id' => 'attic.x']))]);
+        DocumentEdits::apply($document, [
+            new DocumentEdit('clause', 'attic', null, Demo::object(['id' => 'attic.x'])),
+        ]);
     }
 
     public function test_what_is_stronger_is_told_by_kind(): void
@@ -240,10 +244,16 @@ final class StandardDifferenceTest extends TestCase
             self::assertNotSame([], $adds($rung));
             $next = $sheet->rungs[$i + 1] ?? null;
             self::assertSame($next === null, $rung->toNext === null);
-            self::assertSame($next === null ? [] : $adds($next), $rung->toNext === null ? [] : (new Voices($rung->toNext))->gains());
+            self::assertSame(
+                $next === null ? [] : $adds($next),
+                $rung->toNext === null ? [] : (new Voices($rung->toNext))->gains(),
+            );
         }
         self::assertSame('12.10', $sheet->rungs[1]->price()?->low);
-        self::assertNotContains('Stronger contrast between light and shadow', (new Voices($sheet->rungs[0]->fromBelow))->gains());
+        self::assertNotContains(
+            'Stronger contrast between light and shadow',
+            (new Voices($sheet->rungs[0]->fromBelow))->gains(),
+        );
     }
 
     /**
@@ -252,10 +262,13 @@ final class StandardDifferenceTest extends TestCase
      */
     private static function told(array $changes): array
     {
-        return array_map(fn (StandardChange $c) => [
-            $c->kind->value,
-            ChangeWords::what($c),
-            array_map(fn ($t) => $t->name, $c->tiers),
-        ], $changes);
+        return array_map(
+            fn (StandardChange $c) => [
+                $c->kind->value,
+                ChangeWords::what($c),
+                array_map(fn ($t) => $t->name, $c->tiers),
+            ],
+            $changes,
+        );
     }
 }

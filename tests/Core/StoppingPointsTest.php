@@ -46,10 +46,7 @@ final class StoppingPointsTest extends TestCase
                 $where = "seed $seed, {$point->tier->key}";
                 if ($point->steps === null) {
                     // No set meets the tier, or only all of the work does.
-                    self::assertTrue(
-                        $least === null || count($least) === count(self::paint($plan)),
-                        $where,
-                    );
+                    self::assertTrue($least === null || count($least) === count(self::paint($plan)), $where);
                     $none++;
 
                     continue;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Amendment\Spread;
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\AmendmentFormat;
@@ -157,7 +157,10 @@ final class UnitPlanTest extends TestCase
             $by[$kind->variant->name ?? 'plain'] = $kind;
             self::assertSame(
                 [],
-                array_filter($kind->plan->requirements, fn ($r) => in_array($r->state, [Standing::Short, Standing::Conflict], true)),
+                array_filter(
+                    $kind->plan->requirements,
+                    fn ($r) => in_array($r->state, [Standing::Short, Standing::Conflict], true),
+                ),
             );
             self::assertSame([], OrderChecker::broken($kind->plan));
         }

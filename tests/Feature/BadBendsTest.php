@@ -197,11 +197,13 @@ final class BadBendsTest extends StudioTestCase
                 'POST',
                 'overrules',
                 [
-                    'rules' => [[
-                        'rule' => 'phase',
-                        'earlier' => implode(':', array_slice(explode(':', $keys[0]), 0, 2)),
-                        'later' => implode(':', array_slice(explode(':', $keys[1]), 0, 2)),
-                    ]],
+                    'rules' => [
+                        [
+                            'rule' => 'phase',
+                            'earlier' => implode(':', array_slice(explode(':', $keys[0]), 0, 2)),
+                            'later' => implode(':', array_slice(explode(':', $keys[1]), 0, 2)),
+                        ],
+                    ],
                     'reason' => 'Tried.',
                 ],
             ],

@@ -344,7 +344,13 @@ final class BentPlanTest extends StudioTestCase
             array_column($this->plan($unit->id)->json('plan.steps'), 'technique'),
         );
 
-        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 5, 'despite' => 'Wanted on the bench today.'], 200);
+        $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/release",
+            ['revision' => 5, 'despite' => 'Wanted on the bench today.'],
+            200,
+        );
         $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200);
         $all = array_merge(...array_column($batch->json('passes'), 'steps'));
         self::assertSame($all, array_values(array_unique($all)), 'every step has a key of its own');
@@ -360,7 +366,10 @@ final class BentPlanTest extends StudioTestCase
         $ids = array_column($batch->json('pieces'), 'id');
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => $ids, 'steps' => $all], 200);
         foreach (Piece::query()->with('unit')->whereIn('id', $ids)->get() as $piece) {
-            self::assertEqualsCanonicalizing(array_keys(app(BenchWork::class)->wanted($piece)), $piece->logs()->pluck('step')->all());
+            self::assertEqualsCanonicalizing(
+                array_keys(app(BenchWork::class)->wanted($piece)),
+                $piece->logs()->pluck('step')->all(),
+            );
             $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
         }
         $check = $this->api('lead', 'POST', "pieces/{$ids[0]}/check", null, 201);
@@ -481,7 +490,10 @@ final class BentPlanTest extends StudioTestCase
         $piece = Piece::query()->with('unit')->findOrFail($take->id);
         self::assertSame('on_bench', $piece->stage);
         self::assertSame($before, $piece->logs()->count(), 'no log is lost');
-        $left = array_diff_key(app(BenchWork::class)->wanted($piece), array_flip($piece->logs()->whereNull('covered_by')->pluck('step')->all()));
+        $left = array_diff_key(
+            app(BenchWork::class)->wanted($piece),
+            array_flip($piece->logs()->whereNull('covered_by')->pluck('step')->all()),
+        );
         $minutes = array_sum(array_column($left, 'minutes'));
         // By area rather than by passes, so somewhat more than what was told.
         self::assertGreaterThanOrEqual($finished->json('minutes') - 0.5, $minutes);

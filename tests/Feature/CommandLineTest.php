@@ -71,7 +71,14 @@ final class CommandLineTest extends TestCase
     {
         $output = $this->plan('banner', [])->getOutput();
         foreach (
-            ['Sluice Warden, Banner:', 'Oilskin coat', 'Matt varnish', 'Bilge Green', 'base colours go from the innermost layer outwards', 'Requirements:'] as $word
+            [
+                'Sluice Warden, Banner:',
+                'Oilskin coat',
+                'Matt varnish',
+                'Bilge Green',
+                'base colours go from the innermost layer outwards',
+                'Requirements:',
+            ] as $word
         ) {
             self::assertStringContainsString($word, $output);
         }

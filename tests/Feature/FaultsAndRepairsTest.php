@@ -18,7 +18,12 @@ final class FaultsAndRepairsTest extends StudioTestCase
     public function test_a_noted_fault_stays_until_somebody_takes_it_away(): void
     {
         [$check, $question] = $this->openCheck();
-        $fault = ['fault' => $question['faults'][0], 'area' => $question['areas'][0] ?? null, 'spread' => 'patch', 'size_mm' => null];
+        $fault = [
+            'fault' => $question['faults'][0],
+            'area' => $question['areas'][0] ?? null,
+            'spread' => 'patch',
+            'size_mm' => null,
+        ];
         $answer = ['question' => $question['key'], 'answer' => 'fault', 'faults' => [$fault]];
         $noted = $this->api('lead', 'PUT', "checks/$check/answers", $answer, 200)->json('faults');
         self::assertCount(1, $noted);
@@ -29,13 +34,19 @@ final class FaultsAndRepairsTest extends StudioTestCase
         $this->api('odo', 'DELETE', "checks/$check/faults/999999", null, 404);
         $gone = $this->api('lead', 'DELETE', "checks/$check/faults/{$noted[0]['id']}", null, 200);
         self::assertSame([], $gone->json('faults'));
-        self::assertNotContains($question['key'], array_column($gone->json('answers'), 'question'), 'it is asked again');
+        self::assertNotContains(
+            $question['key'],
+            array_column($gone->json('answers'), 'question'),
+            'it is asked again',
+        );
         $this->api('lead', 'PUT', "checks/$check/answers", ['question' => $question['key'], 'answer' => 'yes'], 200);
     }
 
     public function test_varnish_that_was_left_out_or_painted_over_is_not_on(): void
     {
-        $piece = Piece::query()->findOrFail((int) Check::query()->whereNull('closed_at')->value('piece_id'))->load('unit');
+        $piece = Piece::query()
+            ->findOrFail((int) Check::query()->whereNull('closed_at')->value('piece_id'))
+            ->load('unit');
         $work = app(BenchWork::class);
         self::assertTrue($work->isVarnished($piece));
         $varnish = fn () => StepLog::query()->where('piece_id', $piece->id)->where('technique', 'matt_varnish');
@@ -52,7 +63,13 @@ final class FaultsAndRepairsTest extends StudioTestCase
         $protects = fn (WantedStep $s): bool => $s->technique->givesAny(Effect::Protect);
         $varnish = array_keys(array_filter($repairs, $protects));
         self::assertSame($varnish, array_slice(array_keys($repairs), -count($varnish)), 'it is listed last');
-        $mark = fn (array $steps, int $status) => $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => $steps], $status);
+        $mark = fn (array $steps, int $status) => $this->api(
+            'painter',
+            'POST',
+            'bench/marks',
+            ['pieces' => [$piece->id], 'steps' => $steps],
+            $status,
+        );
         $before = $piece->logs()->count();
         $mark($varnish, 409);
         self::assertSame($before, $piece->logs()->count());
@@ -67,11 +84,26 @@ final class FaultsAndRepairsTest extends StudioTestCase
         $key = "$area:".str_repeat('t', 64).':'.str_repeat('9', 8);
         self::assertGreaterThan(80, strlen($key));
         $piece = $unit->pieces()->firstOrFail();
-        $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => [$key]], 422)
-            ->assertJsonPath('errors.0.detail', "Model $piece->number has no such step.");
-        $at = ['piece_id' => $piece->id, 'technique' => 't', 'family' => 'base', 'user_id' => 1, 'done_at' => now(), 'planned_minutes' => 1];
+        $this->api(
+            'painter',
+            'POST',
+            'bench/marks',
+            ['pieces' => [$piece->id], 'steps' => [$key]],
+            422,
+        )->assertJsonPath('errors.0.detail', "Model $piece->number has no such step.");
+        $at = [
+            'piece_id' => $piece->id,
+            'technique' => 't',
+            'family' => 'base',
+            'user_id' => 1,
+            'done_at' => now(),
+            'planned_minutes' => 1,
+        ];
         DB::table('step_logs')->insert(['step' => $key] + $at);
-        self::assertSame($key, DB::table('step_logs')->where('piece_id', $piece->id)->where('technique', 't')->value('step'));
+        self::assertSame(
+            $key,
+            DB::table('step_logs')->where('piece_id', $piece->id)->where('technique', 't')->value('step'),
+        );
     }
 
     /** @return array{int, array<string, mixed>} an open check and a question of it that is not answered */
@@ -81,7 +113,11 @@ final class FaultsAndRepairsTest extends StudioTestCase
         $shown = $this->api('lead', 'GET', "checks/$check", null, 200);
         $answered = array_column($shown->json('answers'), 'question');
         foreach ($shown->json('questions') as $question) {
-            if (! in_array($question['key'], $answered, true) && $question['faults'] !== [] && $question['areas'] !== []) {
+            if (
+                ! in_array($question['key'], $answered, true) &&
+                $question['faults'] !== [] &&
+                $question['areas'] !== []
+            ) {
                 return [$check, $question];
             }
         }

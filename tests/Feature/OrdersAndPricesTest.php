@@ -24,10 +24,23 @@ final class OrdersAndPricesTest extends StudioTestCase
     {
         $unit = $this->unit('26-041');
         $amendment = [
-            'level' => 'unit', 'do' => 'omit', 'clause' => null, 'technique' => 'tidy_base', 'scope' => (object) [],
-            'values' => (object) [], 'reason' => 'A finer hem.', 'price' => '6', 'on' => null,
+            'level' => 'unit',
+            'do' => 'omit',
+            'clause' => null,
+            'technique' => 'tidy_base',
+            'scope' => (object) [],
+            'values' => (object) [],
+            'reason' => 'A finer hem.',
+            'price' => '6',
+            'on' => null,
         ];
-        $made = $this->api('lead', 'POST', "units/$unit->id/amendments", ['revision' => $unit->revision, 'amendment' => $amendment], 200);
+        $made = $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/amendments",
+            ['revision' => $unit->revision, 'amendment' => $amendment],
+            200,
+        );
         $mine = collect($made->json('amendments'))->firstWhere('amendment.reason', 'A finer hem.');
         self::assertSame('6.00', $mine['amendment']['price']);
         $order = $this->api('desk', 'GET', "orders/$unit->order_id", null, 200);
@@ -36,16 +49,19 @@ final class OrdersAndPricesTest extends StudioTestCase
 
         $this->api('lead', 'POST', 'standard/draft', null, 201);
         $price = ['size' => 'small', 'role' => 'centrepiece', 'tier' => 'muster', 'low' => '6', 'high' => '7,5'];
-        $change = fn (array $p, int $status) => $this->api(
+        $change = fn (array $p, int $status, ?array $before = null) => $this->api(
             'lead',
             'POST',
             'standard/draft/changes',
-            ['changes' => [['what' => 'price', 'tier' => null, 'before' => null, 'after' => $p]]],
+            ['changes' => [['what' => 'price', 'tier' => null, 'before' => $before, 'after' => $p]]],
             $status,
         );
         $kept = $change($price, 200)->json('changes.0.after');
         self::assertSame(['6.00', '7.50'], [$kept['low'], $kept['high']]);
-        self::assertStringContainsString('low', $change(['low' => 'six', 'role' => 'horde'] + $price, 422)->json('errors.0.pointer'));
+        self::assertStringContainsString(
+            'low',
+            $change(['low' => 'six'] + $kept, 422, $kept)->json('errors.0.pointer'),
+        );
     }
 
     #[DataProvider('amounts')]
@@ -58,8 +74,20 @@ final class OrdersAndPricesTest extends StudioTestCase
     public static function amounts(): array
     {
         return [
-            ['6', '6.00'], [6, '6.00'], [6.5, '6.50'], [' 6,5 ', '6.50'], ['06.00', '6.00'], ['0', '0.00'], ['0.75', '0.75'],
-            ['1234567.89', '1234567.89'], ['six', 'six'], ['6.005', '6.005'], ['-6', '-6'], ['', ''], [null, null], ['1e3', '1e3'],
+            ['6', '6.00'],
+            [6, '6.00'],
+            [6.5, '6.50'],
+            [' 6,5 ', '6.50'],
+            ['06.00', '6.00'],
+            ['0', '0.00'],
+            ['0.75', '0.75'],
+            ['1234567.89', '1234567.89'],
+            ['six', 'six'],
+            ['6.005', '6.005'],
+            ['-6', '-6'],
+            ['', ''],
+            [null, null],
+            ['1e3', '1e3'],
         ];
     }
 
@@ -69,7 +97,13 @@ final class OrdersAndPricesTest extends StudioTestCase
         $tiers = collect($this->api('lead', 'GET', "units/$unit->id/tiers", null, 200)->json('data'));
         $open = $tiers->firstWhere('status', 'open');
         self::assertSame([null, null, null], [$open['minutes'], $open['price'], $open['raise']]);
-        $refused = $this->api('lead', 'PUT', "units/$unit->id/tier", ['revision' => $unit->revision, 'tier' => $open['key']], 422);
+        $refused = $this->api(
+            'lead',
+            'PUT',
+            "units/$unit->id/tier",
+            ['revision' => $unit->revision, 'tier' => $open['key']],
+            422,
+        );
         self::assertStringContainsString('quoted by hand', (string) $refused->json('errors.0.detail'));
     }
 
@@ -87,27 +121,56 @@ final class OrdersAndPricesTest extends StudioTestCase
     public function test_a_new_technique_is_on_no_tier_until_it_is_put_there(): void
     {
         $this->api('lead', 'POST', 'standard/draft', null, 201);
-        $export = fn (): array => (array) json_decode((string) $this->api('lead', 'GET', "standard/versions/{$this->number()}/export", null, 200)->getContent(), true);
+        $export = fn (): array => (array) json_decode(
+            (string) $this->api('lead', 'GET', "standard/versions/{$this->number()}/export", null, 200)->getContent(),
+            true,
+        );
         $before = $export();
-        $allowing = array_values(array_filter($before['tiers'], fn (array $t) => ($t['default_status'] ?? '') === 'allowed'));
+        $allowing = array_values(
+            array_filter($before['tiers'], fn (array $t) => ($t['default_status'] ?? '') === 'allowed'),
+        );
         if ($allowing === []) {
             $head = array_diff_key($before['tiers'][0], ['clauses' => 1]);
-            $this->api('lead', 'POST', 'standard/draft/changes', [
-                'changes' => [['what' => 'tier', 'tier' => null, 'before' => $head, 'after' => ['default_status' => 'allowed'] + $head]],
-            ], 200);
+            $this->api(
+                'lead',
+                'POST',
+                'standard/draft/changes',
+                [
+                    'changes' => [
+                        [
+                            'what' => 'tier',
+                            'tier' => null,
+                            'before' => $head,
+                            'after' => ['default_status' => 'allowed'] + $head,
+                        ],
+                    ],
+                ],
+                200,
+            );
             $before = $export();
             $allowing = [$before['tiers'][0]];
         }
-        $technique = ['key' => 'sponge_fade', 'name' => 'Sponge fade'] + collect($before['techniques'])->firstWhere('key', 'stipple');
-        $made = $this->api('lead', 'POST', 'standard/draft/changes', [
-            'changes' => [['what' => 'technique', 'tier' => null, 'before' => null, 'after' => $technique]],
-        ], 200);
+        $technique =
+            ['key' => 'sponge_fade', 'name' => 'Sponge fade'] +
+            collect($before['techniques'])->firstWhere('key', 'stipple');
+        $made = $this->api(
+            'lead',
+            'POST',
+            'standard/draft/changes',
+            [
+                'changes' => [['what' => 'technique', 'tier' => null, 'before' => null, 'after' => $technique]],
+            ],
+            200,
+        );
         self::assertSame(array_column($allowing, 'name'), $made->json('not_offered'));
         $tier = collect($export()['tiers'])->firstWhere('key', $allowing[0]['key']);
         $clause = collect($tier['clauses'])->firstWhere('technique', 'sponge_fade');
         self::assertSame('not_offered', $clause['status']);
         // Turned round, what came with it goes with it.
-        $back = array_map(fn (array $c) => ['before' => $c['after'], 'after' => $c['before']] + $c, array_reverse($made->json('changes')));
+        $back = array_map(
+            fn (array $c) => ['before' => $c['after'], 'after' => $c['before']] + $c,
+            array_reverse($made->json('changes')),
+        );
         $this->api('lead', 'POST', 'standard/draft/changes', ['changes' => $back], 200);
         self::assertEquals($before, $export());
     }

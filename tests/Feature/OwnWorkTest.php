@@ -101,7 +101,13 @@ final class OwnWorkTest extends StudioTestCase
             ['sculpt' => 'mudlark', 'tier' => 'ready', 'count' => 1],
             201,
         )->json('id');
-        $this->api('isa', 'POST', "units/$unit/release", ['revision' => 1, 'despite' => 'Painted for the window.'], 200);
+        $this->api(
+            'isa',
+            'POST',
+            "units/$unit/release",
+            ['revision' => 1, 'despite' => 'Painted for the window.'],
+            200,
+        );
         $batch = $this->api($who, 'GET', "bench/$unit", null, 200);
         $piece = $batch->json('pieces.0.id');
         $this->api(

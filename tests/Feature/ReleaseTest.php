@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Formats\SchemaCheck;
 use App\Models\Activity;
-use App\Models\Piece;
 use App\Models\ReleaseRow;
 use App\Models\Unit;
 use Illuminate\Database\QueryException;
@@ -31,7 +30,10 @@ final class ReleaseTest extends StudioTestCase
             $again = ReleaseFormat::write(ReleaseReader::read($document));
             // The plan of a kind is shown as its document; only what bench, check and sign-off need of it is read.
             foreach ([...$document->kinds, ...$again->kinds] as $kind) {
-                $kind->plan = array_map(fn (stdClass $r) => [$r->area, $r->subject, $r->state], $kind->plan->requirements);
+                $kind->plan = array_map(
+                    fn (stdClass $r) => [$r->area, $r->subject, $r->state],
+                    $kind->plan->requirements,
+                );
             }
             foreach (get_object_vars($document) as $field => $value) {
                 self::assertSame(Json::compact($value), Json::compact($again->{$field}), "release $row->id: $field");
@@ -53,8 +55,14 @@ final class ReleaseTest extends StudioTestCase
         $before = $look();
         // Straight into the rows, past every rule that would make a new version of them.
         foreach (DB::table('scheme_versions')->get() as $version) {
-            $colours = str_replace(['Bilge Green', 'Silt Wash'], ['Weathered Red', 'Rim Black'], (string) $version->document);
-            DB::table('scheme_versions')->where('id', $version->id)->update(['document' => $colours]);
+            $colours = str_replace(
+                ['Bilge Green', 'Silt Wash'],
+                ['Weathered Red', 'Rim Black'],
+                (string) $version->document,
+            );
+            DB::table('scheme_versions')
+                ->where('id', $version->id)
+                ->update(['document' => $colours]);
         }
         DB::table('paints')->update(['hex' => '#123456']);
         $this->catalogueDoubled($unit->order_id);
@@ -70,12 +78,24 @@ final class ReleaseTest extends StudioTestCase
     {
         $unit = $this->unit('26-038');
         $first = ReleaseRow::query()->where('unit_id', $unit->id)->firstOrFail();
-        $piece = $unit->pieces()->whereIn('stage', ['planned', 'on_bench'])->orderByDesc('number')->firstOrFail();
-        $this->api('lead', 'POST', "pieces/$piece->id/move", ['move' => 'lose', 'reason' => 'Fell off the shelf.'], 200);
+        $piece = $unit
+            ->pieces()
+            ->whereIn('stage', ['planned', 'on_bench'])
+            ->orderByDesc('number')
+            ->firstOrFail();
+        $this->api(
+            'lead',
+            'POST',
+            "pieces/$piece->id/move",
+            ['move' => 'lose', 'reason' => 'Fell off the shelf.'],
+            200,
+        );
         $rows = ReleaseRow::query()->where('unit_id', $unit->id)->orderBy('number')->get();
         self::assertSame([1, 2], $rows->pluck('number')->all());
         self::assertSame($first->document, $rows[0]?->document);
-        $pieces = fn (ReleaseRow $r): array => array_merge(...array_column(json_decode($r->document, true)['kinds'], 'pieces'));
+        $pieces = fn (ReleaseRow $r): array => array_merge(
+            ...array_column(json_decode($r->document, true)['kinds'], 'pieces'),
+        );
         self::assertContains($piece->number, $pieces($first));
         self::assertNotContains($piece->number, $pieces($rows[1] ?? $first));
         $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200);
@@ -87,7 +107,13 @@ final class ReleaseTest extends StudioTestCase
     {
         $order = $this->api('desk', 'POST', 'orders', ['client' => 'Nobody Yet', 'title' => 'Bare'], 201);
         self::assertNull($order->json('scheme'), 'no scheme of somebody else');
-        $this->api('desk', 'POST', "orders/{$order->json('id')}/units", ['sculpt' => 'mudlark', 'tier' => 'muster', 'count' => 2], 201);
+        $this->api(
+            'desk',
+            'POST',
+            "orders/{$order->json('id')}/units",
+            ['sculpt' => 'mudlark', 'tier' => 'muster', 'count' => 2],
+            201,
+        );
         $unit = Unit::query()->where('order_id', $order->json('id'))->firstOrFail();
         $refused = $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 1], 409);
         $missing = implode(' ', $refused->json('current.missing'));
@@ -103,7 +129,10 @@ final class ReleaseTest extends StudioTestCase
         self::assertFalse($back->json('unit.released'));
         $this->api('painter', 'GET', "bench/$unit->id", null, 409);
         $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 3, 'despite' => 'Now for good.'], 200);
-        self::assertSame([1, 2], ReleaseRow::query()->where('unit_id', $unit->id)->orderBy('number')->pluck('number')->all());
+        self::assertSame(
+            [1, 2],
+            ReleaseRow::query()->where('unit_id', $unit->id)->orderBy('number')->pluck('number')->all(),
+        );
         $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200);
         $mark = ['pieces' => [$batch->json('pieces.0.id')], 'steps' => [$batch->json('passes.0.steps.0')]];
         $this->api('painter', 'POST', 'bench/marks', $mark, 200);
@@ -115,7 +144,9 @@ final class ReleaseTest extends StudioTestCase
         $row = ReleaseRow::query()->firstOrFail();
         foreach (
             [
-                fn () => DB::table('releases')->where('id', $row->id)->update(['document' => '{}']),
+                fn () => DB::table('releases')
+                    ->where('id', $row->id)
+                    ->update(['document' => '{}']),
                 fn () => DB::table('releases')->where('id', $row->id)->delete(),
             ] as $attempt
         ) {
@@ -131,14 +162,27 @@ final class ReleaseTest extends StudioTestCase
     public function test_minutes_that_were_told_are_kept_beside_those_that_were_planned(): void
     {
         $unit = $this->unit('26-038');
-        $before = collect($this->api('lead', 'GET', "orders/$unit->order_id", null, 200)->json('unit_plans'))->firstWhere('unit', $unit->id);
+        $before = collect(
+            $this->api('lead', 'GET', "orders/$unit->order_id", null, 200)->json('unit_plans'),
+        )->firstWhere('unit', $unit->id);
         self::assertNull($before['spent'], 'nothing was timed, and nothing is booked');
         $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200);
         $pass = $batch->json('passes')[$batch->json('next_pass')];
-        $open = collect($batch->json('pieces'))->first(fn (array $p) => array_diff($pass['steps'], $p['done']) !== [] && in_array($p['stage'], ['planned', 'on_bench'], true));
+        $open = collect($batch->json('pieces'))->first(
+            fn (array $p) => array_diff($pass['steps'], $p['done']) !== [] &&
+                in_array($p['stage'], ['planned', 'on_bench'], true),
+        );
         self::assertNotNull($open, 'the bench opens at a pass that is still to be done');
-        $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$open['id']], 'steps' => $pass['steps'], 'minutes' => 7.5], 200);
-        $after = collect($this->api('lead', 'GET', "orders/$unit->order_id", null, 200)->json('unit_plans'))->firstWhere('unit', $unit->id);
+        $this->api(
+            'painter',
+            'POST',
+            'bench/marks',
+            ['pieces' => [$open['id']], 'steps' => $pass['steps'], 'minutes' => 7.5],
+            200,
+        );
+        $after = collect(
+            $this->api('lead', 'GET', "orders/$unit->order_id", null, 200)->json('unit_plans'),
+        )->firstWhere('unit', $unit->id);
         self::assertSame(7.5, $after['spent']);
         self::assertGreaterThan($before['planned_done'], $after['planned_done']);
     }
@@ -146,15 +190,25 @@ final class ReleaseTest extends StudioTestCase
     /** Puts an order on a version of the standard whose techniques take twice the time and have other names. */
     private function catalogueDoubled(int $order): void
     {
-        $version = (array) DB::table('standard_versions')->where('status', 'published')->orderByDesc('number')->first();
+        $version = (array) DB::table('standard_versions')
+            ->where('status', 'published')
+            ->orderByDesc('number')
+            ->first();
         $document = json_decode((string) $version['document']);
         foreach ($document->techniques as $technique) {
             $technique->hand *= 2;
             $technique->name = "other $technique->name";
         }
         $text = Json::canonical($document);
-        $next = ['id' => null, 'number' => $version['number'] + 1, 'document' => $text, 'sha256' => hash('sha256', $text)];
+        $next = [
+            'id' => null,
+            'number' => $version['number'] + 1,
+            'document' => $text,
+            'sha256' => hash('sha256', $text),
+        ];
         $id = DB::table('standard_versions')->insertGetId($next + $version);
-        DB::table('orders')->where('id', $order)->update(['standard_version_id' => $id]);
+        DB::table('orders')
+            ->where('id', $order)
+            ->update(['standard_version_id' => $id]);
     }
 }

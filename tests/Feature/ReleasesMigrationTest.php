@@ -19,7 +19,15 @@ use Symfony\Component\Process\Process;
 final class ReleasesMigrationTest extends StudioTestCase
 {
     /** Tables whose rows stay as they are. */
-    private const UNTOUCHED = ['orders', 'answers', 'faults', 'sign_offs', 'sign_off_pieces', 'amendments', 'activities'];
+    private const UNTOUCHED = [
+        'orders',
+        'answers',
+        'faults',
+        'sign_offs',
+        'sign_off_pieces',
+        'amendments',
+        'activities',
+    ];
 
     /** @var array<string, list<stdClass>> rows by table, before the migration */
     private static array $before = [];
@@ -42,9 +50,18 @@ final class ReleasesMigrationTest extends StudioTestCase
         $database->getSchemaBuilder()->dropAllTables();
         $config = $database->getConfig();
         $client = new Process(
-            ['mariadb', '--no-defaults', "--host={$config['host']}", "--port={$config['port']}", "--user={$config['username']}", $config['database']],
+            [
+                'mariadb',
+                '--no-defaults',
+                "--host={$config['host']}",
+                "--port={$config['port']}",
+                "--user={$config['username']}",
+                $config['database'],
+            ],
             env: ['MYSQL_PWD' => $config['password']],
-            input: (string) gzdecode((string) file_get_contents(dirname(__DIR__)."/Fixtures/{$this->providedData()[0]}.sql.gz")),
+            input: (string) gzdecode(
+                (string) file_get_contents(dirname(__DIR__)."/Fixtures/{$this->providedData()[0]}.sql.gz"),
+            ),
         );
         $client->setTimeout(120)->mustRun();
         foreach ([...self::UNTOUCHED, 'units', 'pieces', 'checks', 'step_logs'] as $table) {
@@ -63,11 +80,17 @@ final class ReleasesMigrationTest extends StudioTestCase
     }
 
     #[DataProvider('studios')]
-    public function test_everything_is_there_and_what_was_released_stands_as_it_was_stored(string $dump, int $covered): void
-    {
+    public function test_everything_is_there_and_what_was_released_stands_as_it_was_stored(
+        string $dump,
+        int $covered,
+    ): void {
         foreach (self::UNTOUCHED as $table) {
             self::assertNotSame([], $table === 'amendments' ? [0] : self::$before[$table], $table);
-            self::assertEquals(self::$before[$table], array_values(DB::table($table)->orderByRaw('1, 2')->get()->all()), $table);
+            self::assertEquals(
+                self::$before[$table],
+                array_values(DB::table($table)->orderByRaw('1, 2')->get()->all()),
+                $table,
+            );
         }
         self::assertSame(0, Artisan::call('ordotype:verify'), 'the chain is whole, its records byte for byte');
         $this->logsAreThere($covered);
@@ -83,7 +106,10 @@ final class ReleasesMigrationTest extends StudioTestCase
         self::assertGreaterThan(4, $released);
         foreach (self::$before['checks'] as $was) {
             $check = Check::query()->with('piece')->findOrFail($was->id);
-            self::assertSame([$was->piece_id, $was->verdict, $was->closed_at === null], [$check->piece_id, $check->verdict, $check->closed_at === null]);
+            self::assertSame(
+                [$was->piece_id, $was->verdict, $was->closed_at === null],
+                [$check->piece_id, $check->verdict, $check->closed_at === null],
+            );
             self::assertSame($check->piece->unit_id, ReleaseRow::query()->findOrFail($check->release_id)->unit_id);
         }
     }
@@ -91,7 +117,9 @@ final class ReleasesMigrationTest extends StudioTestCase
     #[DataProvider('studios')]
     public function test_bench_check_and_plan_go_on_from_it(string $dump): void
     {
-        $units = Unit::query()->whereIn('id', ReleaseRow::query()->pluck('unit_id'))->get();
+        $units = Unit::query()
+            ->whereIn('id', ReleaseRow::query()->pluck('unit_id'))
+            ->get();
         foreach ($units as $unit) {
             $stored = json_decode((string) collect(self::$before['units'])->firstWhere('id', $unit->id)->plan);
             $batch = $this->api('lead', 'GET', "bench/$unit->id", null, 200);
@@ -113,7 +141,10 @@ final class ReleasesMigrationTest extends StudioTestCase
             self::assertInstanceOf(stdClass::class, $now);
             $over = preg_match('/^under:\d+:(.*)$/', $was->step, $key) === 1;
             self::assertSame([$over ? $key[1] : $was->step, $over], [$now->step, $now->covered_by !== null]);
-            self::assertSame([$was->minutes, null, $was->skipped, $was->user_id], [$now->planned_minutes, $now->minutes, $now->skipped, $now->user_id]);
+            self::assertSame(
+                [$was->minutes, null, $was->skipped, $was->user_id],
+                [$now->planned_minutes, $now->minutes, $now->skipped, $now->user_id],
+            );
             $covered += $over ? 1 : 0;
         }
         self::assertGreaterThanOrEqual($least, $covered);
@@ -130,12 +161,24 @@ final class ReleasesMigrationTest extends StudioTestCase
         foreach ($stored->steps as $i => $step) {
             // Plans of the first versions had no keys: they were worked out from area, technique and pass.
             $place = $step->technique === 'masking' ? "no$step->no" : $step->pass;
-            self::assertSame($step->key ?? ($step->area ?? '*').":$step->technique:$place", $document->steps[$i]->key);
+            self::assertSame(
+                $step->key ?? ($step->area ?? '*').":$step->technique:$place",
+                $document->steps[$i]->key,
+            );
             foreach (get_object_vars($step) as $field => $value) {
-                self::assertSame(Json::canonical($value), Json::canonical($document->steps[$i]->{$field} ?? null), "unit $was->id, step $i: $field");
+                self::assertSame(
+                    Json::canonical($value),
+                    Json::canonical($document->steps[$i]->{$field} ?? null),
+                    "unit $was->id, step $i: $field",
+                );
             }
         }
-        foreach (Piece::query()->where('unit_id', $was->id)->whereNotIn('stage', ['lost', 'cancelled'])->get() as $piece) {
+        foreach (
+            Piece::query()
+                ->where('unit_id', $was->id)
+                ->whereNotIn('stage', ['lost', 'cancelled'])
+                ->get() as $piece
+        ) {
             $own = json_decode((string) collect(self::$before['pieces'])->firstWhere('id', $piece->id)->steps, true);
             $kind = collect($document->kinds)->first(fn (stdClass $k) => in_array($piece->number, $k->pieces, true));
             self::assertEqualsCanonicalizing($own ?? array_column($document->steps, 'key'), $kind->steps);

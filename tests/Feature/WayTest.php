@@ -100,10 +100,13 @@ final class WayTest extends StudioTestCase
         $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 1, 'edits' => (object) []], 409);
         $back = $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 2, 'edits' => (object) []], 200);
         self::assertSame($plan->json('plan'), $back->json('plan'));
-        $this->api('lead', 'POST', "units/$unit/release", ['revision' => 3, 'despite' => 'The quote is agreed by word of mouth.'], 200)->assertJsonPath(
-            'unit.released',
-            true,
-        );
+        $this->api(
+            'lead',
+            'POST',
+            "units/$unit/release",
+            ['revision' => 3, 'despite' => 'The quote is agreed by word of mouth.'],
+            200,
+        )->assertJsonPath('unit.released', true);
         $this->api('lead', 'PUT', "units/$unit/plan", ['revision' => 4, 'edits' => (object) []], 409);
 
         // A painter works through it pass by pass and offers both models.
@@ -220,9 +223,7 @@ final class WayTest extends StudioTestCase
                 SignOff::query()
                     ->orderBy('number')
                     ->get()
-                    ->map(
-                        fn (SignOff $s) => new Link($s->number, $s->previous, $s->hash, $s->record),
-                    )
+                    ->map(fn (SignOff $s) => new Link($s->number, $s->previous, $s->hash, $s->record))
                     ->all(),
             ),
         );

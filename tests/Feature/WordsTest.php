@@ -16,9 +16,37 @@ final class WordsTest extends StudioTestCase
 {
     /** Fields of the API whose strings are shown as they are; what lies in lists under them counts too. */
     private const READ = [
-        'agreed', 'caution', 'concerns', 'consistency', 'detail', 'gains', 'good', 'how', 'how_to_see',
-        'intent', 'label', 'looks', 'losses', 'missing', 'name', 'names', 'note', 'problems', 'purpose', 'reason', 'repainted',
-        'says', 'summary', 'text', 'title', 'tools', 'what', 'why', 'words', 'group', 'places',
+        'agreed',
+        'caution',
+        'concerns',
+        'consistency',
+        'detail',
+        'gains',
+        'good',
+        'how',
+        'how_to_see',
+        'intent',
+        'label',
+        'looks',
+        'losses',
+        'missing',
+        'name',
+        'names',
+        'note',
+        'problems',
+        'purpose',
+        'reason',
+        'repainted',
+        'says',
+        'summary',
+        'text',
+        'title',
+        'tools',
+        'what',
+        'why',
+        'words',
+        'group',
+        'places',
     ];
 
     public function test_no_text_of_the_api_holds_a_key_or_an_id(): void
@@ -51,14 +79,27 @@ final class WordsTest extends StudioTestCase
 
     public function test_papers_and_exports_for_people_hold_none(): void
     {
-        $csv = (string) $this->actingAs($this->person('lead'))->get('/api/v1/standard/ladder.csv')->assertOk()->getContent();
+        $csv = (string) $this->actingAs($this->person('lead'))
+            ->get('/api/v1/standard/ladder.csv')
+            ->assertOk()
+            ->getContent();
         foreach (explode("\n", $csv) as $i => $line) {
             $this->isPlain($line, "ladder, line $i");
         }
-        $files = ['--standard' => 'database/demo/standards/five-rungs.json', '--sculpt' => 'database/demo/sculpts/lantern-provost.json'];
+        $files = [
+            '--standard' => 'database/demo/standards/five-rungs.json',
+            '--sculpt' => 'database/demo/sculpts/lantern-provost.json',
+        ];
         foreach (
             [
-                ['ordotype:plan', ['--tier' => 'cabinet', '--scheme' => 'database/demo/schemes/tidemark.json', '--shelf' => 'database/demo/shelf.csv'] + $files],
+                [
+                    'ordotype:plan',
+                    [
+                        '--tier' => 'cabinet',
+                        '--scheme' => 'database/demo/schemes/tidemark.json',
+                        '--shelf' => 'database/demo/shelf.csv',
+                    ] + $files,
+                ],
                 ['ordotype:diff', ['--from' => 'company', '--to' => 'banner'] + $files],
                 ['ordotype:diff', ['--from' => 'company', '--to' => 'banner', '--voice' => 'client'] + $files],
                 ['ordotype:raise', ['--from' => 'company', '--to' => 'cabinet'] + $files],
@@ -86,15 +127,35 @@ final class WordsTest extends StudioTestCase
     /** @return list<string> */
     private function pages(): array
     {
-        $pages = ['standard', 'standard/techniques', 'standard/compare?from=1&to=2', 'standard/difference?from=company&to=cabinet&sculpt=lantern-provost',
-            'standard/comparison?sculpt=sluice-warden', 'orders', 'bench', 'checks', 'sign-offs', 'schemes', 'schemes/tidemark', 'sculpts', 'packs'];
+        $pages = [
+            'standard',
+            'standard/techniques',
+            'standard/compare?from=1&to=2',
+            'standard/difference?from=company&to=cabinet&sculpt=lantern-provost',
+            'standard/comparison?sculpt=sluice-warden',
+            'orders',
+            'bench',
+            'checks',
+            'sign-offs',
+            'schemes',
+            'schemes/tidemark',
+            'sculpts',
+            'packs',
+        ];
         foreach (Order::query()->pluck('id') as $order) {
             $pages[] = "orders/$order";
         }
         foreach (Unit::query()->get() as $unit) {
             $pages[] = "units/$unit->id/plan";
             if ($unit->released_at === null) {
-                array_push($pages, "units/$unit->id/tiers", "units/$unit->id/schools", "units/$unit->id/stops", "units/$unit->id/spraying", "units/$unit->id/compare?with=best");
+                array_push(
+                    $pages,
+                    "units/$unit->id/tiers",
+                    "units/$unit->id/schools",
+                    "units/$unit->id/stops",
+                    "units/$unit->id/spraying",
+                    "units/$unit->id/compare?with=best",
+                );
             }
         }
         foreach (ReleaseRow::query()->pluck('unit_id') as $unit) {
@@ -119,7 +180,9 @@ final class WordsTest extends StudioTestCase
         $texts = 0;
         foreach (is_array($value) ? $value : [] as $field => $inner) {
             // A clause's words stand under its id.
-            $read = is_int($field) ? $isRead : in_array($field, self::READ, true) || str_ends_with($where, '/clauses');
+            $read = is_int($field)
+                ? $isRead
+                : in_array($field, self::READ, true) || str_ends_with($where, '/clauses');
             $texts += $this->walk($inner, "$where/$field", $read);
         }
 

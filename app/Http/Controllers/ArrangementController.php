@@ -240,7 +240,10 @@ final class ArrangementController
     {
         $steps = fn (Plan $p): array => array_map(fn (Step $s) => $s->key()->id, $p->work->steps);
         $short = fn (Plan $p): int => count(
-            array_filter($p->requirements, fn ($r) => in_array($r->state, [Standing::Short, Standing::Conflict], true)),
+            array_filter(
+                $p->requirements,
+                fn ($r) => in_array($r->state, [Standing::Short, Standing::Conflict], true),
+            ),
         );
 
         return [

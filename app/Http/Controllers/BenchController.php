@@ -28,7 +28,9 @@ final class BenchController
 
     public function mark(MarkSteps $request, WorkOnPieces $work): JsonResponse
     {
-        return $this->marked($work->mark($request->pieces(), $request->steps(), $request->skipped(), $request->minutes()));
+        return $this->marked(
+            $work->mark($request->pieces(), $request->steps(), $request->skipped(), $request->minutes()),
+        );
     }
 
     public function unmark(Request $request, WorkOnPieces $work): JsonResponse
@@ -51,10 +53,15 @@ final class BenchController
     /** @param  list<Piece>  $pieces */
     private function marked(array $pieces): JsonResponse
     {
-        return new JsonResponse(['pieces' => array_map(fn (Piece $p) => [
-            'id' => $p->id,
-            'stage' => $p->stage,
-            'done' => $p->logs()->whereNull('covered_by')->pluck('step')->all(),
-        ], $pieces)]);
+        return new JsonResponse([
+            'pieces' => array_map(
+                fn (Piece $p) => [
+                    'id' => $p->id,
+                    'stage' => $p->stage,
+                    'done' => $p->logs()->whereNull('covered_by')->pluck('step')->all(),
+                ],
+                $pieces,
+            ),
+        ]);
     }
 }

@@ -49,7 +49,12 @@ final class BendController
             throw new Refusal('That is no step of this plan.', '/step');
         }
         $order = WorkOrder::of($plan->request);
-        $move = Move::of($plan->work->steps, $order->rules($plan->work->steps), $from, min((int) $given['to'], count($keys) - 1));
+        $move = Move::of(
+            $plan->work->steps,
+            $order->rules($plan->work->steps),
+            $from,
+            min((int) $given['to'], count($keys) - 1),
+        );
         $moved = $plan->request->arranged($plan->request->arrangement->rulesOnly()->inSequence($move->sequence));
         $then = $move->broken !== [] ? null : WorkOrder::of($moved)->lay($plan->work->steps);
 
@@ -149,7 +154,13 @@ final class BendController
 
         return $this->view(
             $request,
-            $this->bend->overrule($unit, array_values($given['rules']), $given['reason'], $by, (int) $given['revision']),
+            $this->bend->overrule(
+                $unit,
+                array_values($given['rules']),
+                $given['reason'],
+                $by,
+                (int) $given['revision'],
+            ),
         );
     }
 

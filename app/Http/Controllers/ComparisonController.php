@@ -143,8 +143,8 @@ final class ComparisonController
                     'loses' => (new Voices($r->fromBelow))->losses(),
                     'not_here' => $r->toNext === null ? [] : (new Voices($r->toNext))->gains(),
                     'price' => $prices && $r->price() !== null
-                        ? ['low' => $r->price()->low, 'high' => $r->price()->high]
-                        : null,
+                            ? ['low' => $r->price()->low, 'high' => $r->price()->high]
+                            : null,
                     'marks' => array_map(
                         fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
                         $r->plan->areas,

@@ -59,7 +59,9 @@ final class DraftController
         $clause = self::body($request)->clause ?? null;
         $row = $edit->write(
             $given['tier'],
-            $clause instanceof stdClass ? Amounts::in($clause) : throw new Refusal('The clause must be an object.', '/clause'),
+            $clause instanceof stdClass
+                ? Amounts::in($clause)
+                : throw new Refusal('The clause must be an object.', '/clause'),
             (int) $given['revision'],
         );
 
@@ -159,7 +161,9 @@ final class DraftController
             'steps_before' => count($difference->from->work->steps),
             'steps_after' => count($to->work->steps),
             'ceiling' => $ceiling?->max,
-            'price' => $now === null ? null : ['low' => $now->low, 'high' => $now->high, 'currency' => $after->currency],
+            'price' => $now === null
+                    ? null
+                    : ['low' => $now->low, 'high' => $now->high, 'currency' => $after->currency],
             'price_before' => $price === null
                     ? null
                     : ['low' => $price->low, 'high' => $price->high, 'currency' => $after->currency],
@@ -213,18 +217,20 @@ final class DraftController
             }
             $request = UnitPlans::request($unit);
             $now = $this->planner->plan($request)->minutesByPasses();
-            $moved = fn (array $amendments) => $this->planner->plan(
-                new PlanRequest(
-                    $after,
-                    $after->tier($unit->tier),
-                    $request->sculpt,
-                    $request->scheme,
-                    $request->method,
-                    $amendments,
-                    $request->shelf,
-                    $request->pieces,
-                ),
-            )->minutesByPasses();
+            $moved = fn (array $amendments) => $this->planner
+                ->plan(
+                    new PlanRequest(
+                        $after,
+                        $after->tier($unit->tier),
+                        $request->sculpt,
+                        $request->scheme,
+                        $request->method,
+                        $amendments,
+                        $request->shelf,
+                        $request->pieces,
+                    ),
+                )
+                ->minutesByPasses();
             try {
                 $then = $moved($request->amendments);
             } catch (FormatException) {

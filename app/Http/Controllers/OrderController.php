@@ -71,14 +71,16 @@ final class OrderController
             ->whereIn('pieces.unit_id', $order->units->pluck('id'))
             ->whereNull('step_logs.skipped')
             ->groupBy('pieces.unit_id')
-            ->selectRaw('pieces.unit_id, sum(step_logs.minutes) as minutes, sum(step_logs.planned_minutes) as planned')
+            ->selectRaw(
+                'pieces.unit_id, sum(step_logs.minutes) as minutes, sum(step_logs.planned_minutes) as planned',
+            )
             ->get()
             ->keyBy('unit_id');
 
         return new JsonResponse(
             self::brief($order) + [
                 'brief' => $order->brief,
-                'method' => $order->method === null ? null : json_decode($order->method, false, 64, JSON_THROW_ON_ERROR),
+                'method' => $order->method === null ? null : Json::decode($order->method),
                 'scheme' => $order->scheme?->name,
                 'scheme_slug' => $order->scheme?->slug,
                 'reference' => $order->reference,
@@ -92,8 +94,11 @@ final class OrderController
                     ->map(
                         fn (Unit $u) => [
                             'unit' => $u->id,
-                            // What was timed or entered; what the steps that are done were planned at stands beside it.
-                            'spent' => isset($spent[$u->id]->minutes) ? round((float) $spent[$u->id]->minutes, 1) : null,
+                            // What was timed or entered; what the steps that are done were planned at stands beside
+                            // it.
+                            'spent' => isset($spent[$u->id]->minutes)
+                                ? round((float) $spent[$u->id]->minutes, 1)
+                                : null,
                             'planned_done' => round((float) ($spent[$u->id]->planned ?? 0), 1),
                         ] + $planned[$u->id],
                     )

@@ -35,8 +35,10 @@ use OutOfBoundsException;
  */
 final class OutlookController
 {
-    public function __construct(private readonly Planner $planner, private readonly SprayComparison $sprayComparison)
-    {
+    public function __construct(
+        private readonly Planner $planner,
+        private readonly SprayComparison $sprayComparison,
+    ) {
     }
 
     public function raise(Request $request, Unit $unit, RaiseUnit $raise): JsonResponse

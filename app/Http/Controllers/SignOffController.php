@@ -95,7 +95,9 @@ final class SignOffController
             'signed_at' => $record->signed_at->toIso8601ZuluString(),
             'record' => json_decode($record->record, false, 64, JSON_THROW_ON_ERROR),
             'withdrawn_by' => $record->kind === 'sign_off' ? $withdrawn?->number : null,
-            'may_withdraw' => $record->kind === 'sign_off' && $withdrawn === null && Rights::has(self::person($request), 'sign'),
+            'may_withdraw' => $record->kind === 'sign_off' &&
+                $withdrawn === null &&
+                Rights::has(self::person($request), 'sign'),
         ];
     }
 

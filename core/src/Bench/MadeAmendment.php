@@ -14,7 +14,11 @@ final readonly class MadeAmendment
      * @param  string|null  $at  RFC 3339, UTC
      * @param  int|null  $piece  number of the piece it is for; null: the unit, the order or the studio
      */
-    public function __construct(public Amendment $amendment, public ?string $by, public ?string $at, public ?int $piece)
-    {
+    public function __construct(
+        public Amendment $amendment,
+        public ?string $by,
+        public ?string $at,
+        public ?int $piece,
+    ) {
     }
 }

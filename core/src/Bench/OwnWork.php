@@ -10,8 +10,15 @@ use Ordotype\Core\Standard\Family;
 final class OwnWork
 {
     private const FAMILIES = [
-        Family::Spray, Family::Base, Family::Shade, Family::Highlight, Family::Blend, Family::Line, Family::Detail,
-        Family::Mark, Family::Wear,
+        Family::Spray,
+        Family::Base,
+        Family::Shade,
+        Family::Highlight,
+        Family::Blend,
+        Family::Line,
+        Family::Detail,
+        Family::Mark,
+        Family::Wear,
     ];
 
     public static function is(Family $family): bool

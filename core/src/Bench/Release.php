@@ -15,7 +15,8 @@ use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\UnitPlan;
 
 /**
- * What a unit went to the bench with, whole: bench, check, repair and sign-off work from it, and nothing of it is worked
+ * What a unit went to the bench with, whole: bench, check, repair and sign-off work from it, and nothing of it is
+ * worked
  * out again. Steps stand in the unit's order of work, each under the key it was released with.
  */
 final readonly class Release
@@ -70,7 +71,9 @@ final readonly class Release
         $needed = $this->needs[$piece] ?? null;
         $all = $this->steps();
 
-        return $needed === null ? $all : array_intersect_key($all, array_flip(array_map(fn (StepKey $k) => $k->id, $needed)));
+        return $needed === null
+            ? $all
+            : array_intersect_key($all, array_flip(array_map(fn (StepKey $k) => $k->id, $needed)));
     }
 
     /** @return list<Pass> */

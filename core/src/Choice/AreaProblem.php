@@ -60,12 +60,16 @@ final readonly class AreaProblem
                 " $t->character";
         }
         foreach ($this->requirements as $r) {
-            $parts[] = $r->kind()->value.' '.match (true) {
-                $r instanceof StepsRequirement => "$r->min $r->max",
-                $r instanceof TechniqueRequirement => "$r->technique {$r->extent->value} $r->passes",
-                $r instanceof EffectRequirement => "{$r->subject()} {$r->extent->value} $r->passes ".implode(',', $r->by ?? ['*']),
-                default => '',
-            };
+            $parts[] =
+                $r->kind()->value.
+                ' '.
+                match (true) {
+                    $r instanceof StepsRequirement => "$r->min $r->max",
+                    $r instanceof TechniqueRequirement => "$r->technique {$r->extent->value} $r->passes",
+                    $r instanceof EffectRequirement => "{$r->subject()} {$r->extent->value} $r->passes ".
+                        implode(',', $r->by ?? ['*']),
+                    default => '',
+                };
         }
         foreach ($this->passesDone as $key => $passes) {
             $parts[] = "done $key $passes";

@@ -34,7 +34,11 @@ final readonly class ConflictFinder
             foreach (Subsets::of(count($asked), $size) as $chosen) {
                 $set = array_map(fn (int $i) => $asked[$i], $chosen);
                 if (! $this->solver->canBeMet($problemOf(Requirement::join($set)), self::NO_BAR)) {
-                    return new Conflict($area, $size === 1 ? ConflictCause::NothingGivesIt : ConflictCause::NotTogether, $set);
+                    return new Conflict(
+                        $area,
+                        $size === 1 ? ConflictCause::NothingGivesIt : ConflictCause::NotTogether,
+                        $set,
+                    );
                 }
             }
         }

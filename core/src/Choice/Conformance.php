@@ -33,7 +33,7 @@ final class Conformance
     /** @param  list<ChosenTechnique>  $used */
     public static function state(Requirement $requirement, array $used): RequirementState
     {
-        if (! $requirement instanceof CountableRequirement) {
+        if (! ($requirement instanceof CountableRequirement)) {
             return new RequirementState($requirement, null);
         }
         $have = self::has($requirement, $used);
@@ -59,8 +59,10 @@ final class Conformance
             $have += match (true) {
                 $requirement instanceof StepsRequirement => $one->credit(),
                 $requirement instanceof EffectRequirement => self::serves($requirement, $one) ? $one->passes : 0,
-                $requirement instanceof TechniqueRequirement => $one->technique->key === $requirement->technique
-                    && $one->extent->value >= $requirement->extent->value ? $one->passes : 0,
+                $requirement instanceof TechniqueRequirement => $one->technique->key === $requirement->technique &&
+                $one->extent->value >= $requirement->extent->value
+                    ? $one->passes
+                    : 0,
                 default => 0,
             };
         }

@@ -12,7 +12,8 @@ final readonly class RequirementState
 {
     /**
      * @param  Standing|null  $state  null for what only the finished work shows (finish) or the bench decides (skill)
-     * @param  float  $by  how much is lacking or too much, in the requirement's own unit: passes, steps, colours, minutes
+     * @param  float  $by  how much is lacking or too much, in the requirement's own unit: passes, steps, colours,
+     *     minutes
      * @param  Conflict|null  $conflict  that it is part of
      * @param  School|null  $school  that stands in the way of it
      */

@@ -7,7 +7,10 @@ namespace Ordotype\Core\Colour;
 /** Something wrong with the colours of a slot: which paint, and beside which other. */
 final readonly class SlotProblem
 {
-    public function __construct(public SlotProblemKind $kind, public ?string $paint = null, public ?string $beside = null)
-    {
+    public function __construct(
+        public SlotProblemKind $kind,
+        public ?string $paint = null,
+        public ?string $beside = null,
+    ) {
     }
 }

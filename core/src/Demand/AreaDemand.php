@@ -69,7 +69,7 @@ final readonly class AreaDemand
     {
         $asked = [];
         foreach ($this->asked as $one) {
-            if (! $one instanceof EffectRequirement) {
+            if (! ($one instanceof EffectRequirement)) {
                 $asked[] = $one;
             } elseif ($one->extent->value > Extent::Spot->value) {
                 $asked[] = $one->simpler(Extent::from($one->extent->value - 1), max(1, $one->passes - 1), $because);

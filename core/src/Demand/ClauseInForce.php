@@ -34,7 +34,12 @@ final readonly class ClauseInForce
 
     public function changed(Clause $clause, Scope $there, Amendment $amendment): self
     {
-        return new self($clause, [...$this->reasons, Reason::amendment($amendment->number)], [...$this->also, $there], $this->except);
+        return new self(
+            $clause,
+            [...$this->reasons, Reason::amendment($amendment->number)],
+            [...$this->also, $there],
+            $this->except,
+        );
     }
 
     public function matches(Area $area, Sculpt $sculpt): bool

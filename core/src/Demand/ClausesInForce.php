@@ -34,7 +34,10 @@ final readonly class ClausesInForce
      */
     public static function of(Standard $standard, Tier $tier, array $amendments): self
     {
-        $clauses = array_map(fn (Clause $clause) => new ClauseInForce($clause, [Reason::clause($clause->id)]), $standard->clausesOf($tier));
+        $clauses = array_map(
+            fn (Clause $clause) => new ClauseInForce($clause, [Reason::clause($clause->id)]),
+            $standard->clausesOf($tier),
+        );
         usort(
             $amendments,
             fn (Amendment $a, Amendment $b) => [$a->level->rank(), $a->number] <=> [$b->level->rank(), $b->number],
@@ -136,7 +139,10 @@ final readonly class ClausesInForce
         try {
             return $amendment->change?->of($clause) ?? $clause;
         } catch (UnfitChange $e) {
-            throw FormatException::at('/'.($amendment->number - 1)."/values/{$e->field->value}", $e->getMessage());
+            throw FormatException::at(
+                '/'.($amendment->number - 1)."/values/{$e->field->value}",
+                $e->getMessage(),
+            );
         }
     }
 }

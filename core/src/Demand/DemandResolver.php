@@ -132,9 +132,25 @@ final readonly class DemandResolver
         $why = $inForce->reasons;
 
         return match (true) {
-            $clause instanceof StepsClause => new StepsRequirement($area->key, $why, $clause->severity, $clause->min, $clause->max),
-            $clause instanceof FinishClause => new FinishRequirement($area->key, $why, $clause->severity, $clause->criterion, $clause->limit),
-            $clause instanceof EffectClause && ! $this->isWhole($clause) => self::effect($area->key, $inForce, $clause),
+            $clause instanceof StepsClause => new StepsRequirement(
+                $area->key,
+                $why,
+                $clause->severity,
+                $clause->min,
+                $clause->max,
+            ),
+            $clause instanceof FinishClause => new FinishRequirement(
+                $area->key,
+                $why,
+                $clause->severity,
+                $clause->criterion,
+                $clause->limit,
+            ),
+            $clause instanceof EffectClause && ! $this->isWhole($clause) => self::effect(
+                $area->key,
+                $inForce,
+                $clause,
+            ),
             default => null,
         };
     }
@@ -142,12 +158,26 @@ final readonly class DemandResolver
     private function asksOfModel(ClauseInForce $inForce): ?Requirement
     {
         $clause = $inForce->clause;
-        $range = fn (RequirementKind $kind, ?float $min, ?float $max): ModelRequirement => new ModelRequirement($kind, $inForce->reasons, $clause->severity, $min, $max);
+        $range = fn (RequirementKind $kind, ?float $min, ?float $max): ModelRequirement => new ModelRequirement(
+            $kind,
+            $inForce->reasons,
+            $clause->severity,
+            $min,
+            $max,
+        );
 
         return match (true) {
             $clause instanceof EffectClause && $this->isWhole($clause) => self::effect(null, $inForce, $clause),
-            $clause instanceof SprayedColoursClause => $range(RequirementKind::SprayedColours, $clause->min, $clause->max),
-            $clause instanceof MinutesClause && in_array($this->sculpt->size, $clause->size, true) => $range(RequirementKind::Minutes, null, $clause->max),
+            $clause instanceof SprayedColoursClause => $range(
+                RequirementKind::SprayedColours,
+                $clause->min,
+                $clause->max,
+            ),
+            $clause instanceof MinutesClause && in_array($this->sculpt->size, $clause->size, true) => $range(
+                RequirementKind::Minutes,
+                null,
+                $clause->max,
+            ),
             $clause instanceof SkillClause => $range(RequirementKind::Skill, $clause->min, null),
             default => null,
         };
@@ -185,9 +215,10 @@ final readonly class DemandResolver
      */
     private function note(array &$said, ClauseInForce $inForce, TechniqueClause $clause, ?Area $area): array
     {
-        $techniques = $clause->technique === null
-            ? array_filter($this->standard->techniques, $clause->names(...))
-            : [$this->standard->technique($clause->technique)];
+        $techniques =
+            $clause->technique === null
+                ? array_filter($this->standard->techniques, $clause->names(...))
+                : [$this->standard->technique($clause->technique)];
         $notApplicable = [];
         foreach ($techniques as $technique) {
             if ($technique->whole !== ($area === null)) {
@@ -199,7 +230,14 @@ final readonly class DemandResolver
 
                 continue;
             }
-            $one = new TechniqueRequirement($area?->key, $inForce->reasons, $clause->severity, $technique->key, $clause->extent(), $clause->passes());
+            $one = new TechniqueRequirement(
+                $area?->key,
+                $inForce->reasons,
+                $clause->severity,
+                $technique->key,
+                $clause->extent(),
+                $clause->passes(),
+            );
             if ($area !== null && ! self::fits($technique, $area)) {
                 $notApplicable[] = new NotApplicable($area, $one, self::whyUnfit($technique, $area));
             } else {

@@ -68,13 +68,14 @@ final readonly class EffectRequirement extends Requirement implements CountableR
     /** Same effect, extent and passes at least as great, `by` equal or narrower. */
     public function implies(self $other): bool
     {
-        $same = count($this->effects) === count($other->effects)
-            && array_filter($this->effects, fn (Effect $e) => ! in_array($e, $other->effects, true)) === [];
+        $same =
+            count($this->effects) === count($other->effects) &&
+            array_filter($this->effects, fn (Effect $e) => ! in_array($e, $other->effects, true)) === [];
 
-        return $same
-            && $this->extent->value >= $other->extent->value
-            && $this->passes >= $other->passes
-            && ($other->by === null || ($this->by !== null && array_diff($this->by, $other->by) === []));
+        return $same &&
+            $this->extent->value >= $other->extent->value &&
+            $this->passes >= $other->passes &&
+            ($other->by === null || ($this->by !== null && array_diff($this->by, $other->by) === []));
     }
 
     /** The same result, at another extent and in other passes, for one more reason. */
@@ -90,14 +91,30 @@ final readonly class EffectRequirement extends Requirement implements CountableR
     {
         $severity = self::graver($this->severity, $severity);
 
-        return new self($this->area, Reason::unique($reasons), $severity, $this->effects, $this->extent, $this->passes, $this->by);
+        return new self(
+            $this->area,
+            Reason::unique($reasons),
+            $severity,
+            $this->effects,
+            $this->extent,
+            $this->passes,
+            $this->by,
+        );
     }
 
     public function lessDone(int $done): ?self
     {
         return $done >= $this->passes
             ? null
-            : new self($this->area, $this->reasons, $this->severity, $this->effects, $this->extent, $this->passes - $done, $this->by);
+            : new self(
+                $this->area,
+                $this->reasons,
+                $this->severity,
+                $this->effects,
+                $this->extent,
+                $this->passes - $done,
+                $this->by,
+            );
     }
 
     /** Effects are joined by {@see implies}, not by subject. */

@@ -12,8 +12,13 @@ use Ordotype\Core\Standard\Severity;
 final readonly class FinishRequirement extends Requirement
 {
     /** @param  list<Reason>  $reasons */
-    public function __construct(string $area, array $reasons, ?Severity $severity, public Criterion $criterion, public float $limit)
-    {
+    public function __construct(
+        string $area,
+        array $reasons,
+        ?Severity $severity,
+        public Criterion $criterion,
+        public float $limit,
+    ) {
         parent::__construct($area, $reasons, $severity);
     }
 
@@ -29,12 +34,18 @@ final readonly class FinishRequirement extends Requirement
 
     public function and(Requirement $other): static
     {
-        if (! $other instanceof self) {
+        if (! ($other instanceof self)) {
             throw new LogicException('Only a finish joins a finish.');
         }
         $limits = [$this->limit, $other->limit];
         $severity = self::graver($this->severity, $other->severity);
 
-        return new self((string) $this->area, $this->reasonsWith($other), $severity, $this->criterion, $this->criterion->isFloor() ? max($limits) : min($limits));
+        return new self(
+            (string) $this->area,
+            $this->reasonsWith($other),
+            $severity,
+            $this->criterion,
+            $this->criterion->isFloor() ? max($limits) : min($limits),
+        );
     }
 }

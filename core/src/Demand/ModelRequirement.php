@@ -33,7 +33,7 @@ final readonly class ModelRequirement extends Requirement
 
     public function and(Requirement $other): static
     {
-        if (! $other instanceof self || $other->kind !== $this->kind) {
+        if (! ($other instanceof self) || $other->kind !== $this->kind) {
             throw new LogicException('Only what is of the same kind is joined.');
         }
         $severity = self::graver($this->severity, $other->severity);

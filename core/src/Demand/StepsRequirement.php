@@ -40,7 +40,7 @@ final readonly class StepsRequirement extends Requirement implements CountableRe
 
     public function and(Requirement $other): static
     {
-        if (! $other instanceof self) {
+        if (! ($other instanceof self)) {
             throw new LogicException('Only steps join steps.');
         }
         $max = $this->max === null || $other->max === null ? $this->max ?? $other->max : min($this->max, $other->max);

@@ -45,17 +45,31 @@ final readonly class TechniqueRequirement extends Requirement implements Countab
     {
         return $done >= $this->passes
             ? null
-            : new self($this->area, $this->reasons, $this->severity, $this->technique, $this->extent, $this->passes - $done);
+            : new self(
+                $this->area,
+                $this->reasons,
+                $this->severity,
+                $this->technique,
+                $this->extent,
+                $this->passes - $done,
+            );
     }
 
     public function and(Requirement $other): static
     {
-        if (! $other instanceof self) {
+        if (! ($other instanceof self)) {
             throw new LogicException('Only a technique joins a technique.');
         }
         $extent = $this->extent->value >= $other->extent->value ? $this->extent : $other->extent;
         $severity = self::graver($this->severity, $other->severity);
 
-        return new self($this->area, $this->reasonsWith($other), $severity, $this->technique, $extent, max($this->passes, $other->passes));
+        return new self(
+            $this->area,
+            $this->reasonsWith($other),
+            $severity,
+            $this->technique,
+            $extent,
+            max($this->passes, $other->passes),
+        );
     }
 }

@@ -20,9 +20,24 @@ final class ChangeFormat
     public static function write(Change $change): DocumentEdit
     {
         return match (true) {
-            $change instanceof ClauseEdit => new DocumentEdit('clause', $change->tier->key, self::clause($change->before), self::clause($change->after)),
-            $change instanceof TierEdit => new DocumentEdit('tier', null, self::head($change->before), self::head($change->after)),
-            $change instanceof PriceEdit => new DocumentEdit('price', null, self::price($change->before), self::price($change->after)),
+            $change instanceof ClauseEdit => new DocumentEdit(
+                'clause',
+                $change->tier->key,
+                self::clause($change->before),
+                self::clause($change->after),
+            ),
+            $change instanceof TierEdit => new DocumentEdit(
+                'tier',
+                null,
+                self::head($change->before),
+                self::head($change->after),
+            ),
+            $change instanceof PriceEdit => new DocumentEdit(
+                'price',
+                null,
+                self::price($change->before),
+                self::price($change->after),
+            ),
             default => throw new InvalidArgumentException('There is no such change: '.$change::class),
         };
     }

@@ -19,13 +19,16 @@ use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\TechniqueStatus;
 use stdClass;
 
-/** The fields of a clause that an amendment sets, as they stand in its `values`. Which of them fit is for the clause to say. */
+/**
+ * The fields of a clause that an amendment sets, as they stand in its `values`. Which of them fit is for the clause to
+ * say.
+ */
 final class ClauseChangeFormat
 {
     /** @param  array<string, true>  $techniques  keys of the catalogue */
     public static function read(Node $node, array $techniques): ?ClauseChange
     {
-        if (! $node->value instanceof stdClass || get_object_vars($node->value) === []) {
+        if (! ($node->value instanceof stdClass) || get_object_vars($node->value) === []) {
             $node->problem('must hold the fields to set');
 
             return null;
@@ -75,16 +78,35 @@ final class ClauseChangeFormat
     public static function write(ClauseChange $c): stdClass
     {
         $effects = $c->effects === null ? null : array_map(fn (Effect $e) => $e->value, $c->effects);
-        $values = array_filter([
-            'min' => $c->min, 'max' => $c->max, 'effect' => $effects !== null && count($effects) === 1 ? $effects[0] : $effects,
-            'extent' => $c->extent?->word(), 'passes' => $c->passes, 'by' => $c->by, 'technique' => $c->technique,
-            'family' => $c->family?->value, 'status' => $c->status?->value, 'price' => $c->price,
-            'criterion' => $c->criterion?->value, 'limit' => $c->limit, 'role' => self::words($c->roles),
-            'inspect' => $c->sampled === null ? null : ($c->sampled ? 'sample' : 'all'), 'level' => $c->level,
-            'aql' => $c->aql === null ? null : (object) $c->aql, 'limits' => $c->limits === null ? null : (object) $c->limits,
-            'views' => self::words($c->views), 'gates' => self::words($c->gates), 'consent' => $c->consent?->value,
-            'size' => self::words($c->sizes), 'label' => $c->label, 'client_text' => $c->clientText, 'severity' => $c->severity?->value,
-        ], fn (mixed $v) => $v !== null);
+        $values = array_filter(
+            [
+                'min' => $c->min,
+                'max' => $c->max,
+                'effect' => $effects !== null && count($effects) === 1 ? $effects[0] : $effects,
+                'extent' => $c->extent?->word(),
+                'passes' => $c->passes,
+                'by' => $c->by,
+                'technique' => $c->technique,
+                'family' => $c->family?->value,
+                'status' => $c->status?->value,
+                'price' => $c->price,
+                'criterion' => $c->criterion?->value,
+                'limit' => $c->limit,
+                'role' => self::words($c->roles),
+                'inspect' => $c->sampled === null ? null : ($c->sampled ? 'sample' : 'all'),
+                'level' => $c->level,
+                'aql' => $c->aql === null ? null : (object) $c->aql,
+                'limits' => $c->limits === null ? null : (object) $c->limits,
+                'views' => self::words($c->views),
+                'gates' => self::words($c->gates),
+                'consent' => $c->consent?->value,
+                'size' => self::words($c->sizes),
+                'label' => $c->label,
+                'client_text' => $c->clientText,
+                'severity' => $c->severity?->value,
+            ],
+            fn (mixed $v) => $v !== null,
+        );
 
         return (object) ($c->openMax ? ['max' => null] + $values : $values);
     }

@@ -143,20 +143,7 @@ final class ClauseFormat
                 'criterion' => $clause->criterion->value,
                 'limit' => $clause->limit,
             ],
-            $clause instanceof AcceptanceClause => [
-                'kind' => 'acceptance',
-                'role' => array_map(fn (Role $r) => $r->value, $clause->role),
-                'inspect' => $clause->sampled ? 'sample' : 'all',
-            ] +
-                self::stated([
-                    'level' => $clause->level,
-                    'aql' => $clause->aql === null ? null : (object) $clause->aql,
-                ]) + [
-                    'limits' => (object) $clause->limits,
-                    'views' => array_map(fn (View $v) => $v->value, $clause->views),
-                    'gates' => array_map(fn (Gate $g) => $g->value, $clause->gates),
-                    'consent' => $clause->consent->value,
-                ],
+            $clause instanceof AcceptanceClause => self::acceptanceFields($clause),
             $clause instanceof MinutesClause => [
                 'kind' => 'minutes',
                 'size' => array_map(fn (Size $s) => $s->value, $clause->size),
@@ -176,6 +163,25 @@ final class ClauseFormat
                 'client_text' => $clause->clientText,
                 'severity' => $clause->severity?->value,
             ]));
+    }
+
+    /** @return array<string, mixed> */
+    private static function acceptanceFields(AcceptanceClause $clause): array
+    {
+        return [
+            'kind' => 'acceptance',
+            'role' => array_map(fn (Role $r) => $r->value, $clause->role),
+            'inspect' => $clause->sampled ? 'sample' : 'all',
+        ] +
+            self::stated([
+                'level' => $clause->level,
+                'aql' => $clause->aql === null ? null : (object) $clause->aql,
+            ]) + [
+                'limits' => (object) $clause->limits,
+                'views' => array_map(fn (View $v) => $v->value, $clause->views),
+                'gates' => array_map(fn (Gate $g) => $g->value, $clause->gates),
+                'consent' => $clause->consent->value,
+            ];
     }
 
     /**

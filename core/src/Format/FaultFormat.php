@@ -68,20 +68,26 @@ final class FaultFormat
 
     public static function write(FaultTable $table): stdClass
     {
-        return (object) ['format' => self::WORD, 'faults' => array_map(fn (FaultKind $k) => (object) [
-            'key' => $k->key,
-            'name' => $k->name,
-            'severity' => $k->severity->value,
-            'hero_severity' => $k->heroSeverity?->value,
-            'by_size' => $k->bySize,
-            'where' => $k->where,
-            'first' => $k->first,
-            'redo' => $k->redoLater ? 'later' : 'none',
-            'materials' => array_map(fn (Material $m) => $m->value, $k->materials),
-            'effects' => array_map(fn (Effect $e) => $e->value, $k->effects),
-            'looks' => $k->looks,
-            'cause' => $k->cause,
-            'how_to_see' => $k->howToSee,
-        ], array_values($table->kinds))];
+        return (object) [
+            'format' => self::WORD,
+            'faults' => array_map(
+                fn (FaultKind $k) => (object) [
+                    'key' => $k->key,
+                    'name' => $k->name,
+                    'severity' => $k->severity->value,
+                    'hero_severity' => $k->heroSeverity?->value,
+                    'by_size' => $k->bySize,
+                    'where' => $k->where,
+                    'first' => $k->first,
+                    'redo' => $k->redoLater ? 'later' : 'none',
+                    'materials' => array_map(fn (Material $m) => $m->value, $k->materials),
+                    'effects' => array_map(fn (Effect $e) => $e->value, $k->effects),
+                    'looks' => $k->looks,
+                    'cause' => $k->cause,
+                    'how_to_see' => $k->howToSee,
+                ],
+                array_values($table->kinds),
+            ),
+        ];
     }
 }

@@ -40,7 +40,10 @@ final class NewTechniques
                     $clause->kind = 'technique';
                     $clause->technique = $key;
                     $clause->status = TechniqueStatus::NotOffered->value;
-                    $kept[] = ['tier' => $tier->name, 'edit' => new DocumentEdit('clause', $tier->key, null, $clause)];
+                    $kept[] = [
+                        'tier' => $tier->name,
+                        'edit' => new DocumentEdit('clause', $tier->key, null, $clause),
+                    ];
                 }
             }
         }

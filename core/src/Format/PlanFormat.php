@@ -53,26 +53,12 @@ final class PlanFormat
                 $steps,
                 array_keys($steps),
             ),
-            'requirements' => array_map(fn (RequirementState $s) => self::requirement($s, $words), $plan->requirements),
-            'surplus' => array_map(
-                fn (SurplusStep $s) => (object) [
-                    'step' => $s->no,
-                    'beyond' => $s->beyond,
-                    'practice' => $s->practice,
-                    'minutes' => $s->step->minutes,
-                ],
-                $plan->surplus,
+            'requirements' => array_map(
+                fn (RequirementState $s) => self::requirement($s, $words),
+                $plan->requirements,
             ),
-            'warnings' => array_map(
-                fn (Warning $w) => (object) [
-                    'kind' => $w->kind->value,
-                    'area' => $w->area?->key,
-                    'technique' => $w->technique?->key,
-                    'rules' => array_map(fn (Rule $r) => $r->value, $w->rules()),
-                    'text' => $warnings->of($w),
-                ],
-                $plan->warnings,
-            ),
+            'surplus' => array_map(self::surplus(...), $plan->surplus),
+            'warnings' => array_map(fn (Warning $w) => self::warning($w, $warnings), $plan->warnings),
             'conflicts' => array_map(
                 fn (Conflict $c) => (object) [
                     'area' => $c->area?->key,
@@ -97,6 +83,27 @@ final class PlanFormat
                 'drying_chain' => $plan->work->criticalPath,
                 'waiting' => $plan->work->idleMinutes,
             ],
+        ];
+    }
+
+    private static function surplus(SurplusStep $s): stdClass
+    {
+        return (object) [
+            'step' => $s->no,
+            'beyond' => $s->beyond,
+            'practice' => $s->practice,
+            'minutes' => $s->step->minutes,
+        ];
+    }
+
+    private static function warning(Warning $w, WarningWords $words): stdClass
+    {
+        return (object) [
+            'kind' => $w->kind->value,
+            'area' => $w->area?->key,
+            'technique' => $w->technique?->key,
+            'rules' => array_map(fn (Rule $r) => $r->value, $w->rules()),
+            'text' => $words->of($w),
         ];
     }
 

@@ -19,7 +19,9 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Unit\PieceKind;
 use stdClass;
 
-/** Writes `ordotype/release@1`: what a unit went to the bench with, so that nothing later has to be worked out again. */
+/**
+ * Writes `ordotype/release@1`: what a unit went to the bench with, so that nothing later has to be worked out again.
+ */
 final class ReleaseFormat
 {
     public const WORD = 'ordotype/release@1';
@@ -44,10 +46,12 @@ final class ReleaseFormat
             'standard' => StandardFormat::write(self::resolved($request)),
             'faults' => FaultFormat::write($release->faults),
             'sculpt' => SculptFormat::write($request->sculpt),
-            'scheme' => $request->scheme === null ? null : (object) [
-                'version' => $release->inputs->schemeVersion,
-                'document' => SchemeFormat::write($request->scheme),
-            ],
+            'scheme' => $request->scheme === null
+                    ? null
+                    : (object) [
+                        'version' => $release->inputs->schemeVersion,
+                        'document' => SchemeFormat::write($request->scheme),
+                    ],
             'paints' => array_map(self::paint(...), $request->shelf->paints),
             'method' => MethodFormat::write($request->method),
             'pieces' => $request->pieces,
@@ -70,7 +74,8 @@ final class ReleaseFormat
     }
 
     /**
-     * What the next release of a unit says without a piece that is lost or cancelled: all but its number, and that piece,
+     * What the next release of a unit says without a piece that is lost or cancelled: all but its number, and that
+     * piece,
      * stays as it was released.
      *
      * @param  stdClass  $document  stays as it is
@@ -78,7 +83,7 @@ final class ReleaseFormat
     public static function withoutPiece(stdClass $document, int $piece): stdClass
     {
         $next = Json::decode(Json::encode($document));
-        if (! $next instanceof stdClass || ! is_array($next->kinds)) {
+        if (! ($next instanceof stdClass) || ! is_array($next->kinds)) {
             return $document;
         }
         $kinds = [];
@@ -99,12 +104,23 @@ final class ReleaseFormat
         $tier = $request->tier->saying($request->standard->clausesOf($request->tier));
         $prices = array_filter($request->standard->prices, fn (PriceRange $p) => $p->tier === $tier->key);
 
-        return new Standard($request->standard->name, $request->standard->techniques, [$tier], array_values($prices), $request->standard->currency);
+        return new Standard(
+            $request->standard->name,
+            $request->standard->techniques,
+            [$tier],
+            array_values($prices),
+            $request->standard->currency,
+        );
     }
 
     private static function paint(Paint $p): stdClass
     {
-        return (object) ['name' => $p->name, 'kind' => $p->kind, 'hex' => $p->colour->hex(), 'hiding' => $p->hiding->value];
+        return (object) [
+            'name' => $p->name,
+            'kind' => $p->kind,
+            'hex' => $p->colour->hex(),
+            'hiding' => $p->hiding->value,
+        ];
     }
 
     private static function amendment(MadeAmendment $made): stdClass
@@ -120,7 +136,12 @@ final class ReleaseFormat
 
     private static function overrule(Overrule $o): stdClass
     {
-        return (object) ['rule' => $o->rule->value, 'earlier' => $o->earlier->id, 'later' => $o->later->id, 'reason' => $o->reason];
+        return (object) [
+            'rule' => $o->rule->value,
+            'earlier' => $o->earlier->id,
+            'later' => $o->later->id,
+            'reason' => $o->reason,
+        ];
     }
 
     private static function kind(PieceKind $kind, Release $release): stdClass
@@ -142,7 +163,11 @@ final class ReleaseFormat
 
     private static function pass(Pass $pass): stdClass
     {
-        return (object) ['steps' => array_map(fn (int $i) => $i + 1, $pass->steps), 'minutes' => $pass->minutes, 'dry' => $pass->drying];
+        return (object) [
+            'steps' => array_map(fn (int $i) => $i + 1, $pass->steps),
+            'minutes' => $pass->minutes,
+            'dry' => $pass->drying,
+        ];
     }
 
     /** @return list<stdClass> each edge with both ends, by their numbers in the order of work */
@@ -166,7 +191,11 @@ final class ReleaseFormat
         for ($first = 0; $first < $graph->steps; $first++) {
             foreach ($graph->after($first) as $then => $rules) {
                 if (isset($rules[Rule::WhileWet->value])) {
-                    $wet[] = (object) ['first' => $first + 1, 'then' => $then + 1, 'most_minutes' => self::WET_MINUTES];
+                    $wet[] = (object) [
+                        'first' => $first + 1,
+                        'then' => $then + 1,
+                        'most_minutes' => self::WET_MINUTES,
+                    ];
                 }
             }
         }

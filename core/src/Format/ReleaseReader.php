@@ -107,7 +107,9 @@ final class ReleaseReader
     private function request(): PlanRequest
     {
         $standard = StandardFormat::read($this->root->get('standard')->value);
-        $scheme = $this->root->isNull('scheme') ? null : SchemeFormat::read($this->root->get('scheme')->get('document')->value);
+        $scheme = $this->root->isNull('scheme')
+            ? null
+            : SchemeFormat::read($this->root->get('scheme')->get('document')->value);
         $hand = $this->root->get('by_hand');
         $arrangement = new Arrangement(
             array_map(self::overrule(...), $this->root->list('overrules')),
@@ -136,12 +138,15 @@ final class ReleaseReader
         foreach ($this->root->get('standard')->list('techniques') as $node) {
             $known[$node->string('key')] = true;
         }
-        $amendments = array_map(fn (Node $n) => new MadeAmendment(
-            self::amendment($n, $known),
-            $n->stringOrNull('by'),
-            $n->stringOrNull('at'),
-            $n->intOrNull('piece', 1, PHP_INT_MAX),
-        ), $this->root->list('amendments'));
+        $amendments = array_map(
+            fn (Node $n) => new MadeAmendment(
+                self::amendment($n, $known),
+                $n->stringOrNull('by'),
+                $n->stringOrNull('at'),
+                $n->intOrNull('piece', 1, PHP_INT_MAX),
+            ),
+            $this->root->list('amendments'),
+        );
 
         return new ReleaseInputs(
             $version->int('number', 1),
@@ -201,17 +206,41 @@ final class ReleaseReader
             $key = $planned->string('area');
             if ($request->sculpt->has($key)) {
                 $area = $request->sculpt->area($key);
-                $choice = $planned->isNull('minutes') ? null : new Choice($this->chosen($planned->list('techniques'), $request));
+                $choice = $planned->isNull('minutes')
+                    ? null
+                    : new Choice($this->chosen($planned->list('techniques'), $request));
                 $demand = new AreaDemand($area, $byArea[$key] ?? [], [], []);
-                $areas[$key] = new PlannedArea($demand, $choice, $planned->int('grade_bar', 1, 5), (int) $planned->bool('relaxed'), null);
+                $areas[$key] = new PlannedArea(
+                    $demand,
+                    $choice,
+                    $planned->int('grade_bar', 1, 5),
+                    (int) $planned->bool('relaxed'),
+                    null,
+                );
             }
         }
-        $ordered = array_map(fn (Area $a) => $areas[$a->key] ?? new PlannedArea(new AreaDemand($a, [], [], []), null, 1, 0, null), $request->sculpt->areas);
-        $whole = new PlannedArea(new AreaDemand(null, $byArea[''] ?? [], [], []), new Choice($this->chosen($node->list('whole'), $request)), 1, 0, null);
+        $ordered = array_map(
+            fn (Area $a) => $areas[$a->key] ?? new PlannedArea(new AreaDemand($a, [], [], []), null, 1, 0, null),
+            $request->sculpt->areas,
+        );
+        $whole = new PlannedArea(
+            new AreaDemand(null, $byArea[''] ?? [], [], []),
+            new Choice($this->chosen($node->list('whole'), $request)),
+            1,
+            0,
+            null,
+        );
         $totals = $node->get('totals');
         $held = array_fill(0, count($steps), []);
         $passes = self::passes($node);
-        $work = new OrderedWork($steps, $held, $passes, [], $totals->number('waiting', 0), $totals->number('drying_chain', 0));
+        $work = new OrderedWork(
+            $steps,
+            $held,
+            $passes,
+            [],
+            $totals->number('waiting', 0),
+            $totals->number('drying_chain', 0),
+        );
 
         return new Plan($request, $ordered, $whole, [], $work, $states, [], []);
     }
@@ -279,7 +308,12 @@ final class ReleaseReader
     {
         $rule = $node->enum('rule', Rule::class);
 
-        return new Overrule($rule, StepPlace::kept($node->string('earlier')), StepPlace::kept($node->string('later')), $node->string('reason'));
+        return new Overrule(
+            $rule,
+            StepPlace::kept($node->string('earlier')),
+            StepPlace::kept($node->string('later')),
+            $node->string('reason'),
+        );
     }
 
     private static function paint(Node $node): Paint

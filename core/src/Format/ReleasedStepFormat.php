@@ -88,6 +88,10 @@ final class ReleasedStepFormat
     {
         $hex = $node->stringOrNull('hex');
 
-        return new StepColour($node->string('paint'), $node->stringOrNull('mixed_with'), $hex === null ? null : Srgb::fromHex($hex));
+        return new StepColour(
+            $node->string('paint'),
+            $node->stringOrNull('mixed_with'),
+            $hex === null ? null : Srgb::fromHex($hex),
+        );
     }
 }

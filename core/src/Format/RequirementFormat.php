@@ -50,7 +50,13 @@ final class RequirementFormat
         $max = $limits === null || $limits->isNull('max') ? null : $limits->number('max');
 
         return match ($kind) {
-            RequirementKind::Steps => new StepsRequirement($area, $why, $severity, (int) $min, $max === null ? null : (int) $max),
+            RequirementKind::Steps => new StepsRequirement(
+                $area,
+                $why,
+                $severity,
+                (int) $min,
+                $max === null ? null : (int) $max,
+            ),
             RequirementKind::Effect => new EffectRequirement(
                 $area,
                 $why,

@@ -50,32 +50,8 @@ final class TechniqueFormat
     public static function read(Node $node): Technique
     {
         $node->keys(self::REQUIRED, ['retired', 'mark_mm']);
-        $effects = [];
-        foreach ($node->map('effects') as $word => $extent) {
-            if (Effect::tryFrom($word) === null) {
-                $extent->problem(
-                    "\"$word\" is not an effect; the effects are ".
-                        implode(', ', array_map(fn (Effect $e) => $e->value, Effect::cases())),
-                );
-            }
-            $effects[$word] = $extent->asExtent();
-        }
-        if ($effects === []) {
-            $node->get('effects')->problem('must name at least one effect');
-        }
-        $suits = [];
-        foreach ($node->map('suits') as $word => $suit) {
-            if (Relief::tryFrom($word) === null) {
-                $suit->problem(
-                    "\"$word\" is not a relief; the reliefs are ".
-                        implode(', ', array_map(fn (Relief $r) => $r->value, Relief::cases())),
-                );
-            }
-            $suits[$word] = (int) $suit->asNumber(1, 3);
-            if (! in_array($suit->value, [1, 2, 3], false)) {
-                $suit->problem('must be 1, 2 or 3');
-            }
-        }
+        $effects = self::effects($node);
+        $suits = self::suits($node);
         $whole = $node->bool('whole');
         if ($whole !== ($suits === [])) {
             $node
@@ -116,6 +92,46 @@ final class TechniqueFormat
             retired: $node->has('retired') ? $node->bool('retired') : null,
             markMm: $node->has('mark_mm') ? $node->number('mark_mm', 0.001, 100) : null,
         );
+    }
+
+    /** @return array<string, \Ordotype\Core\Standard\Extent> */
+    private static function effects(Node $node): array
+    {
+        $effects = [];
+        foreach ($node->map('effects') as $word => $extent) {
+            if (Effect::tryFrom($word) === null) {
+                $extent->problem(
+                    "\"$word\" is not an effect; the effects are ".
+                        implode(', ', array_map(fn (Effect $e) => $e->value, Effect::cases())),
+                );
+            }
+            $effects[$word] = $extent->asExtent();
+        }
+        if ($effects === []) {
+            $node->get('effects')->problem('must name at least one effect');
+        }
+
+        return $effects;
+    }
+
+    /** @return array<string, int> */
+    private static function suits(Node $node): array
+    {
+        $suits = [];
+        foreach ($node->map('suits') as $word => $suit) {
+            if (Relief::tryFrom($word) === null) {
+                $suit->problem(
+                    "\"$word\" is not a relief; the reliefs are ".
+                        implode(', ', array_map(fn (Relief $r) => $r->value, Relief::cases())),
+                );
+            }
+            $suits[$word] = (int) $suit->asNumber(1, 3);
+            if (! in_array($suit->value, [1, 2, 3], false)) {
+                $suit->problem('must be 1, 2 or 3');
+            }
+        }
+
+        return $suits;
     }
 
     public static function write(Technique $technique): stdClass

@@ -23,7 +23,8 @@ use Ordotype\Core\Standard\Severity;
 
 /**
  * What to look at on a piece: a question for each clause and view, one for each kind of fault and view, and the final
- * look. Clauses that are answered by one and the same look share a question, and so do the kinds of fault in a view that
+ * look. Clauses that are answered by one and the same look share a question, and so do the kinds of fault in a view
+ * that
  * holds one or two areas; a list nobody gets through is no check.
  */
 final readonly class CheckList
@@ -43,11 +44,24 @@ final readonly class CheckList
     {
         $faults = $this->faultQuestions->all();
         $questions = $this->ofClauses($faults);
-        $place = fn (Question $q): int => (int) array_search($q->view, [View::Front, View::Back, View::Under, View::Top], true);
+        $place = fn (Question $q): int => (int) array_search(
+            $q->view,
+            [View::Front, View::Back, View::Under, View::Top],
+            true,
+        );
         $order = fn (Question $q): array => [$place($q), -$q->notice, $q->key->id];
         usort($questions, fn (Question $a, Question $b) => $order($a) <=> $order($b));
         $areas = array_map(fn (Area $a) => $a->key, $this->plan->request->sculpt->areas);
-        $questions[] = new Question(QuestionKey::finalLook(), null, $areas, [], array_keys($this->faults->kinds), true, null, 0);
+        $questions[] = new Question(
+            QuestionKey::finalLook(),
+            null,
+            $areas,
+            [],
+            array_keys($this->faults->kinds),
+            true,
+            null,
+            0,
+        );
 
         return $questions;
     }
@@ -56,13 +70,14 @@ final readonly class CheckList
     public static function noticeOf(array $areas): int
     {
         $weights = array_map(fn (Area $a) => self::WEIGHT[$a->focus], $areas);
-        $shares = array_map(fn (Area $a) => self::WEIGHT[$a->focus] * max(1.0, $a->sharePct) / 100, $areas);
+        $shares = array_map(fn (Area $a) => (self::WEIGHT[$a->focus] * max(1.0, $a->sharePct)) / 100, $areas);
 
         return (int) round(10 * array_sum($shares) + max(0, ...$weights));
     }
 
     /**
-     * What clauses ask, gathered by the look that answers it; a finish that a look for faults answers anyway joins that.
+     * What clauses ask, gathered by the look that answers it; a finish that a look for faults answers anyway joins
+     * that.
      *
      * @param  array<string, Question>  $faults  by key
      * @return list<Question> those looks for faults included
@@ -141,8 +156,14 @@ final readonly class CheckList
             Effect::HighlightRaised => 'raised',
             Effect::PickOut, Effect::HighlightSpot, Effect::Glow => 'details',
             Effect::Mark, Effect::MarkWear, Effect::MarkSettled, Effect::Letter, Effect::LetterFull => 'marks',
-            Effect::GroundTexture, Effect::GroundColour, Effect::GroundShade, Effect::GroundLight, Effect::GroundPlants,
-            Effect::GroundWet, Effect::GroundScene, Effect::Rim => 'base',
+            Effect::GroundTexture,
+            Effect::GroundColour,
+            Effect::GroundShade,
+            Effect::GroundLight,
+            Effect::GroundPlants,
+            Effect::GroundWet,
+            Effect::GroundScene,
+            Effect::Rim => 'base',
             default => null,
         };
     }
@@ -175,7 +196,9 @@ final readonly class CheckList
         $asked = [$first, ...array_values($others)];
         // What a clause says of its own shortfall is not said of every fault that is found with the same look.
         $severities = $first->looksForFaults() ? [] : array_map(fn (Question $q) => $q->severity, $asked);
-        $gravest = array_values(array_filter(Severity::cases(), fn (Severity $s) => in_array($s, $severities, true)))[0] ?? null;
+        $gravest =
+            array_values(array_filter(Severity::cases(), fn (Severity $s) => in_array($s, $severities, true)))[0] ??
+            null;
 
         return new Question(
             $first->key,
@@ -211,7 +234,8 @@ final readonly class CheckList
             $requirement instanceof EffectRequirement => $requirement->effects,
             default => [],
         };
-        $can = fn (FaultKind $k): bool => array_filter($k->effects, fn (Effect $e) => in_array($e, $effects, true)) !== [];
+        $can = fn (FaultKind $k): bool => array_filter($k->effects, fn (Effect $e) => in_array($e, $effects, true)) !==
+            [];
         $faults = array_map(fn (FaultKind $k) => $k->key, array_values(array_filter($this->faults->kinds, $can)));
 
         return $faults !== [] ? $faults : FaultTable::ANYWHERE;

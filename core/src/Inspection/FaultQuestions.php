@@ -51,14 +51,34 @@ final readonly class FaultQuestions
         $areas = array_values(array_unique([...$q->areas ?? [], $area->key]));
         $faults = array_values(array_unique([...$q->faults ?? [], $kind->key]));
 
-        return new Question($key, $area->view(), $areas, [], $faults, $mandatory || $q?->mandatory === true, null, 0, group: $group);
+        return new Question(
+            $key,
+            $area->view(),
+            $areas,
+            [],
+            $faults,
+            $mandatory || $q?->mandatory === true,
+            null,
+            0,
+            group: $group,
+        );
     }
 
     private function noticed(Question $q): Question
     {
         $notice = CheckList::noticeOf(array_map(fn (string $a) => $this->plan->request->sculpt->area($a), $q->areas));
 
-        return new Question($q->key, $q->view, $q->areas, [], $q->faults, $q->mandatory, null, $notice, group: $q->group);
+        return new Question(
+            $q->key,
+            $q->view,
+            $q->areas,
+            [],
+            $q->faults,
+            $q->mandatory,
+            null,
+            $notice,
+            group: $q->group,
+        );
     }
 
     /** @return array<string, Question> */
@@ -69,10 +89,25 @@ final readonly class FaultQuestions
         }
         $key = QuestionKey::ofFaults(FaultGroup::Varnish, View::Front);
         $isVarnish = fn (FaultKind $k): bool => $k->group === FaultGroup::Varnish;
-        $faults = array_map(fn (FaultKind $k) => $k->key, array_values(array_filter($this->faults->kinds, $isVarnish)));
+        $faults = array_map(
+            fn (FaultKind $k) => $k->key,
+            array_values(array_filter($this->faults->kinds, $isVarnish)),
+        );
         $areas = array_map(fn (Area $a) => $a->key, $this->plan->request->sculpt->areas);
 
-        return [$key->id => new Question($key, View::Front, $areas, [], $faults, true, null, 1, group: FaultGroup::Varnish)];
+        return [
+            $key->id => new Question(
+                $key,
+                View::Front,
+                $areas,
+                [],
+                $faults,
+                true,
+                null,
+                1,
+                group: FaultGroup::Varnish,
+            ),
+        ];
     }
 
     private function canHave(Area $area, FaultKind $kind): bool

@@ -8,8 +8,10 @@ use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 
 /**
- * The size in mm that stands for a fault given as spot, patch or whole (house defaults). With s the shorter side of the
- * box of the area's smallest ring: spot = s/8 held within 1 and 3 mm, but no more than s; patch = s/4, but no less than
+ * The size in mm that stands for a fault given as spot, patch or whole (house defaults). With s the shorter side of
+ * the
+ * box of the area's smallest ring: spot = s/8 held within 1 and 3 mm, but no more than s; patch = s/4, but no less
+ * than
  * the spot; whole = s. Without outlines s = √(area mm² ÷ (2 × count)).
  */
 final class FaultSize
@@ -18,7 +20,7 @@ final class FaultSize
 
     public static function mm(Area $area, Sculpt $sculpt, Spread $spread): float
     {
-        $s = self::shorterSide($area, $sculpt) ?? sqrt($sculpt->areaCm2($area) * 100 / (2 * max(1, $area->count)));
+        $s = self::shorterSide($area, $sculpt) ?? sqrt(($sculpt->areaCm2($area) * 100) / (2 * max(1, $area->count)));
         $spot = min($s, max(self::SPOT_MM[0], min(self::SPOT_MM[1], $s / 8)));
 
         return match ($spread) {

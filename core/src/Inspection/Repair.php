@@ -19,7 +19,8 @@ use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\WellKnown;
 
 /**
- * What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish again.
+ * What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish
+ * again.
  * A technique that the fault table names and the catalogue does not have is left out.
  */
 final readonly class Repair
@@ -91,7 +92,12 @@ final readonly class Repair
         foreach ($this->plan->work->steps as $step) {
             $isLater = $step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1);
             if ($step->area?->key === $area->key && $isLater && $step->phase->value < Phase::MattVarnish->value) {
-                $steps[] = new RepairStep($step->technique, $step->area, $step->minutes * $spread->repairFactor(), RepairWhy::DoneAgain);
+                $steps[] = new RepairStep(
+                    $step->technique,
+                    $step->area,
+                    $step->minutes * $spread->repairFactor(),
+                    RepairWhy::DoneAgain,
+                );
             }
         }
 
@@ -122,8 +128,17 @@ final readonly class Repair
         $there = array_map(fn (RepairStep $s) => $s->technique->key, $steps);
         $again = [];
         foreach ($this->plan->work->steps as $step) {
-            if ($step->area === null && $step->phase === Phase::MattVarnish && ! in_array($step->technique->key, $there, true)) {
-                $again[] = new RepairStep($step->technique, null, $step->minutes * $spread->repairFactor(), RepairWhy::VarnishWasOn);
+            if (
+                $step->area === null &&
+                $step->phase === Phase::MattVarnish &&
+                ! in_array($step->technique->key, $there, true)
+            ) {
+                $again[] = new RepairStep(
+                    $step->technique,
+                    null,
+                    $step->minutes * $spread->repairFactor(),
+                    RepairWhy::VarnishWasOn,
+                );
             }
         }
 
@@ -142,7 +157,9 @@ final readonly class Repair
     {
         foreach ($this->plan->area($area->key)->choice->techniques ?? [] as $used) {
             if ($used->technique->givesAny(Effect::BaseColour)) {
-                return $used->technique->family === Family::Spray ? $this->known(WellKnown::BASE_COAT) : $used->technique;
+                return $used->technique->family === Family::Spray
+                    ? $this->known(WellKnown::BASE_COAT)
+                    : $used->technique;
             }
         }
 
@@ -154,17 +171,23 @@ final readonly class Repair
         $r = $this->plan->request;
         $on = $technique->whole ? null : $area;
         $index = (int) array_search($technique, $r->standard->techniques, true);
-        $candidate = $on === null
-            ? Candidate::onModel($technique, $index, $r->sculpt, $r->tier->pace)
-            : Candidate::onArea(
-                $technique,
-                $index,
-                $on,
-                $r->sculpt,
-                $r->tier->pace,
-                new MethodOnModel($r->method, $r->sculpt, $r->scheme, $r->shelf),
-            );
+        $candidate =
+            $on === null
+                ? Candidate::onModel($technique, $index, $r->sculpt, $r->tier->pace)
+                : Candidate::onArea(
+                    $technique,
+                    $index,
+                    $on,
+                    $r->sculpt,
+                    $r->tier->pace,
+                    new MethodOnModel($r->method, $r->sculpt, $r->scheme, $r->shelf),
+                );
 
-        return new RepairStep($technique, $on, $candidate->minutes[Extent::Full->value] * $spread->repairFactor(), $why);
+        return new RepairStep(
+            $technique,
+            $on,
+            $candidate->minutes[Extent::Full->value] * $spread->repairFactor(),
+            $why,
+        );
     }
 }

@@ -11,7 +11,8 @@ use Ordotype\Core\Standard\FaultGroup;
 final class Touched
 {
     /**
-     * The questions that found a fault or had no answer, covering and borders in the views of those faults, and the final
+     * The questions that found a fault or had no answer, covering and borders in the views of those faults, and the
+     * final
      * look.
      *
      * @param  list<Question>  $questions  all that could be asked now
@@ -32,17 +33,26 @@ final class Touched
             }
         }
 
-        return array_values(array_filter($questions, function (Question $q) use ($faulty, $answered, $known, $again): bool {
-            $id = $q->key->id;
+        return array_values(
+            array_filter($questions, function (Question $q) use ($faulty, $answered, $known, $again): bool {
+                $id = $q->key->id;
 
-            return $q->isFinalLook() || isset($faulty[$id]) || isset($again[$id]) || (isset($known[$id]) && ! isset($answered[$id]));
-        }));
+                return $q->isFinalLook() ||
+                    isset($faulty[$id]) ||
+                    isset($again[$id]) ||
+                    (isset($known[$id]) && ! isset($answered[$id]));
+            }),
+        );
     }
 
     /** @return list<QuestionKey> the questions about cover and borders in a view */
     private static function cleanlinessIn(View $view): array
     {
-        return array_map(fn (?FaultGroup $g) => QuestionKey::ofFaults($g, $view), [null, FaultGroup::Cover, FaultGroup::Borders]);
+        return array_map(fn (?FaultGroup $g) => QuestionKey::ofFaults($g, $view), [
+            null,
+            FaultGroup::Cover,
+            FaultGroup::Borders,
+        ]);
     }
 
     /**

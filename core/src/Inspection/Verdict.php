@@ -7,7 +7,9 @@ namespace Ordotype\Core\Inspection;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Severity;
 
-/** Whether a piece passes: no critical and no major fault, minors within the limit, every mandatory question answered. */
+/**
+ * Whether a piece passes: no critical and no major fault, minors within the limit, every mandatory question answered.
+ */
 final readonly class Verdict
 {
     /**

@@ -87,7 +87,10 @@ final class AreaKinds
                         null,
                         [],
                     );
-                    yield new AreaKind($area, new Sculpt('kind', $role, $size, null, 10.0, null, [], false, null, [$area]));
+                    yield new AreaKind(
+                        $area,
+                        new Sculpt('kind', $role, $size, null, 10.0, null, [], false, null, [$area]),
+                    );
                 }
             }
         }

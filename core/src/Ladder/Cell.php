@@ -19,7 +19,7 @@ final readonly class Cell
         public string $suffix,
         public ?Clause $clause,
         public bool $own,
-        public bool $asBefore)
-    {
+        public bool $asBefore,
+    ) {
     }
 }

@@ -12,11 +12,16 @@ use Ordotype\Core\Standard\Tier;
 final readonly class ComparedRung
 {
     /**
-     * @param  TierDifference  $fromBelow  what it gives that the rung below does not; of the lowest, what it gives at all
+     * @param  TierDifference  $fromBelow  what it gives that the rung below does not; of the lowest, what it gives
+     *     at all
      * @param  TierDifference|null  $toNext  what one gets from the next rung on
      */
-    public function __construct(public Tier $tier, public Plan $plan, public TierDifference $fromBelow, public ?TierDifference $toNext)
-    {
+    public function __construct(
+        public Tier $tier,
+        public Plan $plan,
+        public TierDifference $fromBelow,
+        public ?TierDifference $toNext,
+    ) {
     }
 
     public function price(): ?PriceRange

@@ -27,8 +27,12 @@ final readonly class ComparisonSheet
         Shelf $shelf = new Shelf([]),
         Planner $planner = new Planner(),
     ) {
-        $tiers = array_values(array_filter((new Grid($standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered));
-        $planned = fn (Tier $t): Plan => $planner->plan(new PlanRequest($standard, $t, $sculpt, $scheme, shelf: $shelf));
+        $tiers = array_values(
+            array_filter((new Grid($standard))->tiers(), fn (Tier $t) => $t->status === TierStatus::Offered),
+        );
+        $planned = fn (Tier $t): Plan => $planner->plan(
+            new PlanRequest($standard, $t, $sculpt, $scheme, shelf: $shelf),
+        );
         $plans = array_map($planned, $tiers);
         $below = $tiers === [] ? [] : [$planned($tiers[0]->saying([])), ...$plans];
         $rungs = [];

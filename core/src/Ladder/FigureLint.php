@@ -24,7 +24,10 @@ use Ordotype\Core\Standard\TierStatus;
 final readonly class FigureLint
 {
     /** @param  list<Sculpt>  $figures */
-    public function __construct(private Standard $standard, private array $figures, private ?Money $hourlyRate,
+    public function __construct(
+        private Standard $standard,
+        private array $figures,
+        private ?Money $hourlyRate,
         private Planner $planner,
     ) {
     }
@@ -65,9 +68,18 @@ final readonly class FigureLint
     /** Equal for findings of which one is enough: the same clause or price, on whichever figure. */
     private static function about(Finding $finding, Sculpt $figure): string
     {
-        $about = [$finding->kind->value, $finding->tier->key, ...array_map(fn (Clause $c) => $c->id, $finding->clauses)];
+        $about = [
+            $finding->kind->value,
+            $finding->tier->key,
+            ...array_map(fn (Clause $c) => $c->id, $finding->clauses),
+        ];
 
-        return implode(' ', $finding->kind === FindingKind::BelowCost ? [...$about, $figure->size->value, $figure->role->value] : $about);
+        return implode(
+            ' ',
+            $finding->kind === FindingKind::BelowCost
+                ? [...$about, $figure->size->value, $figure->role->value]
+                : $about,
+        );
     }
 
     /** @return list<array{float, Finding}> */
@@ -78,7 +90,10 @@ final readonly class FigureLint
         foreach ($plan->conflicts() as $conflict) {
             $clauses = $this->named($tier, Reason::ids($conflict->reasons));
             $figure = $plan->request->sculpt;
-            $findings[] = [1.0, new Finding(FindingKind::CannotBeMet, $tier, $clauses, figure: $figure, conflict: $conflict)];
+            $findings[] = [
+                1.0,
+                new Finding(FindingKind::CannotBeMet, $tier, $clauses, figure: $figure, conflict: $conflict),
+            ];
         }
 
         return $findings;
@@ -203,9 +218,8 @@ final readonly class FigureLint
      */
     private function named(Tier $tier, array $ids): array
     {
-        return array_values(array_filter(
-            $this->standard->clausesOf($tier),
-            fn (Clause $c) => in_array($c->id, $ids, true),
-        ));
+        return array_values(
+            array_filter($this->standard->clausesOf($tier), fn (Clause $c) => in_array($c->id, $ids, true)),
+        );
     }
 }

@@ -13,7 +13,10 @@ use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\Tier;
 
-/** Something on the ladder that cannot be meant so: where, which clauses, what it rests on, and the change that mends it. */
+/**
+ * Something on the ladder that cannot be meant so: where, which clauses, what it rests on, and the change that mends
+ * it.
+ */
 final readonly class Finding
 {
     /**

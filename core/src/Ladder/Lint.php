@@ -19,7 +19,10 @@ use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 
-/** Reads a ladder for what cannot be meant so; with the studio's figures and an hourly rate also for what shows only on them. */
+/**
+ * Reads a ladder for what cannot be meant so; with the studio's figures and an hourly rate also for what shows only on
+ * them.
+ */
 final readonly class Lint
 {
     private Kinds $kinds;
@@ -105,7 +108,7 @@ final readonly class Lint
             foreach ($this->standard->clausesOf($tier) as $clause) {
                 if ($clause instanceof StepsClause) {
                     $said['steps '.serialize($clause->scope()).' '.($clause->max ?? '')] = true;
-                } elseif (! $clause instanceof EffectClause) {
+                } elseif (! ($clause instanceof EffectClause)) {
                     $said[$clause->sayingKey()] = true;
                 }
             }
@@ -186,7 +189,13 @@ final readonly class Lint
             }
             if (! $works) {
                 $edit = new ClauseEdit($tier, $clause, null);
-                $findings[] = new Finding(FindingKind::MatchesNothing, $tier, [$clause], [$edit], isInScope: $inScope);
+                $findings[] = new Finding(
+                    FindingKind::MatchesNothing,
+                    $tier,
+                    [$clause],
+                    [$edit],
+                    isInScope: $inScope,
+                );
             }
         }
 
@@ -209,9 +218,8 @@ final readonly class Lint
             $could = [];
             foreach ($this->kindsFor($clause, $statuses) as $kind) {
                 [$area, $sculpt] = [$kind->area, $kind->sculpt];
-                foreach (
-                    $this->kinds->inScope($clause, $area, $sculpt) ? $this->kinds->serving($clause, $area) : [] as $technique
-                ) {
+                $isMeant = $this->kinds->inScope($clause, $area, $sculpt);
+                foreach ($isMeant ? $this->kinds->serving($clause, $area) : [] as $technique) {
                     if ($statuses->mayUse($technique, $area, $sculpt)) {
                         continue 3;
                     }
@@ -250,9 +258,8 @@ final readonly class Lint
             $better = null;
             foreach ($this->kindsFor($clause, $statuses) as $kind) {
                 [$area, $sculpt] = [$kind->area, $kind->sculpt];
-                foreach (
-                    $this->kinds->inScope($clause, $area, $sculpt) ? $this->kinds->serving($clause, $area) : [] as $technique
-                ) {
+                $isMeant = $this->kinds->inScope($clause, $area, $sculpt);
+                foreach ($isMeant ? $this->kinds->serving($clause, $area) : [] as $technique) {
                     [$status] = $statuses->of($technique, $area, $sculpt);
                     $grade = self::gradeOn($technique, $technique->suit($area->relief));
                     if (
@@ -271,7 +278,14 @@ final readonly class Lint
             if ($best !== null) {
                 $edits = $better === null ? [] : [$this->proposals->allowing($tier, $better, $clause)];
                 $techniques = $better === null ? [] : [$better];
-                $findings[] = new Finding(FindingKind::LowersBar, $tier, [$clause], $edits, techniques: $techniques, grade: $best);
+                $findings[] = new Finding(
+                    FindingKind::LowersBar,
+                    $tier,
+                    [$clause],
+                    $edits,
+                    techniques: $techniques,
+                    grade: $best,
+                );
             }
         }
 

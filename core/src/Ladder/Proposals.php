@@ -29,7 +29,11 @@ final readonly class Proposals
         }
         $scope = $technique->whole ? null : $for->scope;
 
-        return new ClauseEdit($tier, null, new TechniqueClause($id, $technique->key, null, TechniqueStatus::Allowed, scope: $scope));
+        return new ClauseEdit(
+            $tier,
+            null,
+            new TechniqueClause($id, $technique->key, null, TechniqueStatus::Allowed, scope: $scope),
+        );
     }
 
     /** Takes the clause out of the tier, whether it is its own or comes from below. */

@@ -10,7 +10,9 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\Tier;
 
-/** In what two versions of a standard differ, clause by clause as the tiers resolve, with what is tighter or looser. */
+/**
+ * In what two versions of a standard differ, clause by clause as the tiers resolve, with what is tighter or looser.
+ */
 final readonly class StandardDifference
 {
     /** @var list<StandardChange> tiers, then clauses in the order of the ladder, then techniques, then prices */
@@ -24,7 +26,15 @@ final readonly class StandardDifference
     /** @return list<StandardChange> of the heads of tiers: what they are called, how they are planned and looked at */
     private function tiers(): array
     {
-        $head = fn (Tier $t): array => [$t->name, $t->status, $t->pace, $t->viewing, $t->aim, $t->defaultStatus(), $t->extends];
+        $head = fn (Tier $t): array => [
+            $t->name,
+            $t->status,
+            $t->pace,
+            $t->viewing,
+            $t->aim,
+            $t->defaultStatus(),
+            $t->extends,
+        ];
 
         return self::compare(
             self::by($this->from->tiers, fn (Tier $t) => $t->key),
@@ -37,7 +47,10 @@ final readonly class StandardDifference
     private function clauses(): array
     {
         [$before, $after] = [self::resolved($this->from), self::resolved($this->to)];
-        $tiers = self::by([...(new Grid($this->from))->tiers(), ...(new Grid($this->to))->tiers()], fn (Tier $t) => $t->key);
+        $tiers = self::by(
+            [...(new Grid($this->from))->tiers(), ...(new Grid($this->to))->tiers()],
+            fn (Tier $t) => $t->key,
+        );
         $found = [];
         foreach ($tiers as $key => $tier) {
             foreach (($after[$key] ?? []) + ($before[$key] ?? []) as $suffix => $any) {

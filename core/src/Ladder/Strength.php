@@ -57,7 +57,15 @@ final class Strength
 
     public static function requirement(EffectClause $clause): EffectRequirement
     {
-        return new EffectRequirement('', [], null, $clause->effects, $clause->extent(), $clause->passes(), $clause->by);
+        return new EffectRequirement(
+            '',
+            [],
+            null,
+            $clause->effects,
+            $clause->extent(),
+            $clause->passes(),
+            $clause->by,
+        );
     }
 
     public static function sameScope(Scope $one, Scope $other): bool

@@ -97,14 +97,27 @@ final readonly class TierDifference
     private static function compare(Requirement $was, Requirement $is): ?Trend
     {
         return match (true) {
-            $was instanceof EffectRequirement && $is instanceof EffectRequirement => self::trend($is->implies($was), $was->implies($is)),
+            $was instanceof EffectRequirement && $is instanceof EffectRequirement => self::trend(
+                $is->implies($was),
+                $was->implies($is),
+            ),
             $was instanceof TechniqueRequirement && $is instanceof TechniqueRequirement => self::trend(
                 self::isAtLeast($is, $was),
                 self::isAtLeast($was, $is),
             ),
             $was instanceof FinishRequirement && $is instanceof FinishRequirement => self::limits($was, $is),
-            $was instanceof StepsRequirement && $is instanceof StepsRequirement => self::ranges($was->min, $was->max, $is->min, $is->max),
-            $was instanceof ModelRequirement && $is instanceof ModelRequirement => self::ranges($was->min, $was->max, $is->min, $is->max),
+            $was instanceof StepsRequirement && $is instanceof StepsRequirement => self::ranges(
+                $was->min,
+                $was->max,
+                $is->min,
+                $is->max,
+            ),
+            $was instanceof ModelRequirement && $is instanceof ModelRequirement => self::ranges(
+                $was->min,
+                $was->max,
+                $is->min,
+                $is->max,
+            ),
             default => Trend::Changed,
         };
     }

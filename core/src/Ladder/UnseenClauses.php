@@ -46,11 +46,24 @@ final readonly class UnseenClauses
             $unseen = $mark !== null && $mark < $visible ? null : $this->unseenView($clause, $accepts);
             if ($mark !== null && $mark < $visible) {
                 $edits = [$this->proposals->without($tier, $clause)];
-                $findings[] = new Finding(FindingKind::NobodySees, $tier, [$clause], $edits, markMm: $mark, visibleMm: $visible);
+                $findings[] = new Finding(
+                    FindingKind::NobodySees,
+                    $tier,
+                    [$clause],
+                    $edits,
+                    markMm: $mark,
+                    visibleMm: $visible,
+                );
             } elseif ($unseen !== null) {
                 $change = new ClauseChange(views: [...$accepts[0]->views, $unseen]);
                 $edits = [$this->proposals->own($tier, $accepts[0], $change)];
-                $findings[] = new Finding(FindingKind::NobodySees, $tier, [$clause, $accepts[0]], $edits, unseen: $unseen);
+                $findings[] = new Finding(
+                    FindingKind::NobodySees,
+                    $tier,
+                    [$clause, $accepts[0]],
+                    $edits,
+                    unseen: $unseen,
+                );
             }
         }
 
@@ -74,7 +87,8 @@ final readonly class UnseenClauses
     {
         return match (true) {
             $clause instanceof EffectClause => Strength::requirement($clause)->isServedBy($technique),
-            $clause instanceof TechniqueClause => $clause->status === TechniqueStatus::Required && $clause->names($technique),
+            $clause instanceof TechniqueClause => $clause->status === TechniqueStatus::Required &&
+                $clause->names($technique),
             default => false,
         };
     }
@@ -87,13 +101,17 @@ final readonly class UnseenClauses
     private function unseenView(Clause $clause, array $accepts): ?View
     {
         $scope = $clause->scope();
-        $isAnywhere = $scope->facing === null && $scope->rank === null && $scope->material === null && $scope->relief === null;
+        $isAnywhere =
+            $scope->facing === null && $scope->rank === null && $scope->material === null && $scope->relief === null;
         if ($accepts === [] || $isAnywhere || ! $this->isLookedFor($clause)) {
             return null;
         }
         $only = null;
         foreach (AreaKinds::toldApartBy([$scope]) as $kind) {
-            if ($this->kinds->inScope($clause, $kind->area, $kind->sculpt) && $this->kinds->canHold($clause, $kind->area)) {
+            if (
+                $this->kinds->inScope($clause, $kind->area, $kind->sculpt) &&
+                $this->kinds->canHold($clause, $kind->area)
+            ) {
                 $only = $kind->area->view();
                 if (self::isLookedAt($only, $accepts, $scope->role ?? Role::cases())) {
                     return null;

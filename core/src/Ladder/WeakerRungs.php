@@ -44,7 +44,14 @@ final readonly class WeakerRungs
             if ($where !== null) {
                 $clauses = [$clause, ...$this->rivals($clause, $high)];
                 $edits = [$this->asking($clause, $higher)];
-                $findings[] = new Finding(FindingKind::AsksLess, $higher, $clauses, $edits, lower: $lower, where: $where);
+                $findings[] = new Finding(
+                    FindingKind::AsksLess,
+                    $higher,
+                    $clauses,
+                    $edits,
+                    lower: $lower,
+                    where: $where,
+                );
             }
         }
 
@@ -86,7 +93,9 @@ final readonly class WeakerRungs
         $candidates = array_values(array_filter($candidates, fn (Clause $c) => $this->couldImply($c, $clause)));
         $scopes = [$clause->scope(), ...array_map(fn (Clause $c) => $c->scope(), $candidates)];
         foreach (AreaKinds::toldApartBy($scopes) as $kind) {
-            $holds = $this->kinds->inScope($clause, $kind->area, $kind->sculpt) && $this->kinds->canHold($clause, $kind->area);
+            $holds =
+                $this->kinds->inScope($clause, $kind->area, $kind->sculpt) &&
+                $this->kinds->canHold($clause, $kind->area);
             if ($holds && ! $this->impliedThere($clause, $candidates, $high, $kind->area, $kind->sculpt)) {
                 return $kind;
             }
@@ -207,8 +216,8 @@ final readonly class WeakerRungs
                     continue;
                 }
                 $asks = $high->of($technique, $kind->area, $kind->sculpt)[1];
-                $isMet = fn (TechniqueClause $c): bool => $c->passes() >= $clause->passes()
-                    && $c->extent()->value >= $clause->extent()->value;
+                $isMet = fn (TechniqueClause $c): bool => $c->passes() >= $clause->passes() &&
+                    $c->extent()->value >= $clause->extent()->value;
                 if (array_filter($asks, $isMet) === []) {
                     return $technique->whole ? $kind->asWholeModel() : $kind;
                 }
@@ -222,8 +231,12 @@ final readonly class WeakerRungs
     }
 
     /** Whether the clause is one of those that require the technique on that kind of area. */
-    private function isRequiredThere(TechniqueClause $clause, Technique $technique, Statuses $low, AreaKind $kind): bool
-    {
+    private function isRequiredThere(
+        TechniqueClause $clause,
+        Technique $technique,
+        Statuses $low,
+        AreaKind $kind,
+    ): bool {
         $fits = $technique->whole || DemandResolver::fits($technique, $kind->area);
         if (! $fits || ! $clause->scope()->matches($kind->area, $kind->sculpt)) {
             return false;
@@ -236,10 +249,12 @@ final readonly class WeakerRungs
     /** @return list<Clause> what the higher tier says under the same name */
     private function rivals(Clause $clause, Statuses $high): array
     {
-        return array_values(array_filter(
-            $high->clauses,
-            fn (Clause $c) => $c->suffix() === $clause->suffix() && $c->id !== $clause->id,
-        ));
+        return array_values(
+            array_filter(
+                $high->clauses,
+                fn (Clause $c) => $c->suffix() === $clause->suffix() && $c->id !== $clause->id,
+            ),
+        );
     }
 
     /**
@@ -267,10 +282,10 @@ final readonly class WeakerRungs
     /** Whether what stands in the clause's place asks for the same thing, so that its floor can be raised. */
     private function takesItsFloor(Clause $place, Clause $clause): bool
     {
-        return $place::class === $clause::class
-            && ! $place instanceof TechniqueClause
-            && Strength::sameScope($place->scope(), $clause->scope())
-            && $this->sameSubject($place, $clause);
+        return $place::class === $clause::class &&
+            ! ($place instanceof TechniqueClause) &&
+            Strength::sameScope($place->scope(), $clause->scope()) &&
+            $this->sameSubject($place, $clause);
     }
 
     private function sameSubject(Clause $one, Clause $other): bool
@@ -299,7 +314,9 @@ final readonly class WeakerRungs
                 extent: $floor->extent()->value > $place->extent()->value ? $floor->extent() : $place->extent(),
                 passes: max($place->passes(), $floor->passes()),
             ))->of($place),
-            $place instanceof FinishClause && $floor instanceof FinishClause => (new ClauseChange(limit: $floor->limit))->of($place),
+            $place instanceof FinishClause && $floor instanceof FinishClause => (new ClauseChange(
+                limit: $floor->limit,
+            ))->of($place),
             $place instanceof SkillClause && $floor instanceof SkillClause => (new ClauseChange(
                 min: max($place->min, $floor->min),
             ))->of($place),

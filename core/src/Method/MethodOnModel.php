@@ -99,7 +99,8 @@ final readonly class MethodOnModel
     /** Whether backs may be simpler, and this is one. */
     public function mayBeSimpler(Area $area): bool
     {
-        return $area->facing === Facing::Back && $this->method->answerFor(School::Backs, $area, $this->sculpt) === 'simpler';
+        return $area->facing === Facing::Back &&
+            $this->method->answerFor(School::Backs, $area, $this->sculpt) === 'simpler';
     }
 
     /**
@@ -117,9 +118,11 @@ final readonly class MethodOnModel
     /** Techniques the method lets be used whatever the tier says, because others need them. */
     public function permits(Technique $technique): ?School
     {
+        $isDark = $this->method->answer(School::Undercoat) === 'dark';
+
         return match (true) {
             $technique->givesAny(Effect::GlossGround) && $this->decalsOnGloss() => School::Decals,
-            $technique->givesAny(Effect::LightGround) && $this->method->answer(School::Undercoat) === 'dark' => School::Undercoat,
+            $technique->givesAny(Effect::LightGround) && $isDark => School::Undercoat,
             default => null,
         };
     }

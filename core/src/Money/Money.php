@@ -31,7 +31,7 @@ final readonly class Money
     /** What so many minutes cost at a rate for the hour, rounded up to the cent. */
     public static function forMinutes(float $minutes, self $hourlyRate): self
     {
-        return new self((int) ceil($minutes * $hourlyRate->cents / 60 - 1e-6));
+        return new self((int) ceil(($minutes * $hourlyRate->cents) / 60 - 1e-6));
     }
 
     public function plus(self $other): self

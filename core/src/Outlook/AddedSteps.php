@@ -51,7 +51,9 @@ final readonly class AddedSteps
     {
         // Colours follow from all that is on the area when it is done; only what is added is given back.
         $choice = new Choice([...$raised->kept, ...$raised->added]);
-        $all = $this->steps->onArea(new PlannedArea($raised->demand, $choice, $raised->gradeBar, 0, $raised->conflict));
+        $all = $this->steps->onArea(
+            new PlannedArea($raised->demand, $choice, $raised->gradeBar, 0, $raised->conflict),
+        );
         $there = self::passes($raised->kept);
         $ever = self::passes([...$raised->kept, ...$raised->lost]);
         $seen = [];

@@ -7,7 +7,9 @@ namespace Ordotype\Core\Outlook;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Sculpt\Area;
 
-/** What two plans do otherwise on one area (null: on the whole model). Minutes are null where one cannot be planned. */
+/**
+ * What two plans do otherwise on one area (null: on the whole model). Minutes are null where one cannot be planned.
+ */
 final readonly class AreaDifference
 {
     /**

@@ -28,7 +28,9 @@ final readonly class PlanComparison
             $differences[] = $this->difference(null, $other);
         }
 
-        return array_values(array_filter($differences, fn (AreaDifference $d) => $d->onlyOne !== [] || $d->onlyOther !== []));
+        return array_values(
+            array_filter($differences, fn (AreaDifference $d) => $d->onlyOne !== [] || $d->onlyOther !== []),
+        );
     }
 
     private function difference(?PlannedArea $one, ?PlannedArea $other): AreaDifference
@@ -36,7 +38,13 @@ final readonly class PlanComparison
         [$a, $b] = [$one->choice->techniques ?? [], $other->choice->techniques ?? []];
         $area = $one->demand->area ?? $other?->demand->area;
 
-        return new AreaDifference($area, self::beside($a, $b), self::beside($b, $a), $one?->minutes(), $other?->minutes());
+        return new AreaDifference(
+            $area,
+            self::beside($a, $b),
+            self::beside($b, $a),
+            $one?->minutes(),
+            $other?->minutes(),
+        );
     }
 
     /** @return array<string, PlannedArea> */
@@ -54,14 +62,20 @@ final readonly class PlanComparison
      */
     private static function beside(array $list, array $other): array
     {
-        return array_values(array_filter($list, function (ChosenTechnique $u) use ($other): bool {
-            foreach ($other as $there) {
-                if ($there->technique->key === $u->technique->key && $there->passes === $u->passes && $there->extent === $u->extent) {
-                    return false;
+        return array_values(
+            array_filter($list, function (ChosenTechnique $u) use ($other): bool {
+                foreach ($other as $there) {
+                    if (
+                        $there->technique->key === $u->technique->key &&
+                        $there->passes === $u->passes &&
+                        $there->extent === $u->extent
+                    ) {
+                        return false;
+                    }
                 }
-            }
 
-            return true;
-        }));
+                return true;
+            }),
+        );
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Ordotype\Core\Outlook;
 
 use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Choice\Conflict;
 use Ordotype\Core\Sequencing\OrderedWork;
+use Ordotype\Core\Standard\Technique;
 
 /** What raises finished or half-finished work to a tier: for each area, on the whole model, and in which order. */
 final readonly class RaisedWork

@@ -6,7 +6,6 @@ namespace Ordotype\Core\Outlook;
 
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Choice\ConflictFinder;
 use Ordotype\Core\Planning\AskedArea;
 use Ordotype\Core\Planning\Plan;
@@ -19,6 +18,7 @@ use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Technique;
 
 /**
  * Raises finished or half-finished work to a tier: what to add so that done and added together meet it in the fewest
@@ -183,9 +183,10 @@ final class Raising
         assert($area !== null);
         $wanted = $this->request->tier->pace->gradeBar();
         for ($bar = $wanted; $bar >= 1; $bar--) {
-            $raised = $done === [] || $this->isRepaint($area, $done, $bar)
-                ? $this->anew($asked, $done, $bar)
-                : $this->onTop($asked, $done, $bar);
+            $raised =
+                $done === [] || $this->isRepaint($area, $done, $bar)
+                    ? $this->anew($asked, $done, $bar)
+                    : $this->onTop($asked, $done, $bar);
             if ($raised !== null) {
                 return $raised;
             }

@@ -58,8 +58,10 @@ final readonly class RaisingOnTop
                 continue;
             }
             $there = self::only($staying, fn (ChosenTechnique $u) => $phase($u) <= $last);
-            $open = $asked->problem->filtered(fn (Candidate $c) => ($bare || ! $c->isBase())
-                && ($c->technique->mess === 0 || Phase::of($c->technique)->value >= $last));
+            $open = $asked->problem->filtered(
+                fn (Candidate $c) => ($bare || ! $c->isBase()) &&
+                    ($c->technique->mess === 0 || Phase::of($c->technique)->value >= $last),
+            );
             foreach (self::covering($open, $phases[$i - 1] ?? null) as $cover) {
                 foreach ($this->variants($asked->demand, $open, $there, $bar, $area, $cover) as $left) {
                     $raised = $this->raised($asked->demand, $left, $done, $bar);
@@ -126,20 +128,36 @@ final readonly class RaisingOnTop
     }
 
     /**
-     * The problem of what is left when some of what is there counts. A wash or stain below the bar counts only where it
+     * The problem of what is left when some of what is there counts. A wash or stain below the bar counts only where
+     * it
      * is tidied; a wash under light calls for tidying at an even or the finest pace.
      *
      * @param  list<ChosenTechnique>  $there
      * @return list<LeftToDo>
      */
-    private function variants(AreaDemand $demand, AreaProblem $problem, array $there, int $bar, Area $area, ?Requirement $cover): array
-    {
+    private function variants(
+        AreaDemand $demand,
+        AreaProblem $problem,
+        array $there,
+        int $bar,
+        Area $area,
+        ?Requirement $cover,
+    ): array {
         $required = array_map(fn (TechniqueRequirement $r) => $r->technique, $demand->of(TechniqueRequirement::class));
-        $clean = self::only($there, fn (ChosenTechnique $u) => self::reaches($u, $area, $bar)
-            || in_array($u->technique->key, $required, true));
-        $rescued = self::only($there, fn (ChosenTechnique $u) => $u->technique->tidied && $bar <= self::TIDIED_GRADE
-            && ! in_array($u, $clean, true));
-        $all = self::only($there, fn (ChosenTechnique $u) => in_array($u, $clean, true) || in_array($u, $rescued, true));
+        $clean = self::only(
+            $there,
+            fn (ChosenTechnique $u) => self::reaches($u, $area, $bar) || in_array($u->technique->key, $required, true),
+        );
+        $rescued = self::only(
+            $there,
+            fn (ChosenTechnique $u) => $u->technique->tidied &&
+                $bar <= self::TIDIED_GRADE &&
+                ! in_array($u, $clean, true),
+        );
+        $all = self::only(
+            $there,
+            fn (ChosenTechnique $u) => in_array($u, $clean, true) || in_array($u, $rescued, true),
+        );
         $variants = [];
         foreach ($rescued === [] ? [$clean] : [$all, $clean] as $counted) {
             $left = $this->left($problem, $counted);
@@ -161,22 +179,40 @@ final readonly class RaisingOnTop
      * @param  list<string>  $required  keys of techniques
      * @return list<LeftToDo>
      */
-    private function tidied(AreaProblem $left, array $counted, bool $leans, array $required, int $bar, Area $area): array
-    {
+    private function tidied(
+        AreaProblem $left,
+        array $counted,
+        bool $leans,
+        array $required,
+        int $bar,
+        Area $area,
+    ): array {
         $careful = $this->pace !== Pace::Fast;
-        $gives = fn (ChosenTechnique $u): bool => $u->technique->givesAny(Effect::HighlightRaised, Effect::HighlightEdge);
+        $gives = fn (ChosenTechnique $u): bool => $u->technique->givesAny(
+            Effect::HighlightRaised,
+            Effect::HighlightEdge,
+        );
         $lightDone = $careful && self::only($counted, $gives) !== [];
-        $washDone = $careful && self::only($counted, fn (ChosenTechnique $u) => $u->technique->key === WellKnown::WASH) !== [];
+        $washDone =
+            $careful && self::only($counted, fn (ChosenTechnique $u) => $u->technique->key === WellKnown::WASH) !== [];
         if (Conformance::isTidied($counted) || ! ($leans || $washDone || $lightDone)) {
             return [new LeftToDo($left, $counted)];
         }
         $ways = [];
         foreach ([WellKnown::TIDY, WellKnown::LAYER] as $tidier) {
-            $isClean = fn (Candidate $c): bool => $c->grade === null || $c->grade >= $bar
-                || ($c->technique->tidied && $bar <= self::TIDIED_GRADE) || in_array($tidier, $required, true);
-            $fit = array_filter($left->candidates, fn (Candidate $c) => $c->technique->key === $tidier && $isClean($c));
+            $isClean = fn (Candidate $c): bool => $c->grade === null ||
+                $c->grade >= $bar ||
+                ($c->technique->tidied && $bar <= self::TIDIED_GRADE) ||
+                in_array($tidier, $required, true);
+            $fit = array_filter(
+                $left->candidates,
+                fn (Candidate $c) => $c->technique->key === $tidier && $isClean($c),
+            );
             if ($fit !== []) {
-                $ways[] = new LeftToDo($left->requiring(self::tidying($left->requirements, $area, $tidier)), $counted);
+                $ways[] = new LeftToDo(
+                    $left->requiring(self::tidying($left->requirements, $area, $tidier)),
+                    $counted,
+                );
             }
         }
         if (! $leans && ! ($washDone && $lightDone)) {
@@ -218,9 +254,10 @@ final readonly class RaisingOnTop
     {
         $requirements = [];
         foreach ($problem->requirements as $requirement) {
-            $less = $requirement instanceof CountableRequirement
-                ? $requirement->lessDone(Conformance::has($requirement, $counted))
-                : $requirement;
+            $less =
+                $requirement instanceof CountableRequirement
+                    ? $requirement->lessDone(Conformance::has($requirement, $counted))
+                    : $requirement;
             $requirements = $less === null ? $requirements : [...$requirements, $less];
         }
         $given = $problem->given;

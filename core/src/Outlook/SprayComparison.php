@@ -38,7 +38,12 @@ final readonly class SprayComparison
         }
         $chosen = (new Planner($this->solver))->choose($request);
         // What it would take is asked whether the method sprays or not.
-        $open = new MethodOnModel($request->method->without(School::Spraying), $request->sculpt, $request->scheme, $request->shelf);
+        $open = new MethodOnModel(
+            $request->method->without(School::Spraying),
+            $request->sculpt,
+            $request->scheme,
+            $request->shelf,
+        );
         $context = $chosen->context->by($open)->under($chosen->whole);
         $areas = new AreaPlanner($context, $this->solver);
         $demands = $context->demands();
@@ -60,8 +65,13 @@ final readonly class SprayComparison
      * @param  non-empty-list<Area>  $areas  of one colour
      * @param  array<string, SprayOption>  $options
      */
-    private function compare(array $areas, array $options, ChosenWork $chosen, SprayPlanner $planner, Technique $spray): SprayOrBrush
-    {
+    private function compare(
+        array $areas,
+        array $options,
+        ChosenWork $chosen,
+        SprayPlanner $planner,
+        Technique $spray,
+    ): SprayOrBrush {
         $request = $chosen->context->request;
         $before = [];
         $isSprayed = false;
@@ -93,7 +103,9 @@ final readonly class SprayComparison
             $isSprayed,
             $spray->setup,
             $request->pieces * $sprayHand,
-            $masking === null || $masked === [] ? 0.0 : $request->pieces * $planner->maskingMinutes($masking, $masked) + $masking->setup,
+            $masking === null || $masked === []
+                ? 0.0
+                : $request->pieces * $planner->maskingMinutes($masking, $masked) + $masking->setup,
             array_sum($bases),
             $request->pieces * $brushHand,
         );

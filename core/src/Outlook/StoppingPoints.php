@@ -176,10 +176,12 @@ final class StoppingPoints
         foreach ($asked->areas as $area) {
             $demands[(string) $area->demand->area?->key] = $area->demand;
         }
-        $finish = array_values(array_filter(
-            array_keys($this->finishing, true, true),
-            fn (int $i) => $this->finishes($demands[(string) $this->steps[$i]->area?->key], $i),
-        ));
+        $finish = array_values(
+            array_filter(
+                array_keys($this->finishing, true, true),
+                fn (int $i) => $this->finishes($demands[(string) $this->steps[$i]->area?->key], $i),
+            ),
+        );
         $minutes = array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, [...$steps, ...$finish]));
 
         return new StoppingPoint($tier, $steps, $finish, $minutes, null);
@@ -299,7 +301,10 @@ final class StoppingPoints
     {
         foreach (array_keys($this->finishing, true, true) as $i) {
             $step = $this->steps[$i];
-            if ($step->area?->key === $area?->key && ! self::isShort($requirement, [...$used, ...self::used([$step])])) {
+            if (
+                $step->area?->key === $area?->key &&
+                ! self::isShort($requirement, [...$used, ...self::used([$step])])
+            ) {
                 return true;
             }
         }
@@ -317,9 +322,10 @@ final class StoppingPoints
     {
         $used = $this->plan->whole->choice->techniques ?? [];
         foreach ($demand->requirements as $requirement) {
-            $tooFewSprayed = $requirement instanceof ModelRequirement
-                && $requirement->kind() === RequirementKind::SprayedColours
-                && count($this->plan->sprayed) < ($requirement->min ?? 0);
+            $tooFewSprayed =
+                $requirement instanceof ModelRequirement &&
+                $requirement->kind() === RequirementKind::SprayedColours &&
+                count($this->plan->sprayed) < ($requirement->min ?? 0);
             if ($tooFewSprayed || self::isShort($requirement, $used)) {
                 return $requirement;
             }
@@ -338,9 +344,7 @@ final class StoppingPoints
                 $this->isNeededOnModel($demand, $step);
         }
         foreach ($demand->requirements as $requirement) {
-            if (
-                self::isShort($requirement, []) && ! self::isShort($requirement, self::used([$step]))
-            ) {
+            if (self::isShort($requirement, []) && ! self::isShort($requirement, self::used([$step]))) {
                 return true;
             }
         }

@@ -33,7 +33,9 @@ final readonly class AreaPlanner
     {
         $demand = $demands->ofArea($area);
 
-        return $this->context->method->mayBeSimpler($area) ? $demand->simpler(Reason::method(School::Backs)) : $demand;
+        return $this->context->method->mayBeSimpler($area)
+            ? $demand->simpler(Reason::method(School::Backs))
+            : $demand;
     }
 
     /** @param  bool  $mayBeSprayed  whether the base may be sprayed, whatever the tier says of that technique */
@@ -51,14 +53,22 @@ final readonly class AreaPlanner
                 continue;
             }
             $added = isset($adds[$technique->key]);
-            $usable = isset($demand->allowed[$technique->key])
-                || $added
-                || $method->permits($technique) !== null
-                || ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
+            $usable =
+                isset($demand->allowed[$technique->key]) ||
+                $added ||
+                $method->permits($technique) !== null ||
+                ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
             if (! $usable || $method->keepsOff($technique, $area) !== null) {
                 continue;
             }
-            $candidates[] = Candidate::onArea($technique, $index, $area, $request->sculpt, $request->tier->pace, $method);
+            $candidates[] = Candidate::onArea(
+                $technique,
+                $index,
+                $area,
+                $request->sculpt,
+                $request->tier->pace,
+                $method,
+            );
             if ($added) {
                 $why = [Reason::method($adds[$technique->key])];
                 $requirements[] = new TechniqueRequirement($area->key, $why, null, $technique->key, Extent::Full, 1);
@@ -73,8 +83,9 @@ final readonly class AreaPlanner
     public function solve(AreaDemand $demand, AreaProblem $problem, ?int $from = null): PlannedArea
     {
         $wanted = $from ?? $this->context->request->tier->pace->gradeBar();
-        $found = $this->solved($demand, $problem, $wanted)
-            ?? ($demand->area === null ? null : $this->shortByMethod($demand, $demand->area, $problem, $wanted));
+        $found =
+            $this->solved($demand, $problem, $wanted) ??
+            ($demand->area === null ? null : $this->shortByMethod($demand, $demand->area, $problem, $wanted));
         if ($found !== null) {
             return $found;
         }
@@ -89,9 +100,14 @@ final readonly class AreaPlanner
 
     private function solved(AreaDemand $demand, AreaProblem $problem, int $wanted): ?PlannedArea
     {
-        $stains = $demand->area !== null && $this->context->method->buildsDownFromStains($demand->area) ? $problem->onStains() : null;
+        $stains =
+            $demand->area !== null && $this->context->method->buildsDownFromStains($demand->area)
+                ? $problem->onStains()
+                : null;
         for ($bar = $wanted; $bar >= 1; $bar--) {
-            $choice = ($stains === null ? null : $this->solver->solve($stains, $bar)) ?? $this->solver->solve($problem, $bar);
+            $choice =
+                ($stains === null ? null : $this->solver->solve($stains, $bar)) ??
+                $this->solver->solve($problem, $bar);
             if ($choice !== null) {
                 return new PlannedArea($demand, $choice, $bar, $wanted - $bar, null);
             }
@@ -130,7 +146,9 @@ final readonly class AreaPlanner
         return null;
     }
 
-    /** The first school without which the area could be planned; null where the method is not what stands in the way. */
+    /**
+     * The first school without which the area could be planned; null where the method is not what stands in the way.
+     */
     private function schoolInTheWay(AreaDemand $demand): ?School
     {
         $request = $this->context->request;
@@ -141,7 +159,10 @@ final readonly class AreaPlanner
         $without = function (Method $method) use ($bare, $request, $demand): bool {
             $onModel = new MethodOnModel($method, $request->sculpt, $request->scheme, $request->shelf);
 
-            return $this->solver->canBeMet((new self($bare->by($onModel), $this->solver))->problem($demand, false), 1);
+            return $this->solver->canBeMet(
+                (new self($bare->by($onModel), $this->solver))->problem($demand, false),
+                1,
+            );
         };
         if (! $without(new Method())) {
             return null;

@@ -59,7 +59,12 @@ final readonly class DoubtfulSteps
     private function doubt(Area $area, Step $step, float $noticed): ?Doubt
     {
         $mark = $step->technique->markMm;
-        $isFine = $step->technique->givesAny(Effect::HighlightEdge, Effect::HighlightSpot, Effect::Blend, Effect::Tint);
+        $isFine = $step->technique->givesAny(
+            Effect::HighlightEdge,
+            Effect::HighlightSpot,
+            Effect::Blend,
+            Effect::Tint,
+        );
 
         return match (true) {
             $mark !== null && $mark < $noticed => Doubt::MarkTooSmall,

@@ -17,7 +17,8 @@ use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 
 /**
- * What more looks like on a figure: what the higher offered rungs do on its areas, after what they take from others and
+ * What more looks like on a figure: what the higher offered rungs do on its areas, after what they take from others
+ * and
  * without amendments; on the highest rung, what it does itself.
  */
 final class MoreOnLadder
@@ -59,7 +60,10 @@ final class MoreOnLadder
 
     private function isSeemly(Technique $technique, Area $area): bool
     {
-        if ($technique->givesAny(Effect::HighlightEdge, Effect::Texture) && in_array($area->material, self::SMOOTH, true)) {
+        if (
+            $technique->givesAny(Effect::HighlightEdge, Effect::Texture) &&
+            in_array($area->material, self::SMOOTH, true)
+        ) {
             return false;
         }
         if (! $technique->givesAny(Effect::Glow) || $area->material === Material::Glow) {

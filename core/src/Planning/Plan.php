@@ -35,7 +35,12 @@ final readonly class Plan
     /** What is done, to be changed or laid out anew. */
     public function chosen(): ChosenWork
     {
-        return new ChosenWork(PlanContext::of($this->request)->under($this->whole), $this->areas, $this->whole, $this->sprayed);
+        return new ChosenWork(
+            PlanContext::of($this->request)->under($this->whole),
+            $this->areas,
+            $this->whole,
+            $this->sprayed,
+        );
     }
 
     /** What is done on one of the sculpt's areas. */

@@ -53,6 +53,10 @@ final readonly class PlanContext
     {
         $r = $this->request;
 
-        return new DemandResolver($r->standard, ClausesInForce::of($r->standard, $r->tier, $r->amendments), $r->sculpt);
+        return new DemandResolver(
+            $r->standard,
+            ClausesInForce::of($r->standard, $r->tier, $r->amendments),
+            $r->sculpt,
+        );
     }
 }

@@ -32,9 +32,13 @@ final readonly class PlanStates
         foreach (self::ofArea($this->chosen->whole) as $state) {
             $asked = $state->requirement;
             $states[] = match (true) {
-                ! $asked instanceof ModelRequirement => $state,
+                ! ($asked instanceof ModelRequirement) => $state,
                 $asked->kind() === RequirementKind::Minutes => self::within($asked, $work->handMinutes(), null),
-                $asked->kind() === RequirementKind::SprayedColours => self::within($asked, count($this->chosen->sprayed), $sprays ? null : School::Spraying),
+                $asked->kind() === RequirementKind::SprayedColours => self::within(
+                    $asked,
+                    count($this->chosen->sprayed),
+                    $sprays ? null : School::Spraying,
+                ),
                 default => $state,
             };
         }
@@ -51,8 +55,18 @@ final readonly class PlanStates
             $isBlamed = array_intersect(Reason::ids($s->requirement->reasons), $blamed) !== [];
 
             return match (true) {
-                $planned->choice === null && $isBlamed => new RequirementState($s->requirement, Standing::Conflict, $s->by, $planned->conflict),
-                $planned->shortBecause !== null && $s->state === Standing::Short => new RequirementState($s->requirement, Standing::Short, $s->by, school: $planned->shortBecause),
+                $planned->choice === null && $isBlamed => new RequirementState(
+                    $s->requirement,
+                    Standing::Conflict,
+                    $s->by,
+                    $planned->conflict,
+                ),
+                $planned->shortBecause !== null && $s->state === Standing::Short => new RequirementState(
+                    $s->requirement,
+                    Standing::Short,
+                    $s->by,
+                    school: $planned->shortBecause,
+                ),
                 default => $s,
             };
         }, Conformance::ofArea($planned->demand, $planned->choice->techniques ?? []));
@@ -61,8 +75,17 @@ final readonly class PlanStates
     private static function within(ModelRequirement $asked, float $have, ?School $school): RequirementState
     {
         return match (true) {
-            $asked->min !== null && $have < $asked->min => new RequirementState($asked, Standing::Short, $asked->min - $have, school: $school),
-            $asked->max !== null && $have > $asked->max + AreaSolver::TIE => new RequirementState($asked, Standing::Over, $have - $asked->max),
+            $asked->min !== null && $have < $asked->min => new RequirementState(
+                $asked,
+                Standing::Short,
+                $asked->min - $have,
+                school: $school,
+            ),
+            $asked->max !== null && $have > $asked->max + AreaSolver::TIE => new RequirementState(
+                $asked,
+                Standing::Over,
+                $have - $asked->max,
+            ),
             default => new RequirementState($asked, Standing::Met),
         };
     }

@@ -36,7 +36,11 @@ final readonly class PlanWarnings
         $warnings = [];
         foreach ($this->chosen->areas as $planned) {
             if ($planned->demand->area !== null && $planned->relaxed > 0 && $planned->choice !== null) {
-                $warnings[] = new Warning(WarningKind::GradeLowered, $planned->demand->area, gradeBar: $planned->gradeBar);
+                $warnings[] = new Warning(
+                    WarningKind::GradeLowered,
+                    $planned->demand->area,
+                    gradeBar: $planned->gradeBar,
+                );
             }
         }
 

@@ -70,11 +70,14 @@ final readonly class Planner
         $planner = new AreaPlanner($context->under($whole), $this->solver);
         $byBrush = fn (Candidate $c): bool => $c->technique->family !== Family::Spray;
 
-        return new AskedWork(array_map(function (Area $area) use ($planner, $demands, $byBrush): AskedArea {
-            $demand = $planner->demand($demands, $area);
+        return new AskedWork(
+            array_map(function (Area $area) use ($planner, $demands, $byBrush): AskedArea {
+                $demand = $planner->demand($demands, $area);
 
-            return new AskedArea($demand, $planner->problem($demand, false)->filtered($byBrush));
-        }, $request->sculpt->areas), $whole);
+                return new AskedArea($demand, $planner->problem($demand, false)->filtered($byBrush));
+            }, $request->sculpt->areas),
+            $whole,
+        );
     }
 
     /**
@@ -93,7 +96,7 @@ final readonly class Planner
         $edited = [];
         foreach ($extras as $extra) {
             $key = $extra->area->key;
-            $used = $edited[$key]->techniques ?? $plan->area($key)->choice->techniques ?? [];
+            $used = $edited[$key]->techniques ?? ($plan->area($key)->choice->techniques ?? []);
             $used[] = $extra->use;
             usort($used, fn (ChosenTechnique $a, ChosenTechnique $b) => $a->index <=> $b->index);
             $edited[$key] = new Choice($used);
@@ -125,7 +128,8 @@ final readonly class Planner
     }
 
     /**
-     * The least-time plan with the most notice that its minutes ceiling leaves room for. Without a ceiling the quickest
+     * The least-time plan with the most notice that its minutes ceiling leaves room for. Without a ceiling the
+     * quickest
      * plan is the best there is; what the client would have to ask for is not given away.
      */
     private function best(Plan $plan): Plan

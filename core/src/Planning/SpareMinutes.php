@@ -16,7 +16,8 @@ use Ordotype\Core\Standard\Technique;
 
 /**
  * What spare minutes on a piece buy: extras are techniques that the tier allows or gives on request and the plan does
- * not use, and that the ladder shows to be more ({@see MoreOnLadder}). One group for each area, whose options are its permitted combinations of up to two extras; minutes are
+ * not use, and that the ladder shows to be more ({@see MoreOnLadder}). One group for each area, whose options are its
+ * permitted combinations of up to two extras; minutes are
  * rounded up to the half minute; what is done by the piece is no extra where there is nothing to count; within the
  * minutes, the most notice. A multiple-choice knapsack, solved exactly by
  * dynamic programming over half minutes; equal notice goes to fewer minutes, then to what comes first on the sculpt.
@@ -98,14 +99,23 @@ final class SpareMinutes
         $request = $this->plan->request;
         $area = $planned->demand->area;
         $extras = [];
-        foreach ($area === null || $planned->choice === null ? [] : $request->standard->techniques as $index => $technique) {
+        foreach (
+            $area === null || $planned->choice === null ? [] : $request->standard->techniques as $index => $technique
+        ) {
             $allowed = isset($planned->demand->allowed[$technique->key]);
             $asked = $onRequest && isset($planned->demand->onRequest[$technique->key]);
             if ($area === null || (! $allowed && ! $asked) || ! $this->couldBeExtra($technique, $planned, $area)) {
                 continue;
             }
             $pace = $request->tier->pace;
-            $candidate = Candidate::onArea($technique, $index, $area, $request->sculpt, $pace, $this->context->method);
+            $candidate = Candidate::onArea(
+                $technique,
+                $index,
+                $area,
+                $request->sculpt,
+                $pace,
+                $this->context->method,
+            );
             if ($candidate->grade !== null && $candidate->grade < $planned->gradeBar && ! $technique->tidied) {
                 continue;
             }
@@ -120,12 +130,12 @@ final class SpareMinutes
 
     private function couldBeExtra(Technique $technique, PlannedArea $planned, Area $area): bool
     {
-        return $planned->choice?->uses($technique->key) !== true
-            && DemandResolver::fits($technique, $area)
-            && ! $technique->givesAny(Effect::BaseColour)
-            && ($technique->perPiece <= 0 || $area->count > 0)
-            && $this->context->method->keepsOff($technique, $area) === null
-            && $this->more->has($technique, $area);
+        return $planned->choice?->uses($technique->key) !== true &&
+            DemandResolver::fits($technique, $area) &&
+            ! $technique->givesAny(Effect::BaseColour) &&
+            ($technique->perPiece <= 0 || $area->count > 0) &&
+            $this->context->method->keepsOff($technique, $area) === null &&
+            $this->more->has($technique, $area);
     }
 
     public static function notice(Area $area, Technique $technique): float
@@ -196,10 +206,10 @@ final class SpareMinutes
         $before = $planned->choice->techniques ?? [];
         $after = [...$before, ...array_map(fn (Extra $e) => $e->use, $set)];
 
-        return ! self::excludeOneAnother($after)
-            && $this->isTidy($set, $after, $planned, $area)
-            && $this->hasWhatItNeeds($set, $after)
-            && ! self::goesOver($planned, $before, $after);
+        return ! self::excludeOneAnother($after) &&
+            $this->isTidy($set, $after, $planned, $area) &&
+            $this->hasWhatItNeeds($set, $after) &&
+            ! self::goesOver($planned, $before, $after);
     }
 
     /** @param  list<ChosenTechnique>  $all */
@@ -243,7 +253,10 @@ final class SpareMinutes
     {
         foreach ($set as $extra) {
             foreach ($this->context->method->needs($extra->technique()) as $effect) {
-                if (! in_array($effect, $this->context->given, true) && ! Conformance::anotherGives($after, $extra->use, $effect)) {
+                if (
+                    ! in_array($effect, $this->context->given, true) &&
+                    ! Conformance::anotherGives($after, $extra->use, $effect)
+                ) {
                     return false;
                 }
             }

@@ -31,15 +31,23 @@ final readonly class SprayedColours
         $byBrush = [];
         foreach ($demands as $demand) {
             $problem = $this->areas->problem($demand, $mayBeSprayed);
-            $byBrush[] = $this->areas->solve($demand, $spray === null ? $problem : $problem->without(WellKnown::SPRAY));
+            $byBrush[] = $this->areas->solve(
+                $demand,
+                $spray === null ? $problem : $problem->without(WellKnown::SPRAY),
+            );
         }
         if ($colours === null || $spray === null || ! $mayBeSprayed) {
             return new ChosenWork($this->context, $byBrush, $whole, []);
         }
         $options = $this->options($demands, $byBrush, $spray);
         $masking = self::technique($this->context->request, WellKnown::MASKING);
-        $sprayed = (new SprayPlanner($this->context->request, $this->context->method->benchSculpt()))
-            ->choose($options, (int) $colours->min, $colours->max === null ? null : (int) $colours->max, $spray, $masking);
+        $sprayed = (new SprayPlanner($this->context->request, $this->context->method->benchSculpt()))->choose(
+            $options,
+            (int) $colours->min,
+            $colours->max === null ? null : (int) $colours->max,
+            $spray,
+            $masking,
+        );
         foreach ($sprayed as $colour) {
             foreach ($colour->areas as $area) {
                 $byBrush[$this->context->request->sculpt->place($area->key)] = $options[$area->key]->sprayed;

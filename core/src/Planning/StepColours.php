@@ -219,7 +219,13 @@ final class StepColours
         }
         $last = $result[count($result) - 1];
         if (count($result) < $m) {
-            $this->warnings[] = new Warning(WarningKind::LightRepeated, $area, passes: $m, colours: $k, repeated: $last);
+            $this->warnings[] = new Warning(
+                WarningKind::LightRepeated,
+                $area,
+                passes: $m,
+                colours: $k,
+                repeated: $last,
+            );
         }
 
         return array_pad($result, $m, $last);
@@ -240,7 +246,12 @@ final class StepColours
             if ($from instanceof Srgb && $to instanceof Srgb) {
                 $rise = $to->lab()->l - $from->lab()->l;
                 if ($rise <= 0) {
-                    $this->warnings[] = new Warning(WarningKind::LightNotLighter, $area, paint: $light, beside: $before);
+                    $this->warnings[] = new Warning(
+                        WarningKind::LightNotLighter,
+                        $area,
+                        paint: $light,
+                        beside: $before,
+                    );
                 } elseif ($rise < self::SEEN) {
                     $this->warnings[] = new Warning(WarningKind::LightNotSeen, $area, paint: $light, beside: $before);
                 }

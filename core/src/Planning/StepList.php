@@ -18,7 +18,9 @@ use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\WellKnown;
 
-/** Turns what is chosen into steps, in no order yet: each pass of each technique, masking, joints, colours, reasons. */
+/**
+ * Turns what is chosen into steps, in no order yet: each pass of each technique, masking, joints, colours, reasons.
+ */
 final readonly class StepList
 {
     private StepReasons $reasons;
@@ -52,7 +54,16 @@ final readonly class StepList
             $because = $this->reasons->of($planned, $used, $planned->choice->techniques);
             $handling = min($used->minutesAPass, $used->technique->handling * $area->access * $pace);
             for ($pass = 1; $pass <= $used->passes; $pass++) {
-                $steps[] = new Step($area, $used->technique, $used->index, $pass, $used->extent, $used->minutesAPass, $handling, $because);
+                $steps[] = new Step(
+                    $area,
+                    $used->technique,
+                    $used->index,
+                    $pass,
+                    $used->extent,
+                    $used->minutesAPass,
+                    $handling,
+                    $because,
+                );
             }
         }
         $place = fn (Step $s): array => [$s->phase->rank($s->technique), $s->catalogue, $s->pass];
@@ -71,8 +82,19 @@ final readonly class StepList
             if ($used->technique->key === $this->context->method->prime()) {
                 $because[] = Reason::method(School::Spraying);
             }
-            $colour = $used->technique->givesAny(Effect::Undercoat) && $undercoat !== null ? $this->pot($undercoat) : null;
-            $steps[] = new Step(null, $used->technique, $used->index, 1, Extent::Full, $used->minutesAPass, 0.0, $because, $colour);
+            $colour =
+                $used->technique->givesAny(Effect::Undercoat) && $undercoat !== null ? $this->pot($undercoat) : null;
+            $steps[] = new Step(
+                null,
+                $used->technique,
+                $used->index,
+                1,
+                Extent::Full,
+                $used->minutesAPass,
+                0.0,
+                $because,
+                $colour,
+            );
         }
 
         return $steps;
@@ -121,13 +143,36 @@ final readonly class StepList
         $steps = [];
         foreach ($chosen->areas as $planned) {
             $area = $planned->demand->area;
-            if ($area === null || $area->part === null || isset($steps[$area->part]) || $planned->choice === null
-                || ! DemandResolver::fits($tidy, $area) || ! $this->meetsAnotherPart($area)) {
+            if (
+                $area === null ||
+                $area->part === null ||
+                isset($steps[$area->part]) ||
+                $planned->choice === null ||
+                ! DemandResolver::fits($tidy, $area) ||
+                ! $this->meetsAnotherPart($area)
+            ) {
                 continue;
             }
-            $candidate = Candidate::onArea($tidy, $index, $area, $request->sculpt, $request->tier->pace, $this->context->method);
+            $candidate = Candidate::onArea(
+                $tidy,
+                $index,
+                $area,
+                $request->sculpt,
+                $request->tier->pace,
+                $this->context->method,
+            );
             $minutes = $candidate->minutes[Extent::Spot->value];
-            $step = new Step($area, $tidy, $index, 1, Extent::Spot, $minutes, 0.0, [Reason::parts()], phase: Phase::JointTidy);
+            $step = new Step(
+                $area,
+                $tidy,
+                $index,
+                1,
+                Extent::Spot,
+                $minutes,
+                0.0,
+                [Reason::parts()],
+                phase: Phase::JointTidy,
+            );
             $steps[$area->part] = $this->colours->colour($area, [$step])[0];
         }
 

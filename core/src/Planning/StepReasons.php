@@ -64,8 +64,9 @@ final readonly class StepReasons
         if ($area !== null && $technique->givesAny(Effect::BaseColour)) {
             $because[] = Reason::base();
         }
-        $tidies = $technique->key === WellKnown::TIDY
-            || ($technique->key === WellKnown::LAYER && $used->extent === Extent::Full);
+        $tidies =
+            $technique->key === WellKnown::TIDY ||
+            ($technique->key === WellKnown::LAYER && $used->extent === Extent::Full);
         $isDirty = array_filter($all, fn (ChosenTechnique $u) => $u->technique->tidied) !== [];
         if ($tidies && ($isDirty || Conformance::washesUnderLight($all, $this->context->request->tier->pace))) {
             $because[] = Reason::tidying();
@@ -76,7 +77,8 @@ final readonly class StepReasons
     }
 
     /**
-     * Whether a technique is there for a requirement; for colour steps: whether they would be too few without a pass of it.
+     * Whether a technique is there for a requirement; for colour steps: whether they would be too few without a pass
+     * of it.
      *
      * @param  list<ChosenTechnique>  $all
      */
@@ -87,8 +89,8 @@ final readonly class StepReasons
         return match (true) {
             $requirement instanceof EffectRequirement => Conformance::serves($requirement, $used),
             $requirement instanceof TechniqueRequirement => $used->technique->key === $requirement->technique,
-            $requirement instanceof StepsRequirement => $used->credit() > 0
-                && $credits() - $used->technique->credit < $requirement->min,
+            $requirement instanceof StepsRequirement => $used->credit() > 0 &&
+                $credits() - $used->technique->credit < $requirement->min,
             default => false,
         };
     }

@@ -46,8 +46,9 @@ final readonly class Surplus
             if (! $this->holdsAsWell($step, $planned[$key], $used[$key], $without)) {
                 continue;
             }
-            $beyond = ! isset($planned[$key]->demand->allowed[$step->technique->key])
-                || self::isOver($planned[$key]->demand, $used[$key]);
+            $beyond =
+                ! isset($planned[$key]->demand->allowed[$step->technique->key]) ||
+                self::isOver($planned[$key]->demand, $used[$key]);
             $practised = $beyond && $step->technique->key === $practice;
             array_unshift($surplus, new SurplusStep($step, $no, $beyond && ! $practised, $practised));
             $used[$key] = $without;
@@ -62,8 +63,8 @@ final readonly class Surplus
      */
     private function holdsAsWell(Step $step, PlannedArea $planned, array $with, array $without): bool
     {
-        return $this->broken($step, $planned, $without) <= $this->broken($step, $planned, $with)
-            && self::asGood($planned->demand, $with, $without);
+        return $this->broken($step, $planned, $without) <= $this->broken($step, $planned, $with) &&
+            self::asGood($planned->demand, $with, $without);
     }
 
     /** @param  list<ChosenTechnique>  $used */

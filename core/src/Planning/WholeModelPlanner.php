@@ -36,9 +36,19 @@ final readonly class WholeModelPlanner
         $parts = max(1, count($request->sculpt->keptApart()));
         $candidates = [];
         foreach ($request->standard->techniques as $index => $technique) {
-            if ($technique->whole && $technique->key !== WellKnown::MASKING && $this->isUsable($technique, $demand, $required)) {
+            if (
+                $technique->whole &&
+                $technique->key !== WellKnown::MASKING &&
+                $this->isUsable($technique, $demand, $required)
+            ) {
                 $times = $technique->key === WellKnown::JOIN_PARTS ? $parts : 1;
-                $candidates[] = Candidate::onModel($technique, $index, $request->sculpt, $request->tier->pace, $times);
+                $candidates[] = Candidate::onModel(
+                    $technique,
+                    $index,
+                    $request->sculpt,
+                    $request->tier->pace,
+                    $times,
+                );
             }
         }
         $problem = new AreaProblem($candidates, $demand->requirements, false, $request->tier->pace, []);
@@ -70,10 +80,9 @@ final readonly class WholeModelPlanner
         }
         $why = [Reason::method(School::Undercoat)];
 
-        return $demand->asking(...[
-            ...$demand->asked,
-            new EffectRequirement(null, $why, null, [Effect::Value], Extent::Full, 1, null),
-        ]);
+        return $demand->asking(
+            ...[...$demand->asked, new EffectRequirement(null, $why, null, [Effect::Value], Extent::Full, 1, null)],
+        );
     }
 
     /** What is kept apart is joined: parts of the sculpt, and the ground where the method keeps it apart. */

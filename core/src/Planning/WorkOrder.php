@@ -36,7 +36,8 @@ final readonly class WorkOrder
     }
 
     /**
-     * One order that keeps the rules. Steps may be those of several plans of one model: what each piece does not need is
+     * One order that keeps the rules. Steps may be those of several plans of one model: what each piece does not need
+     * is
      * left out on it.
      *
      * @param  list<Step>  $steps

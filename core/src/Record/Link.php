@@ -8,7 +8,11 @@ namespace Ordotype\Core\Record;
 final readonly class Link
 {
     /** @param  string  $record  RFC 8785 bytes, of which the hash is the SHA-256 */
-    public function __construct(public int $number, public string $previous, public string $hash, public string $record)
-    {
+    public function __construct(
+        public int $number,
+        public string $previous,
+        public string $hash,
+        public string $record,
+    ) {
     }
 }

@@ -29,11 +29,7 @@ final readonly class MapCheck
     public function findings(): array
     {
         $anyOutline = array_filter($this->sculpt->areas, fn (Area $a) => $a->outline !== []) !== [];
-        $findings = $anyOutline
-            ? []
-            : [
-                new MapFinding(MapOddity::NoOutlines),
-            ];
+        $findings = $anyOutline ? [] : [new MapFinding(MapOddity::NoOutlines)];
         $shares = $this->surface->shares();
         foreach ($this->sculpt->areas as $area) {
             if ($anyOutline) {
@@ -70,10 +66,7 @@ final readonly class MapCheck
             }
         }
         if (! $this->surface->isOutlined($area->key)) {
-            return [
-                ...$findings,
-                new MapFinding(MapOddity::NotOutlined, $area),
-            ];
+            return [...$findings, new MapFinding(MapOddity::NotOutlined, $area)];
         }
         $wrong = match ($area->facing) {
             Facing::Front => ($area->outline['back'] ?? []) !== [] && ($area->outline['front'] ?? []) === [],

@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace Ordotype\Core\Sequencing;
 
 use Ordotype\Core\Method\Method;
-use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\WellKnown;
 
@@ -24,20 +22,7 @@ use Ordotype\Core\Standard\WellKnown;
  */
 final readonly class OrderRules
 {
-    /** Steps of these phases are the figure's own paint, from underlay to wear. */
-    private const FIRST_PAINT = 30;
-
-    private const LAST_PAINT = 160;
-
-    private ?string $metals;
-
-    private ?string $ground;
-
-    /** @var array<int, int> what goes into something wet, to what it goes into */
-    private array $wet;
-
-    /** @var array<int, float> the phase of a step that goes into something wet, by the step's object id */
-    private array $wetPhase;
+    private StepPhases $phases;
 
     /**
      * @param  list<Step>  $steps
@@ -46,17 +31,10 @@ final readonly class OrderRules
     public function __construct(
         private array $steps,
         private Sculpt $sculpt,
-        private Method $method,
+        Method $method,
         private array $overrules = [],
     ) {
-        $this->metals = $method->answer(School::Metals);
-        $this->ground = $method->answer(School::Ground);
-        $this->wet = $this->wetPairs();
-        $phases = [];
-        foreach ($this->wet as $then => $first) {
-            $phases[spl_object_id($steps[$then])] = $steps[$first]->phase->value + 0.4;
-        }
-        $this->wetPhase = $phases;
+        $this->phases = new StepPhases($steps, $sculpt, $method);
     }
 
     public function edges(): PrecedenceGraph
@@ -90,61 +68,13 @@ final readonly class OrderRules
     }
 
     /**
-     * A decal into the last wash or stain on its area, where the method says so; tufts into texture paste that is not
-     * painted afterwards. Both halves of a wet blend are one step.
-     *
-     * @return array<int, int> the later step to the earlier
-     */
-    private function wetPairs(): array
-    {
-        $washes = $decals = $pastes = $tufts = $painted = [];
-        foreach ($this->steps as $i => $step) {
-            $area = $step->area;
-            if ($area === null) {
-                continue;
-            }
-            if ($step->technique->tidied && $step->technique->givesAny(Effect::Shade)) {
-                $last = $washes[$area->key] ?? null;
-                $washes[$area->key] =
-                    $last === null ||
-                    [$step->phase->value, $step->catalogue, $step->pass] > [
-                        $this->steps[$last]->phase->value,
-                        $this->steps[$last]->catalogue,
-                        $this->steps[$last]->pass,
-                    ]
-                        ? $i
-                        : $last;
-            } elseif (
-                $step->technique->givesAny(Effect::Mark) &&
-                $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash'
-            ) {
-                $decals[$area->key] = $i;
-            } elseif ($step->technique->key === WellKnown::PASTE) {
-                $pastes[$area->key] = $i;
-            } elseif ($step->technique->key === WellKnown::TUFTS) {
-                $tufts[$area->key] = $i;
-            } elseif ($step->phase->isGround()) {
-                $painted[$area->key] = true;
-            }
-        }
-        $pairs = [];
-        foreach ([[$decals, $washes], [array_diff_key($tufts, $painted), $pastes]] as [$later, $first]) {
-            foreach (array_intersect_key($later, $first) as $area => $i) {
-                $pairs[$i] = $first[$area];
-            }
-        }
-
-        return $pairs;
-    }
-
-    /**
      * What goes into something wet follows it at once: whatever else must come before the second comes before the
      * first already.
      */
     private function whileWet(PrecedenceGraph $edges): void
     {
         $before = $edges->reversed();
-        foreach ($this->wet as $then => $first) {
+        foreach ($this->phases->wet as $then => $first) {
             foreach ($before[$then] as $earlier => $rules) {
                 foreach ($earlier === $first || $edges->has($first, $earlier) ? [] : $rules as $rule) {
                     $edges->put($earlier, $first, $rule);
@@ -182,103 +112,6 @@ final readonly class OrderRules
         }
     }
 
-    /**
-     * A step's phase as the method places it: ground first, metals first or last, skin washed first, wear under the
-     * wash.
-     */
-    private function phase(Step $step): float
-    {
-        $phase = $step->phase->value;
-        if ($step->area === null) {
-            return $this->isMasking($step) ? Phase::Base->value - 1 : $phase;
-        }
-        if (isset($this->wetPhase[spl_object_id($step)])) {
-            return $this->wetPhase[spl_object_id($step)];
-        }
-        if ($this->ground === 'first' && $step->phase->isGround()) {
-            return Phase::Value->value + ($phase - Phase::Wear->value) / 10;
-        }
-        if ($this->isMetalWork($step->area) && $phase >= self::FIRST_PAINT && $phase <= self::LAST_PAINT) {
-            if ($this->metals === 'last') {
-                return Phase::MattVarnish->value + $phase / 40;
-            }
-            if ($this->metals === 'first' && $step->phase === Phase::Base) {
-                return Phase::Base->value - 0.5;
-            }
-        }
-        if ($this->isWashFirst($step)) {
-            return Phase::Base->value - 1;
-        }
-        if ($this->isWearUnderWash($step)) {
-            return Phase::Shade->value - 1;
-        }
-
-        return $phase;
-    }
-
-    /** Where a step stands on its own area: its phase, and its rank among light or marks. */
-    private function place(Step $step): float
-    {
-        $moved = $this->phase($step);
-        if (isset($this->wetPhase[spl_object_id($step)])) {
-            return $moved;
-        }
-        // Beside a wash that something goes into at once, neat shading waits until that is done.
-        if (
-            $step->phase === Phase::Shade &&
-            ! $step->technique->tidied &&
-            $step->area !== null &&
-            $this->takesWet($step->area)
-        ) {
-            return $moved + 0.5;
-        }
-
-        return $moved === (float) $step->phase->value
-            ? $step->phase->rank($step->technique)
-            : $moved + ($step->phase->rank($step->technique) - $step->phase->value) / 100;
-    }
-
-    private function takesWet(Area $area): bool
-    {
-        foreach ($this->wet as $first) {
-            if ($this->steps[$first]->area?->key === $area->key) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private function isWashFirst(Step $step): bool
-    {
-        return $step->area?->material === Material::Skin &&
-            $step->phase === Phase::Shade &&
-            $step->technique->family === Family::Shade &&
-            $step->isMessy() &&
-            $this->method->answerFor(School::SkinWash, $step->area, $this->sculpt) === 'first';
-    }
-
-    /** Chips and rust go under the wash where the method says so; what is drawn on afterwards stays last. */
-    private function isWearUnderWash(Step $step): bool
-    {
-        return $step->area !== null &&
-            $step->phase === Phase::Wear &&
-            ($step->technique->givesAny(Effect::Wear) || $step->technique->key === WellKnown::RUST) &&
-            $this->method->answerFor(School::Weathering, $step->area, $this->sculpt) === 'under_wash';
-    }
-
-    private function isMasking(Step $step): bool
-    {
-        return $step->sprays !== [];
-    }
-
-    /** Metal areas; where metals come last, also the gem in a metal ring, which comes after its ring. */
-    private function isMetalWork(Area $area): bool
-    {
-        return $area->isMetal() ||
-            ($this->metals === 'last' && $area->surround !== null && $this->sculpt->area($area->surround)->isMetal());
-    }
-
     /** @param  list<int>  $own */
     private function onOneArea(PrecedenceGraph $edges, array $own): void
     {
@@ -293,7 +126,7 @@ final readonly class OrderRules
                     $before->phase->isLight() && $after->phase->isLight() => Rule::LightLast,
                     $sameTechnique => Rule::DryThrough,
                     $before->phase === Phase::DecalGloss && $after->phase === Phase::Mark => Rule::MarkSurface,
-                    $this->place($before) !== $this->place($after) => Rule::Phase,
+                    $this->phases->place($before) !== $this->phases->place($after) => Rule::Phase,
                     $before->isMessy() && ! $after->isMessy() => Rule::MessFirst,
                     default => Rule::DryThrough,
                 },
@@ -308,7 +141,7 @@ final readonly class OrderRules
         $wear = $step->phase === Phase::Wear;
 
         return [
-            $this->place($step),
+            $this->phases->place($step),
             $step->isMessy() && ! $wear ? 0 : 1,
             -$step->extent->value,
             $step->catalogue,
@@ -371,8 +204,8 @@ final readonly class OrderRules
         if ($inner === null || $outer === null || $inner->key === $outer->key) {
             return null;
         }
-        if ($inner->isMetal() !== $outer->isMetal() && in_array($this->metals, ['first', 'last'], true)) {
-            return $this->metals === 'first' && $inner->isMetal() ? Rule::MetalsPolicy : null;
+        if ($inner->isMetal() !== $outer->isMetal() && in_array($this->phases->metals, ['first', 'last'], true)) {
+            return $this->phases->metals === 'first' && $inner->isMetal() ? Rule::MetalsPolicy : null;
         }
         $sprayed = $first->technique->family === Family::Spray;
         if ($sprayed !== ($second->technique->family === Family::Spray)) {
@@ -412,13 +245,16 @@ final readonly class OrderRules
                 }
                 foreach ($others as $j) {
                     $neat = $this->steps[$j];
-                    if (isset($this->wet[$j]) && $this->steps[$this->wet[$j]]->pot() === $messy->pot()) {
+                    if (
+                        isset($this->phases->wet[$j]) &&
+                        $this->steps[$this->phases->wet[$j]]->pot() === $messy->pot()
+                    ) {
                         continue; // both washes are one pass, and what goes into them comes after it
                     }
                     if (
                         ! $neat->isMessy() &&
                         $neat->phase !== Phase::Wear &&
-                        $this->phase($neat) >= $this->phase($messy) &&
+                        $this->phases->phase($neat) >= $this->phases->phase($messy) &&
                         ! $edges->has($j, $i)
                     ) {
                         $edges->put($i, $j, Rule::MessFirst);
@@ -435,30 +271,34 @@ final readonly class OrderRules
             if ($step->area === null) {
                 continue;
             }
-            if ($this->metals === 'last' && $this->isMetalWork($step->area) && $this->isFigurePaint($step)) {
+            if (
+                $this->phases->metals === 'last' &&
+                $this->phases->isMetalWork($step->area) &&
+                $this->phases->isFigurePaint($step)
+            ) {
                 foreach ($varnish as $matt) {
                     $edges->put($matt, $i, Rule::MetalsPolicy);
                 }
             }
-            if ($this->ground === 'apart' && $step->area->rank === Rank::Ground) {
+            if ($this->phases->ground === 'apart' && $step->area->rank === Rank::Ground) {
                 foreach ($this->steps as $j => $join) {
                     if ($join->technique->key === WellKnown::JOIN_BASE) {
                         $edges->put($i, $j, Rule::GroundPolicy);
                     }
                 }
             }
-            if (! $step->phase->isGround() || ! in_array($this->ground, ['first', 'last'], true)) {
+            if (! $step->phase->isGround() || ! in_array($this->phases->ground, ['first', 'last'], true)) {
                 continue;
             }
             foreach ($this->steps as $j => $other) {
-                if ($other->area === null || ! $this->isFigurePaint($other)) {
+                if ($other->area === null || ! $this->phases->isFigurePaint($other)) {
                     continue;
                 }
-                if ($this->ground === 'first' && $other->phase === Phase::Base) {
+                if ($this->phases->ground === 'first' && $other->phase === Phase::Base) {
                     $edges->put($i, $j, Rule::GroundPolicy);
                 } elseif (
-                    $this->ground === 'last' &&
-                    ! ($this->metals === 'last' && $this->isMetalWork($other->area))
+                    $this->phases->ground === 'last' &&
+                    ! ($this->phases->metals === 'last' && $this->phases->isMetalWork($other->area))
                 ) {
                     $edges->put($j, $i, Rule::GroundPolicy);
                 }
@@ -477,14 +317,14 @@ final readonly class OrderRules
     {
         foreach ($whole as $w) {
             $step = $this->steps[$w];
-            if ($this->isMasking($step)) {
+            if ($this->phases->isMasking($step)) {
                 $this->masking($edges, $w);
 
                 continue;
             }
-            $mine = $this->phase($step);
+            $mine = $this->phases->phase($step);
             foreach ($this->steps as $i => $other) {
-                $theirs = $this->phase($other);
+                $theirs = $this->phases->phase($other);
                 if ($edges->has($w, $i) || $edges->has($i, $w)) {
                     continue; // a method's policy has said so already
                 }
@@ -504,7 +344,7 @@ final readonly class OrderRules
         foreach ($this->steps as $rim => $step) {
             if ($step->phase === Phase::Rim) {
                 foreach ($this->steps as $i => $other) {
-                    if ($i !== $rim && $this->phase($other) < Phase::Rim->value) {
+                    if ($i !== $rim && $this->phases->phase($other) < Phase::Rim->value) {
                         $edges->put($i, $rim, Rule::RimLast);
                     }
                 }
@@ -532,12 +372,7 @@ final readonly class OrderRules
      */
     private function painted(array $own): array
     {
-        return array_values(array_filter($own, fn (int $i) => $this->isFigurePaint($this->steps[$i])));
-    }
-
-    private function isFigurePaint(Step $step): bool
-    {
-        return $step->phase->value >= self::FIRST_PAINT && $step->phase->value <= self::LAST_PAINT;
+        return array_values(array_filter($own, fn (int $i) => $this->phases->isFigurePaint($this->steps[$i])));
     }
 
     /** @return list<int> */

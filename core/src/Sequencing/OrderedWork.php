@@ -34,7 +34,8 @@ final readonly class OrderedWork
     }
 
     /**
-     * The key of each step, in their order. Where pieces of a unit get one step in different paints, the paint is part of
+     * The key of each step, in their order. Where pieces of a unit get one step in different paints, the paint is part
+     * of
      * it.
      *
      * @return list<StepKey>

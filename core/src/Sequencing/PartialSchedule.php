@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sequencing;
 
-/** How far a layout has come: what is done, what is free, what is wet, and when. Only {@see PassScheduler} works on it. */
+/**
+ * How far a layout has come: what is done, what is free, what is wet, and when. Only {@see PassScheduler} works on it.
+ */
 final class PartialSchedule
 {
     public float $now = 0.0;

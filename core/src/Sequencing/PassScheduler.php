@@ -26,11 +26,7 @@ final class PassScheduler
     /** Minutes a pass may start later than another could, if it then takes more areas along. */
     private const WAIT_FOR_MORE = 2.0;
 
-    /** @var array<int, list<int>> by place of an area: the places of those it touches while they are painted */
-    private array $neighbours;
-
-    /** @var list<int> by step: the place of its area */
-    private array $places;
+    private readonly DryingTimes $drying;
 
     /** @var list<string> */
     private array $pots;
@@ -56,20 +52,7 @@ final class PassScheduler
         private readonly Sculpt $sculpt,
         private readonly int $pieces,
     ) {
-        $neighbours = [];
-        foreach ($sculpt->areas as $place => $area) {
-            $neighbours[$place] = [];
-            foreach ($sculpt->areas as $other => $neighbour) {
-                if ($sculpt->touchAtWork($area->key, $neighbour->key)) {
-                    $neighbours[$place][] = $other;
-                }
-            }
-        }
-        $this->neighbours = $neighbours;
-        $this->places = array_map(
-            fn (Step $s) => $s->area === null ? count($sculpt->areas) : $sculpt->place($s->area->key),
-            $steps,
-        );
+        $this->drying = new DryingTimes($steps, $sculpt, $pieces);
         $this->pots = array_map(fn (Step $s) => $s->pot(), $steps);
     }
 
@@ -80,7 +63,7 @@ final class PassScheduler
      */
     public function order(PrecedenceGraph $edges, array $sequence = [], array $stages = []): OrderedWork
     {
-        $cycles = $this->breakCircles($edges);
+        $cycles = Circles::breakAll($edges, $this->steps);
         $before = $edges->reversed();
         $this->ranks = $this->ranks($sequence, $edges, $before);
         $this->stages = $stages;
@@ -113,7 +96,7 @@ final class PassScheduler
             $passes,
             $cycles,
             $work->idle,
-            $this->criticalPath($work->order, $before),
+            $this->drying->criticalPath($work->order, $before),
         );
     }
 
@@ -160,7 +143,7 @@ final class PassScheduler
         $start->potsLeft = count($start->left);
         $start->done = str_repeat('0', count($this->steps));
         $start->handLeft = $this->pieces * array_sum(array_map(fn (Step $s) => $s->minutes, $this->steps));
-        $this->tails = $this->tails($edges, $before);
+        $this->tails = $this->drying->tails($edges, $before);
         $beam = [$start];
         $done = null;
         while ($beam !== []) {
@@ -190,7 +173,9 @@ final class PassScheduler
             usort($next, fn (array $a, array $b) => $a[0] <=> $b[0]);
             $beam = array_map(fn (array $n) => $n[1], array_slice($next, 0, self::BEAM));
             if ($done !== null) {
-                $beam = array_values(array_filter($beam, fn (PartialSchedule $b) => $b->betterThan($done, self::SAME)));
+                $beam = array_values(
+                    array_filter($beam, fn (PartialSchedule $b) => $b->betterThan($done, self::SAME)),
+                );
             }
         }
 
@@ -202,7 +187,7 @@ final class PassScheduler
     {
         $pot = $this->pots[$members[0]];
         $same = $pot === $at->open;
-        $minutes = $this->minutesOf($members);
+        $minutes = $this->drying->minutesOf($members);
         $at->passes[] = [$members, $minutes, $same, $from > $at->now + 1e-9];
         $at->idle += max(0.0, $from - $at->now);
         $at->changes += $same ? 0 : 1;
@@ -214,9 +199,9 @@ final class PassScheduler
             unset($at->free[$i]);
             $step = $this->steps[$i];
             $coat = [$from, $minutes, $step->drying()];
-            $at->wet[$this->places[$i]] = $coat;
+            $at->wet[$this->drying->places[$i]] = $coat;
             if ($step->isMessy() && $step->area !== null) {
-                $at->wetAround[$this->places[$i]] = $coat;
+                $at->wetAround[$this->drying->places[$i]] = $coat;
             }
             foreach ($edges->after($i) as $later => $rules) {
                 if (--$at->waits[$later] === 0) {
@@ -242,38 +227,13 @@ final class PassScheduler
     {
         $end = $at->now + $at->handLeft;
         foreach (array_keys($at->free) as $i) {
-            $end = max($end, max($at->now, $this->readyAt($at, $i, $this->steps[$i]->minutes)) + $this->tails[$i]);
+            $end = max(
+                $end,
+                max($at->now, $this->drying->readyAt($at, $i, $this->steps[$i]->minutes)) + $this->tails[$i],
+            );
         }
 
         return $end;
-    }
-
-    /**
-     * Minutes from the start of each step to the end of what must follow it, drying in between.
-     *
-     * @param  array<int, array<int, array<string, Rule>>>  $before
-     * @return array<int, float>
-     */
-    private function tails(PrecedenceGraph $edges, array $before): array
-    {
-        $tails = array_map(fn (Step $s) => $this->pieces * $s->minutes, $this->steps);
-        $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
-        $last = array_keys($waits, 0, true);
-        while ($last !== []) {
-            $i = array_pop($last);
-            foreach ($before[$i] as $earlier => $rules) {
-                $dries = ! isset($rules[Rule::WhileWet->value]) && $this->waitsFor($i, $earlier);
-                $tails[$earlier] = max(
-                    $tails[$earlier],
-                    $this->steps[$earlier]->minutes + ($dries ? $this->steps[$earlier]->drying() : 0.0) + $tails[$i],
-                );
-                if (--$waits[$earlier] === 0) {
-                    $last[] = $earlier;
-                }
-            }
-        }
-
-        return $tails;
     }
 
     /**
@@ -283,58 +243,25 @@ final class PassScheduler
      */
     private function options(PartialSchedule $at): array
     {
-        $free = array_keys($at->free);
         $into = array_values(array_filter($at->wetNow, fn (int $i) => isset($at->free[$i])));
-        if ($into !== []) {
-            $free = $into;
-        }
-        if ($this->stages !== [] && $free !== []) {
-            $stage = min(array_map(fn (int $i) => $this->stages[$i], $free));
-            $free = array_values(array_filter($free, fn (int $i) => $this->stages[$i] === $stage));
-        }
-        $byPot = [];
-        foreach ($free as $i) {
-            $byPot[$this->pots[$i]][] = $i;
-        }
-        if ($this->ranks !== []) {
-            $lead = array_reduce(
-                $free,
-                fn (?int $best, int $i) => $best === null || [$this->ranks[$i], $i] < [$this->ranks[$best], $best]
-                    ? $i
-                    : $best,
-            );
-            $byPot = $lead === null ? [] : [$this->pots[$lead] => $this->run($byPot[$this->pots[$lead]], $at)];
-        }
         $options = [];
-        foreach ($byPot as $pot => $members) {
-            foreach (
-                $into !== []
-                    ? [[$members, $at->now]]
-                    : ($this->ranks !== []
-                        ? [[$members, $this->startOf($members, $at)]]
-                        : $this->passesOf($members, $at)) as [$now, $from]
-            ) {
-                usort(
-                    $now,
-                    fn (int $a, int $b) => [$this->feedsWet[$a], $this->ranks[$a] ?? 0, $this->places[$a], $a] <=> [
-                        $this->feedsWet[$b],
-                        $this->ranks[$b] ?? 0,
-                        $this->places[$b],
-                        $b,
-                    ],
-                );
-                $options[] = [
-                    [
-                        round($from),
-                        (string) $pot === $at->open ? 0 : 1,
-                        $at->left[$pot] - count($now),
-                        $this->steps[$now[0]]->phase->value,
-                        $this->places[$now[0]],
-                        $now[0],
-                    ],
-                    $now,
-                    $from,
+        foreach ($this->byPot($at, $into) as $pot => $members) {
+            $passes = match (true) {
+                $into !== [] => [[$members, $at->now]],
+                $this->ranks !== [] => [[$members, $this->drying->startOf($members, $at)]],
+                default => $this->passesOf($members, $at),
+            };
+            foreach ($passes as [$now, $from]) {
+                $now = $this->inPassOrder($now);
+                $likely = [
+                    round($from),
+                    (string) $pot === $at->open ? 0 : 1,
+                    $at->left[$pot] - count($now),
+                    $this->steps[$now[0]]->phase->value,
+                    $this->drying->places[$now[0]],
+                    $now[0],
                 ];
+                $options[] = [$likely, $now, $from];
             }
         }
         usort($options, fn (array $a, array $b) => $a[0] <=> $b[0]);
@@ -350,6 +277,50 @@ final class PassScheduler
     }
 
     /**
+     * What could be done next, pot by pot: what goes into wet paint before all else, only the lowest stage, and the
+     * one
+     * whose turn it is where the order was made by hand.
+     *
+     * @param  list<int>  $into  free steps that go into something wet
+     * @return array<string, non-empty-list<int>>
+     */
+    private function byPot(PartialSchedule $at, array $into): array
+    {
+        $free = $into === [] ? array_keys($at->free) : $into;
+        if ($this->stages !== [] && $free !== []) {
+            $stage = min(array_map(fn (int $i) => $this->stages[$i], $free));
+            $free = array_values(array_filter($free, fn (int $i) => $this->stages[$i] === $stage));
+        }
+        $byPot = [];
+        foreach ($free as $i) {
+            $byPot[$this->pots[$i]][] = $i;
+        }
+        if ($this->ranks === []) {
+            return $byPot;
+        }
+        $lead = array_reduce(
+            $free,
+            fn (?int $best, int $i) => $best === null || [$this->ranks[$i], $i] < [$this->ranks[$best], $best]
+                ? $i
+                : $best,
+        );
+
+        return $lead === null ? [] : [$this->pots[$lead] => $this->run($byPot[$this->pots[$lead]], $at)];
+    }
+
+    /**
+     * @param  non-empty-list<int>  $members
+     * @return non-empty-list<int> what something wet goes into last, else by hand or by the order of the areas
+     */
+    private function inPassOrder(array $members): array
+    {
+        $key = fn (int $i): array => [$this->feedsWet[$i], $this->ranks[$i] ?? 0, $this->drying->places[$i], $i];
+        usort($members, fn (int $a, int $b) => $key($a) <=> $key($b));
+
+        return $members;
+    }
+
+    /**
      * A pass over all that want the pot, and, where some of them are dry sooner, one over those alone.
      *
      * @param  non-empty-list<int>  $members
@@ -357,11 +328,11 @@ final class PassScheduler
      */
     private function passesOf(array $members, PartialSchedule $at): array
     {
-        $all = $this->startOf($members, $at);
+        $all = $this->drying->startOf($members, $at);
         if (count($members) === 1 || $all <= $at->now + self::SAME) {
             return [[$members, $all]];
         }
-        $alone = array_map(fn (int $i) => $this->startOf([$i], $at), $members);
+        $alone = array_map(fn (int $i) => $this->drying->startOf([$i], $at), $members);
         $soonest = min($alone);
         $dry = array_values(
             array_filter($members, fn (int $i, int $k) => $alone[$k] <= $soonest + self::SAME, ARRAY_FILTER_USE_BOTH),
@@ -369,21 +340,9 @@ final class PassScheduler
         if ($dry === [] || count($dry) === count($members)) {
             return [[$members, $all]];
         }
-        $some = $this->startOf($dry, $at);
+        $some = $this->drying->startOf($dry, $at);
 
         return $some < $all - self::SAME ? [[$members, $all], [$dry, $some]] : [[$members, $all]];
-    }
-
-    /**
-     * When a pass over these steps can start: it takes as long on each piece as all of them together.
-     *
-     * @param  non-empty-list<int>  $members
-     */
-    private function startOf(array $members, PartialSchedule $at): float
-    {
-        $minutes = $this->minutesOf($members);
-
-        return max($at->now, ...array_map(fn (int $i) => $this->readyAt($at, $i, $minutes), $members));
     }
 
     /**
@@ -410,95 +369,6 @@ final class PassScheduler
         return $run;
     }
 
-    /** @return list<Cycle> */
-    private function breakCircles(PrecedenceGraph $edges): array
-    {
-        $cycles = [];
-        while (($circle = $edges->circle()) !== null) {
-            $around = [];
-            $weakest = null;
-            foreach ($circle as $k => $step) {
-                $next = $circle[($k + 1) % count($circle)];
-                $rule = self::strongest($edges->after($step)[$next]);
-                if ($rule === null) {
-                    continue;
-                }
-                $around[] = new HeldBack($rule, $this->steps[$step], $this->steps[$next]);
-                if ($weakest === null || $rule->strength() < $weakest[2]->strength()) {
-                    $weakest = [$step, $next, $rule];
-                }
-            }
-            if ($weakest === null || $around === []) {
-                break;
-            }
-            $edges->drop($weakest[0], $weakest[1]);
-            $cycles[] = new Cycle($around, $weakest[2]);
-        }
-
-        return $cycles;
-    }
-
-    /** @param  array<string, Rule>  $rules */
-    private static function strongest(array $rules): ?Rule
-    {
-        return array_reduce($rules, fn (?Rule $a, Rule $b) => $a === null || $b->strength() > $a->strength() ? $b : $a);
-    }
-
-    /** The first minute at which a step can start on the first piece without touching wet paint on any. */
-    private function readyAt(PartialSchedule $at, int $i, float $minutes): float
-    {
-        $step = $this->steps[$i];
-        $ready = 0.0;
-        if ($step->area === null) {
-            foreach ($at->wet as $coat) {
-                $ready = max($ready, $this->dryAt($coat, $minutes));
-            }
-
-            return $ready;
-        }
-        $place = $this->places[$i];
-        $ready = max(
-            $this->dryAt($at->wet[$place], $minutes),
-            $this->dryAt($at->wet[count($this->sculpt->areas)], $minutes),
-        );
-        foreach ($this->neighbours[$place] as $other) {
-            $ready = max($ready, $this->dryAt($at->wetAround[$other], $minutes));
-        }
-
-        return $ready;
-    }
-
-    /**
-     * Working n pieces step by step, piece k ends a coat at start + k·h and begins the next at start' + (k−1)·h': the
-     * tightest piece is the first where h' ≥ h, else the last.
-     *
-     * @param  array{float, float, float}|null  $coat
-     */
-    private function dryAt(?array $coat, float $minutes): float
-    {
-        if ($coat === null) {
-            return 0.0;
-        }
-        [$start, $each, $drying] = $coat;
-
-        return $start +
-            $drying +
-            ($minutes >= $each ? $each : $this->pieces * $each - ($this->pieces - 1) * $minutes);
-    }
-
-    /** @param  list<int>  $members */
-    private function minutesOf(array $members): float
-    {
-        $minutes = 0.0;
-        $handling = 0.0;
-        foreach ($members as $i) {
-            $minutes += $this->steps[$i]->minutes - $this->steps[$i]->handling;
-            $handling = max($handling, $this->steps[$i]->handling);
-        }
-
-        return $minutes + $handling;
-    }
-
     /**
      * @param  array<int, array<string, Rule>>  $before
      * @return list<Rule>
@@ -517,41 +387,5 @@ final class PassScheduler
         }
 
         return array_values(array_filter(Rule::cases(), fn (Rule $r) => isset($rules[$r->value])));
-    }
-
-    /**
-     * @param  list<int>  $order
-     * @param  array<int, array<int, array<string, Rule>>>  $before
-     */
-    private function criticalPath(array $order, array $before): float
-    {
-        $end = [];
-        $longest = 0.0;
-        foreach ($order as $i) {
-            $start = 0.0;
-            foreach (array_keys($before[$i]) as $earlier) {
-                $step = $this->steps[$earlier];
-                $wet = isset($before[$i][$earlier][Rule::WhileWet->value]);
-                $start = max(
-                    $start,
-                    $end[$earlier] + (! $wet && $this->waitsFor($i, $earlier) ? $step->drying() : 0.0),
-                );
-            }
-            $end[$i] = $start + $this->steps[$i]->minutes;
-            $longest = max($longest, $end[$i]);
-        }
-
-        return $longest;
-    }
-
-    /** Whether one step must wait until the other has dried: on the same area, around messy coats, and over all. */
-    private function waitsFor(int $later, int $earlier): bool
-    {
-        [$over, $under] = [$this->steps[$later], $this->steps[$earlier]];
-
-        return $over->area === null ||
-            $under->area === null ||
-            $over->area->key === $under->area->key ||
-            ($under->isMessy() && $this->sculpt->touchAtWork($over->area->key, $under->area->key));
     }
 }

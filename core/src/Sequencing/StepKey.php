@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Ordotype\Core\Sequencing;
 
 /**
- * The name of a step, which stays when the plan around it changes. Two steps with the same name are the same step; what
+ * The name of a step, which stays when the plan around it changes. Two steps with the same name are the same step;
+ * what
  * stands in the name is not read back.
  */
 final readonly class StepKey
@@ -17,11 +18,15 @@ final readonly class StepKey
     /** Area (`*`: the whole model), technique and pass; of a masking, the first area it is done for. */
     public static function of(Step $step): self
     {
-        return new self($step->place()->id.':'.match (true) {
-            $step->sprays !== [] => $step->sprays[0],
-            $step->phase === Phase::JointTidy => 'joint',
-            default => (string) $step->pass,
-        });
+        return new self(
+            $step->place()->id.
+                ':'.
+                match (true) {
+                    $step->sprays !== [] => $step->sprays[0],
+                    $step->phase === Phase::JointTidy => 'joint',
+                    default => (string) $step->pass,
+                },
+        );
     }
 
     /** With the paint, which tells steps apart that pieces of a unit get in different paints. */

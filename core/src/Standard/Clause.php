@@ -33,10 +33,10 @@ abstract readonly class Clause
     /** Whether another clause is the same but for its id. */
     public function isTheSame(self $other): bool
     {
-        return $this->saysTheSame($other)
-            && $other->label === $this->label
-            && $other->clientText === $this->clientText
-            && $other->severity === $this->severity;
+        return $this->saysTheSame($other) &&
+            $other->label === $this->label &&
+            $other->clientText === $this->clientText &&
+            $other->severity === $this->severity;
     }
 
     /** Equal text for clauses that say the very same: a key to gather them by. */

@@ -58,14 +58,29 @@ final readonly class ClauseChange
     public function fields(): array
     {
         $values = [
-            [ClauseField::Min, $this->min], [ClauseField::Max, $this->max ?? ($this->openMax ?: null)],
-            [ClauseField::Effect, $this->effects], [ClauseField::Extent, $this->extent], [ClauseField::Passes, $this->passes],
-            [ClauseField::By, $this->by], [ClauseField::Technique, $this->technique], [ClauseField::Family, $this->family],
-            [ClauseField::Status, $this->status], [ClauseField::Price, $this->price], [ClauseField::Criterion, $this->criterion],
-            [ClauseField::Limit, $this->limit], [ClauseField::Role, $this->roles], [ClauseField::Inspect, $this->sampled],
-            [ClauseField::Level, $this->level], [ClauseField::Aql, $this->aql], [ClauseField::Limits, $this->limits],
-            [ClauseField::Views, $this->views], [ClauseField::Gates, $this->gates], [ClauseField::Consent, $this->consent],
-            [ClauseField::Size, $this->sizes], [ClauseField::Label, $this->label], [ClauseField::ClientText, $this->clientText],
+            [ClauseField::Min, $this->min],
+            [ClauseField::Max, $this->max ?? ($this->openMax ?: null)],
+            [ClauseField::Effect, $this->effects],
+            [ClauseField::Extent, $this->extent],
+            [ClauseField::Passes, $this->passes],
+            [ClauseField::By, $this->by],
+            [ClauseField::Technique, $this->technique],
+            [ClauseField::Family, $this->family],
+            [ClauseField::Status, $this->status],
+            [ClauseField::Price, $this->price],
+            [ClauseField::Criterion, $this->criterion],
+            [ClauseField::Limit, $this->limit],
+            [ClauseField::Role, $this->roles],
+            [ClauseField::Inspect, $this->sampled],
+            [ClauseField::Level, $this->level],
+            [ClauseField::Aql, $this->aql],
+            [ClauseField::Limits, $this->limits],
+            [ClauseField::Views, $this->views],
+            [ClauseField::Gates, $this->gates],
+            [ClauseField::Consent, $this->consent],
+            [ClauseField::Size, $this->sizes],
+            [ClauseField::Label, $this->label],
+            [ClauseField::ClientText, $this->clientText],
             [ClauseField::Severity, $this->severity],
         ];
 
@@ -91,7 +106,11 @@ final readonly class ClauseChange
     private function steps(StepsClause $c): StepsClause
     {
         $this->onlyHas(ClauseField::Min, ClauseField::Max);
-        $max = $this->openMax ? null : ($this->max === null ? $c->max : $this->whole(ClauseField::Max, $this->max, 0, 99));
+        $max = $this->openMax
+            ? null
+            : ($this->max === null
+                ? $c->max
+                : $this->whole(ClauseField::Max, $this->max, 0, 99));
 
         return new StepsClause($this->id ?? $c->id, $this->min(0, 99) ?? $c->min, $max, ...$this->common($c));
     }
@@ -102,7 +121,12 @@ final readonly class ClauseChange
         $this->closed();
         $max = $this->max === null ? $c->max : $this->whole(ClauseField::Max, $this->max, 0, 99);
 
-        return new SprayedColoursClause($this->id ?? $c->id, $this->min(0, 99) ?? $c->min, $max, ...$this->common($c));
+        return new SprayedColoursClause(
+            $this->id ?? $c->id,
+            $this->min(0, 99) ?? $c->min,
+            $max,
+            ...$this->common($c),
+        );
     }
 
     private function effect(EffectClause $c): EffectClause
@@ -110,12 +134,26 @@ final readonly class ClauseChange
         $this->onlyHas(ClauseField::Effect, ClauseField::Extent, ClauseField::Passes, ClauseField::By);
         $effects = $this->effects === null || $this->effects === [] ? $c->effects : $this->effects;
 
-        return new EffectClause($this->id ?? $c->id, $effects, $this->extent ?? $c->extent, $this->passes ?? $c->passes, $this->by ?? $c->by, ...$this->common($c));
+        return new EffectClause(
+            $this->id ?? $c->id,
+            $effects,
+            $this->extent ?? $c->extent,
+            $this->passes ?? $c->passes,
+            $this->by ?? $c->by,
+            ...$this->common($c),
+        );
     }
 
     private function technique(TechniqueClause $c): TechniqueClause
     {
-        $this->onlyHas(ClauseField::Technique, ClauseField::Family, ClauseField::Status, ClauseField::Extent, ClauseField::Passes, ClauseField::Price);
+        $this->onlyHas(
+            ClauseField::Technique,
+            ClauseField::Family,
+            ClauseField::Status,
+            ClauseField::Extent,
+            ClauseField::Passes,
+            ClauseField::Price,
+        );
         if ($this->technique !== null && ($c->technique === null || $this->family !== null)) {
             throw UnfitChange::notThere(ClauseField::Technique);
         }
@@ -139,7 +177,12 @@ final readonly class ClauseChange
     {
         $this->onlyHas(ClauseField::Criterion, ClauseField::Limit);
 
-        return new FinishClause($this->id ?? $c->id, $this->criterion ?? $c->criterion, $this->limit ?? $c->limit, ...$this->common($c));
+        return new FinishClause(
+            $this->id ?? $c->id,
+            $this->criterion ?? $c->criterion,
+            $this->limit ?? $c->limit,
+            ...$this->common($c),
+        );
     }
 
     private function acceptance(AcceptanceClause $c): AcceptanceClause
@@ -174,7 +217,12 @@ final readonly class ClauseChange
         $this->onlyHas(ClauseField::Size, ClauseField::Max);
         $this->closed();
 
-        return new MinutesClause($this->id ?? $c->id, $this->sizes ?? $c->size, $this->max ?? $c->max, ...$this->common($c));
+        return new MinutesClause(
+            $this->id ?? $c->id,
+            $this->sizes ?? $c->size,
+            $this->max ?? $c->max,
+            ...$this->common($c),
+        );
     }
 
     private function skill(SkillClause $c): SkillClause
@@ -187,7 +235,12 @@ final readonly class ClauseChange
     /** @return array{Scope|null, string|null, string|null, Severity|null} in the order of the constructors */
     private function common(Clause $c): array
     {
-        return [$c->scope, $this->label ?? $c->label, $this->clientText ?? $c->clientText, $this->severity ?? $c->severity];
+        return [
+            $c->scope,
+            $this->label ?? $c->label,
+            $this->clientText ?? $c->clientText,
+            $this->severity ?? $c->severity,
+        ];
     }
 
     private function onlyHas(ClauseField ...$known): void

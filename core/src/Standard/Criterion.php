@@ -21,6 +21,10 @@ enum Criterion: string
     /** Whether the figure must be reached; else it must not be passed. */
     public function isFloor(): bool
     {
-        return in_array($this, [self::TonalSpan, self::Tones, self::LightFromAbove, self::LineShare, self::LastLight], true);
+        return in_array(
+            $this,
+            [self::TonalSpan, self::Tones, self::LightFromAbove, self::LineShare, self::LastLight],
+            true,
+        );
     }
 }

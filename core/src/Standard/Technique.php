@@ -90,8 +90,8 @@ final readonly class Technique
     /** Whether either of the two names the other among what it does not go together with on an area. */
     public function excludesOrIsExcludedBy(self $other): bool
     {
-        return $this->key !== $other->key
-            && (in_array($other->key, $this->excludes, true) || in_array($this->key, $other->excludes, true));
+        return $this->key !== $other->key &&
+            (in_array($other->key, $this->excludes, true) || in_array($this->key, $other->excludes, true));
     }
 
     public function permitsMaterial(Material $material): bool

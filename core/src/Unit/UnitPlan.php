@@ -36,17 +36,54 @@ final readonly class UnitPlan
      * @param  list<Variant>  $variants  dealt over the pieces by share
      * @param  array<string, Choice>  $edits  techniques chosen by hand for the unit, by area
      */
-    public static function of(PlanRequest $request, array $pieces, array $variants = [], array $edits = [], Planner $planner = new Planner()): self
+    public static function of(
+        PlanRequest $request,
+        array $pieces,
+        array $variants = [],
+        array $edits = [],
+        Planner $planner = new Planner(),
+    ): self {
+        $groups = self::groups($request, $pieces === [] ? [new PieceNeeds(1)] : $pieces, $variants);
+        if (count($groups) === 1) {
+            $own = $groups[0]->request($request);
+            $byHand = $groups[0]->edits($edits, $own->sculpt);
+            $plan = $byHand === [] ? $planner->plan($own) : $planner->withEdits($planner->plan($own), $byHand);
+
+            return new self([$groups[0]->kind($plan)], $plan->work);
+        }
+        $drafts = array_map(function (PieceGroup $g) use ($request, $edits, $planner): Draft {
+            $own = $g->request($request);
+
+            return $planner->draft($own, $g->edits($edits, $own->sculpt));
+        }, $groups);
+        $work = WorkOrder::of($request)->lay(self::allSteps($drafts));
+
+        return new self(
+            array_map(
+                fn (PieceGroup $g, Draft $draft) => $g->kind($planner->inOrder($draft, $work)),
+                $groups,
+                $drafts,
+            ),
+            $work,
+        );
+    }
+
+    /**
+     * Pieces that get the same work, the most frequent first.
+     *
+     * @param  non-empty-list<PieceNeeds>  $pieces
+     * @param  list<Variant>  $variants
+     * @return non-empty-list<PieceGroup>
+     */
+    private static function groups(PlanRequest $request, array $pieces, array $variants): array
     {
-        $pieces = $pieces === [] ? [new PieceNeeds(1)] : $pieces;
         $n = count($pieces);
         $dealt = VariantAssignment::byShare($n, array_map(fn (Variant $v) => $v->share, $variants));
         $onSome = [];
         foreach ($request->amendments as $amendment) {
-            if ($amendment->on !== null) {
-                foreach (VariantAssignment::evenly($n, VariantAssignment::count($amendment->on, $n), $amendment->number - 1) as $place) {
-                    $onSome[$place][] = $amendment;
-                }
+            $count = $amendment->on === null ? 0 : VariantAssignment::count($amendment->on, $n);
+            foreach ($count === 0 ? [] : VariantAssignment::evenly($n, $count, $amendment->number - 1) as $place) {
+                $onSome[$place][] = $amendment;
             }
         }
         /** @var array<string, PieceGroup> $alike */
@@ -69,24 +106,8 @@ final readonly class UnitPlan
             $groups,
             fn (PieceGroup $a, PieceGroup $b) => [count($b->pieces), $a->place] <=> [count($a->pieces), $b->place],
         );
-        if (count($groups) === 1) {
-            $own = $groups[0]->request($request);
-            $byHand = $groups[0]->edits($edits, $own->sculpt);
-            $plan = $byHand === [] ? $planner->plan($own) : $planner->withEdits($planner->plan($own), $byHand);
 
-            return new self([$groups[0]->kind($plan)], $plan->work);
-        }
-        $drafts = array_map(function (PieceGroup $g) use ($request, $edits, $planner): Draft {
-            $own = $g->request($request);
-
-            return $planner->draft($own, $g->edits($edits, $own->sculpt));
-        }, $groups);
-        $work = WorkOrder::of($request)->lay(self::allSteps($drafts));
-
-        return new self(
-            array_map(fn (PieceGroup $g, Draft $draft) => $g->kind($planner->inOrder($draft, $work)), $groups, $drafts),
-            $work,
-        );
+        return $groups;
     }
 
     public function kindOf(int $piece): PieceKind

@@ -47,7 +47,8 @@ final readonly class ChangeWords
         return match (true) {
             $subject instanceof Clause => $subject->label ?? LadderWords::suffix($subject->suffix()),
             $subject instanceof Tier, $subject instanceof Technique => $subject->name,
-            $subject instanceof PriceRange => "{$subject->size->value} {$subject->role->value} at ".$this->tierName($subject->tier),
+            $subject instanceof PriceRange => "{$subject->size->value} {$subject->role->value} at ".
+                $this->tierName($subject->tier),
             default => '',
         };
     }
@@ -85,9 +86,11 @@ final readonly class ChangeWords
 
     private function head(Tier $t): string
     {
-        return "$t->name, {$t->status->value}, pace {$t->pace->value}, looked at from ".Terms::number($t->viewing->distanceCm)
-            ." cm, aim {$t->aim->value}, what no clause names is ".Terms::status($t->defaultStatus())
-            .($t->extends === null ? '' : ', takes the clauses of '.$this->tierName($t->extends));
+        return "$t->name, {$t->status->value}, pace {$t->pace->value}, looked at from ".
+            Terms::number($t->viewing->distanceCm).
+            " cm, aim {$t->aim->value}, what no clause names is ".
+            Terms::status($t->defaultStatus()).
+            ($t->extends === null ? '' : ', takes the clauses of '.$this->tierName($t->extends));
     }
 
     /** What of a technique is not as in another version of it. */

@@ -44,7 +44,8 @@ final readonly class CheckWords
     public function question(Question $q): string
     {
         if ($q->isFinalLook()) {
-            return 'Turned slowly in the hand, left and right included: is there paint where it should not be, or something forgotten?';
+            return 'Turned slowly in the hand, left and right included: is there paint where it '.
+                'should not be, or something forgotten?';
         }
         if ($q->looksForFaults()) {
             return $q->group === null
@@ -53,7 +54,10 @@ final readonly class CheckWords
         }
         $steps = array_filter($q->asked, fn (AskedThere $a) => $a->requirement instanceof StepsRequirement);
         if (count($q->asked) > 1 && count($steps) === count($q->asked)) {
-            $parts = array_map(fn (AskedThere $a) => self::steps($a->requirement).' on '.self::names($a->areas), $q->asked);
+            $parts = array_map(
+                fn (AskedThere $a) => self::steps($a->requirement).' on '.self::names($a->areas),
+                $q->asked,
+            );
 
             return 'Can the colour steps be told apart: '.implode('; ', $parts).'?';
         }
@@ -80,7 +84,9 @@ final readonly class CheckWords
 
         return match (true) {
             ! $j->sighting->isNoticed() => Terms::sentence("$seen: not noticed"),
-            ! $j->sighting->isPlain() && $j->severity === Severity::Minor => Terms::sentence("$seen: noticed, just, so minor at most"),
+            ! $j->sighting->isPlain() && $j->severity === Severity::Minor => Terms::sentence(
+                "$seen: noticed, just, so minor at most",
+            ),
             default => Terms::sentence("$basis; $seen"),
         };
     }
@@ -100,9 +106,12 @@ final readonly class CheckWords
     public static function verdict(Verdict $v): string
     {
         return match (true) {
-            $v->counted['critical'] > 0 => self::count($v->counted['critical'], 'critical fault').': it cannot leave',
-            $v->counted['major'] > $v->majorLimit => self::count($v->counted['major'], 'major fault').': back to the bench',
-            $v->counted['minor'] > $v->minorLimit => "{$v->counted['minor']} minor faults where $v->minorLimit pass: back to the bench",
+            $v->counted['critical'] > 0 => self::count($v->counted['critical'], 'critical fault').
+                ': it cannot leave',
+            $v->counted['major'] > $v->majorLimit => self::count($v->counted['major'], 'major fault').
+                ': back to the bench',
+            $v->counted['minor'] > $v->minorLimit => "{$v->counted['minor']} minor faults where $v->minorLimit ".
+                'pass: back to the bench',
             $v->open !== [] => self::count(count($v->open), 'question').' still to answer',
             default => "Passes, {$v->counted['minor']} minor of $v->minorLimit",
         };
@@ -115,8 +124,11 @@ final readonly class CheckWords
             SigningRule::NotOwnWork => 'signed by someone who did not paint on it',
             SigningRule::SomebodyElseMay => 'You painted on it, and somebody else may sign it.',
             SigningRule::Alone => 'own work, signed alone in a studio of one',
-            SigningRule::OthersAnswered => 'own work: everyone who may sign painted on it; another person answered the mandatory questions',
-            SigningRule::OthersMustAnswer => 'You painted on it, and so did everyone else who may sign: another person must answer its mandatory questions first.',
+            SigningRule::OthersAnswered => 'own work: everyone who may sign painted on it; another person '.
+                'answered the mandatory questions',
+            SigningRule::OthersMustAnswer => 'You painted on it, and so did everyone else who may sign: another '.
+                'person must '.
+                'answer its mandatory questions first.',
         };
     }
 
@@ -134,7 +146,8 @@ final readonly class CheckWords
             FaultGroup::Borders => 'Are the borders clean, with no paint on the neighbours?',
             FaultGroup::Surface => 'Is the paint smooth, and the detail still crisp?',
             FaultGroup::Washes => 'Are washes and glazes free of rings, pools and frost?',
-            FaultGroup::Light => 'Does the light sit right: enough contrast, from above, with no dust and no stark layers?',
+            FaultGroup::Light => 'Does the light sit right: enough contrast, from above, with no dust and no '.
+                'stark layers?',
             FaultGroup::Lines => 'Are lines even, unbroken and thin enough?',
             FaultGroup::Colour => 'Are the colours those of the scheme, like the rest of the unit?',
             FaultGroup::Details => 'Do the eyes look the same way?',
@@ -151,16 +164,21 @@ final readonly class CheckWords
 
         return match (true) {
             $r instanceof StepsRequirement => 'can '.self::steps($r).' colour steps be told apart',
-            $r instanceof TechniqueRequirement => 'is the '.$this->words->techniqueName($r->technique).' there'.self::passes($r->passes),
+            $r instanceof TechniqueRequirement => 'is the '.
+                $this->words->techniqueName($r->technique).
+                ' there'.
+                self::passes($r->passes),
             $r instanceof FinishRequirement => self::finish($r->criterion),
-            $r instanceof EffectRequirement => self::effect($r->effects[0] ?? null).self::extent($r->extent, $asked->areas).self::passes($r->passes),
+            $r instanceof EffectRequirement => self::effect($r->effects[0] ?? null).
+                self::extent($r->extent, $asked->areas).
+                self::passes($r->passes),
             default => 'is it there',
         };
     }
 
     private static function steps(Requirement $r): string
     {
-        return ! $r instanceof StepsRequirement ? '' : $r->min.($r->max === null ? ' or more' : " to $r->max");
+        return ! ($r instanceof StepsRequirement) ? '' : $r->min.($r->max === null ? ' or more' : " to $r->max");
     }
 
     /** @param  list<Area>  $areas */

@@ -23,7 +23,10 @@ use Ordotype\Core\Standard\TechniqueStatus;
 /** Clauses in words: as a name, as a sentence, and as the few words that fit a cell of the ladder. */
 final readonly class ClauseWords
 {
-    /** @param  Sculpt|null  $sculpt  whose areas a scope may name; null: areas are called by their keys as they are read */
+    /**
+     * @param  Sculpt|null  $sculpt  whose areas a scope may name; null: areas are called by their keys as they are
+     * read
+     */
     public function __construct(private Standard $standard, private ?Sculpt $sculpt = null)
     {
     }
@@ -47,8 +50,10 @@ final readonly class ClauseWords
             $clause instanceof TechniqueClause => $this->technique($clause).$on,
             $clause instanceof FinishClause => self::finish($clause).$on,
             $clause instanceof AcceptanceClause => self::acceptance($clause),
-            $clause instanceof MinutesClause => 'at most '.Terms::number($clause->max).' minutes a model, '
-                .Terms::any(array_map(fn ($s) => $s->value, $clause->size)),
+            $clause instanceof MinutesClause => 'at most '.
+                Terms::number($clause->max).
+                ' minutes a model, '.
+                Terms::any(array_map(fn ($s) => $s->value, $clause->size)),
             $clause instanceof SkillClause => "painted by someone of skill $clause->min or more",
             default => 'a clause',
         };
@@ -62,7 +67,8 @@ final readonly class ClauseWords
         }
         $words[] = $scope->material === null ? '' : Terms::any(array_map(Terms::material(...), $scope->material));
         $words[] = $scope->relief === null ? '' : 'with '.Terms::any(array_map(Terms::relief(...), $scope->relief));
-        $words[] = $scope->facing === null ? '' : 'facing '.Terms::any(array_map(fn ($w) => $w->value, $scope->facing));
+        $words[] =
+            $scope->facing === null ? '' : 'facing '.Terms::any(array_map(fn ($w) => $w->value, $scope->facing));
         $words[] = $scope->area === null ? '' : Terms::any(array_map($this->areaName(...), $scope->area));
         $words[] = $scope->focusMin === null ? '' : "focus $scope->focusMin and up";
         $words[] = $scope->except === null ? '' : 'except '.$this->scope($scope->except);
@@ -74,15 +80,24 @@ final readonly class ClauseWords
     public function cell(Clause $clause): string
     {
         return match (true) {
-            $clause instanceof StepsClause => $clause->max === null ? "$clause->min or more" : "{$clause->min}–{$clause->max}",
-            $clause instanceof SprayedColoursClause => $clause->min === $clause->max ? (string) $clause->min : "{$clause->min}–{$clause->max}",
+            $clause instanceof StepsClause => $clause->max === null
+                ? "$clause->min or more"
+                : "{$clause->min}–{$clause->max}",
+            $clause instanceof SprayedColoursClause => $clause->min === $clause->max
+                ? (string) $clause->min
+                : "{$clause->min}–{$clause->max}",
             $clause instanceof EffectClause => self::where($clause),
             $clause instanceof TechniqueClause => $clause->status === TechniqueStatus::Required
                 ? self::where($clause)
-                : ($clause->status === TechniqueStatus::ToAgree ? 'to agree' : Terms::status($clause->status)),
-            $clause instanceof FinishClause => ($clause->criterion->isFloor() ? 'at least ' : 'at most ')
-                .Terms::number($clause->limit).self::shortUnit($clause->criterion),
-            $clause instanceof AcceptanceClause => "{$clause->limits['minor']} minor, ".count($clause->views).' views',
+                : ($clause->status === TechniqueStatus::ToAgree
+                    ? 'to agree'
+                    : Terms::status($clause->status)),
+            $clause instanceof FinishClause => ($clause->criterion->isFloor() ? 'at least ' : 'at most ').
+                Terms::number($clause->limit).
+                self::shortUnit($clause->criterion),
+            $clause instanceof AcceptanceClause => "{$clause->limits['minor']} minor, ".
+                count($clause->views).
+                ' views',
             $clause instanceof MinutesClause => Terms::minutes($clause->max),
             $clause instanceof SkillClause => "skill $clause->min",
             default => '',
@@ -92,24 +107,33 @@ final readonly class ClauseWords
     /** What tells the rungs of a row apart that ask for different effects. */
     public function whichEffect(EffectClause $clause): string
     {
-        return Terms::any(array_map(fn (Effect $e) => match ($e) {
-            Effect::Separate => 'neutral',
-            Effect::SeparateTinted => 'tinted to the surface',
-            Effect::Letter => 'suggested',
-            Effect::LetterFull => 'real writing',
-            default => Terms::effect($e),
-        }, $clause->effects));
+        return Terms::any(
+            array_map(
+                fn (Effect $e) => match ($e) {
+                    Effect::Separate => 'neutral',
+                    Effect::SeparateTinted => 'tinted to the surface',
+                    Effect::Letter => 'suggested',
+                    Effect::LetterFull => 'real writing',
+                    default => Terms::effect($e),
+                },
+                $clause->effects,
+            ),
+        );
     }
 
     /** The name of a technique in the middle of a sentence. */
     public function techniqueName(string $key): string
     {
-        return mb_strtolower($this->standard->hasTechnique($key) ? $this->standard->technique($key)->name : Terms::plain($key));
+        return mb_strtolower(
+            $this->standard->hasTechnique($key) ? $this->standard->technique($key)->name : Terms::plain($key),
+        );
     }
 
     private function areaName(string $key): string
     {
-        return mb_strtolower($this->sculpt?->has($key) === true ? $this->sculpt->area($key)->name : Terms::plain($key));
+        return mb_strtolower(
+            $this->sculpt?->has($key) === true ? $this->sculpt->area($key)->name : Terms::plain($key),
+        );
     }
 
     private static function range(int $min, ?int $max): string
@@ -119,8 +143,10 @@ final readonly class ClauseWords
 
     private function effect(EffectClause $clause): string
     {
-        return Terms::any(array_map(Terms::effect(...), $clause->effects)).' '
-            .Terms::extent($clause->extent()).Terms::passes($clause->passes());
+        return Terms::any(array_map(Terms::effect(...), $clause->effects)).
+            ' '.
+            Terms::extent($clause->extent()).
+            Terms::passes($clause->passes());
     }
 
     /** @param  list<string>|null  $by */
@@ -136,9 +162,10 @@ final readonly class ClauseWords
             $clause->family !== null => 'every technique of '.Terms::family($clause->family),
             default => '',
         };
-        $how = $clause->status === TechniqueStatus::Required
-            ? ' '.Terms::extent($clause->extent()).Terms::passes($clause->passes())
-            : '';
+        $how =
+            $clause->status === TechniqueStatus::Required
+                ? ' '.Terms::extent($clause->extent()).Terms::passes($clause->passes())
+                : '';
         $price = $clause->price === null ? '' : ", at $clause->price {$this->standard->currency}";
 
         return "$what ".Terms::status($clause->status).$how.$price;
@@ -148,14 +175,18 @@ final readonly class ClauseWords
     {
         $limit = Terms::number($clause->limit).Terms::unit($clause->criterion);
 
-        return Terms::criterion($clause->criterion).' '.($clause->criterion->isFloor() ? 'at least' : 'at most')." $limit";
+        return Terms::criterion($clause->criterion).
+            ' '.
+            ($clause->criterion->isFloor() ? 'at least' : 'at most').
+            " $limit";
     }
 
     private static function acceptance(AcceptanceClause $clause): string
     {
-        return ($clause->sampled ? 'a sample is checked' : 'every model is checked')
-            .", {$clause->limits['minor']} minor and {$clause->limits['major']} major faults pass, "
-            .count($clause->views).' views';
+        return ($clause->sampled ? 'a sample is checked' : 'every model is checked').
+            ", {$clause->limits['minor']} minor and {$clause->limits['major']} major faults pass, ".
+            count($clause->views).
+            ' views';
     }
 
     private static function where(Clause $clause): string

@@ -49,11 +49,14 @@ final readonly class LadderWords
         $effects = array_filter($clauses, fn (?Clause $c) => $c instanceof EffectClause);
         $varies = count(array_unique(array_map(fn (EffectClause $c) => $this->words->whichEffect($c), $effects))) > 1;
 
-        return array_map(fn (?Clause $c) => match (true) {
-            $c === null => '',
-            $varies && $c instanceof EffectClause => $this->words->whichEffect($c),
-            default => $this->words->cell($c),
-        }, $clauses);
+        return array_map(
+            fn (?Clause $c) => match (true) {
+                $c === null => '',
+                $varies && $c instanceof EffectClause => $this->words->whichEffect($c),
+                default => $this->words->cell($c),
+            },
+            $clauses,
+        );
     }
 
     /** Why a finding cannot be meant so. */
@@ -66,19 +69,32 @@ final readonly class LadderWords
         return match ($f->kind) {
             FindingKind::FloorAboveCeiling => $this->floorAboveCeiling($f),
             FindingKind::MatchesNothing => $f->isInScope
-                ? "Nothing that $first asks for can be done on any area in its scope: no technique fits the material and relief there."
+                ? "Nothing that $first asks for can be done on any area in its scope: no technique ".
+                    'fits the material and relief there.'
                 : "No area of any model can be in the scope of $first.",
-            FindingKind::NobodyMay => "$first asks for ".$this->words->sentence($f->clauses[0]).", and $tier allows no technique that gives it.",
+            FindingKind::NobodyMay => "$first asks for ".
+                $this->words->sentence($f->clauses[0]).
+                ", and $tier allows no technique that gives it.",
             FindingKind::NobodySees => $this->nobodySees($f),
-            FindingKind::AsksLess => "$tier asks for less than {$f->lower?->name} on ".$this->kind($f->where, $f->clauses[0])
-                .": $first asks for ".$this->words->sentence($f->clauses[0]).", and nothing $tier asks there is as much.",
+            FindingKind::AsksLess => "$tier asks for less than {$f->lower?->name} on ".
+                $this->kind($f->where, $f->clauses[0]).
+                ": $first asks for ".
+                $this->words->sentence($f->clauses[0]).
+                ", and nothing $tier asks there is as much.",
             FindingKind::SameAs => "$tier asks exactly what {$f->lower?->name} asks: a client would pay for a name.",
             FindingKind::LowersBar => $f->figure === null
-                ? "$first can only be met by work of grade $f->grade or less, and the pace of $tier wants grade {$f->tier->pace->gradeBar()}: the bar is lowered wherever it holds."
-                : "On the $figure, ".PlanWords::area($f->area).", $first can only be met by rougher work than the pace of $tier wants.",
+                ? "$first can only be met by work of grade $f->grade or less, and the ".
+                    "pace of $tier wants grade {$f->tier->pace->gradeBar()}: the bar is lowered wherever it holds."
+                : "On the $figure, ".
+                    PlanWords::area($f->area).
+                    ", $first can only be met by rougher work than the pace of $tier wants.",
             FindingKind::CannotBeMet => "On the $figure, $tier cannot be met: ".$this->conflict($f).'.',
-            FindingKind::OverMinutes => "The $figure takes ".Terms::minutes($f->minutes ?? 0.0)." at $tier, and $first is what it asks.",
-            FindingKind::BelowCost => "A $figure at $tier costs {$f->price?->low} {$this->standard->currency} of bench time, and its range starts lower.",
+            FindingKind::OverMinutes => "The $figure takes ".
+                Terms::minutes($f->minutes ?? 0.0).
+                " at $tier, and $first is what it asks.",
+            FindingKind::BelowCost => "A $figure at $tier costs {$f->price?->low} {$this->standard->currency} ".
+                'of bench '.
+                'time, and its range starts lower.',
         };
     }
 
@@ -94,14 +110,18 @@ final readonly class LadderWords
             FindingKind::MatchesNothing => $f->isInScope
                 ? 'Take it out; or change its scope, its extent or the techniques it names.'
                 : 'Take it out; or widen its scope, or name the ground in it if the ground is meant.',
-            FindingKind::NobodyMay => "Allow $technique at $tier".($names === [] ? '' : ', or another of '.implode(', ', $names)).'.',
+            FindingKind::NobodyMay => "Allow $technique at $tier".
+                ($names === [] ? '' : ', or another of '.implode(', ', $names)).
+                '.',
             FindingKind::NobodySees => $f->unseen === null
                 ? "Leave it out at $tier: nobody can check it."
                 : "Look from {$f->unseen->value} in the check, or leave it out.",
             FindingKind::AsksLess => "Ask it at $tier too.",
             FindingKind::SameAs => "Retire $tier, or say what it does more.",
             FindingKind::LowersBar => match (true) {
-                $f->figure !== null => 'Allow a cleaner technique that gives it, name one in its sentence, or leave this kind of area out of its scope.',
+                $f->figure !== null => 'Allow a cleaner technique that gives it, name one in its sentence, or '.
+                    'leave this '.
+                    'kind of area out of its scope.',
                 $technique === null => 'Allow something cleaner that gives it, or leave it out.',
                 default => "Allow $technique at $tier.",
             },
@@ -134,8 +154,14 @@ final readonly class LadderWords
         $ceiling = $f->clauses[1] ?? $floor;
         $what = $floor instanceof StepsClause ? 'colour steps' : 'sprayed colours';
 
-        return $this->quoted($floor).' asks for '.$this->words->sentence($floor).' where '.$this->quoted($ceiling)
-            .' asks for '.$this->words->sentence($ceiling).": nothing can have so many and so few $what.";
+        return $this->quoted($floor).
+            ' asks for '.
+            $this->words->sentence($floor).
+            ' where '.
+            $this->quoted($ceiling).
+            ' asks for '.
+            $this->words->sentence($ceiling).
+            ": nothing can have so many and so few $what.";
     }
 
     private function nobodySees(Finding $f): string
@@ -143,7 +169,8 @@ final readonly class LadderWords
         $clause = $this->quoted($f->clauses[0]);
 
         return $f->unseen !== null
-            ? "$clause asks for something in the view from {$f->unseen->value}, and no check at {$f->tier->name} looks from there."
+            ? "$clause asks for something in the view from {$f->unseen->value}, and no ".
+                    "check at {$f->tier->name} looks from there."
             : sprintf(
                 '%s leaves marks of at most %s mm, and from %s cm the sharpest eye sees no less than %.2f mm.',
                 $clause,

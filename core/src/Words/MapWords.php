@@ -17,21 +17,32 @@ final class MapWords
         $others = implode(', ', array_map(fn (Area $a) => $a->name, $f->others));
 
         return match ($f->kind) {
-            MapOddity::NoOutlines => 'This is a quick sculpt: planning works, drawing and measuring do not until areas are outlined.',
-            MapOddity::NoMain => 'No area is a main one, so nothing that is asked of main areas is asked of this figure.',
+            MapOddity::NoOutlines => 'This is a quick sculpt: planning works, drawing and measuring do not '.
+                'until areas are outlined.',
+            MapOddity::NoMain => 'No area is a main one, so nothing that is asked of main areas is asked of '.
+                'this figure.',
             MapOddity::SurroundApart => "$area is framed by $others, but the two are not said to touch.",
-            MapOddity::LargeDetail => "$area is a detail and has ".Terms::number($f->area->sharePct ?? 0.0).' % of the surface.',
+            MapOddity::LargeDetail => "$area is a detail and has ".
+                Terms::number($f->area->sharePct ?? 0.0).
+                ' % of the surface.',
             MapOddity::TooFewPoints => "Ring $f->ring of $area at the $f->view has fewer than three points.",
             MapOddity::CrossesItself => "Ring $f->ring of $area at the $f->view crosses itself.",
             MapOddity::Hidden => "$area cannot be seen at the $f->view: areas of higher layers cover it.",
             MapOddity::NotOutlined => "$area has no outline: it is planned, but not drawn or measured.",
             MapOddity::Facing => "$area faces {$f->area?->facing->value} and is outlined on the other side only.",
-            MapOddity::Share => "$area has ".Terms::number($f->area->sharePct ?? 0.0).' % of the surface, but '
-                .Terms::number($f->figure ?? 0.0).' % of what is outlined.',
-            MapOddity::TouchesApart => "$area and $others are said to touch and lie ".round($f->figure ?? 0.0).' mm apart in the outlines.',
-            MapOddity::SameLayer => "$area and $others lie over one another at the $f->view and have the same layer: one of them must be higher.",
-            MapOddity::TouchesUnsaid => "$area meets $others in the outlines and is not said to touch "
-                .(count($f->others) === 1 ? 'it' : 'them').': right where one only stands before the other.',
+            MapOddity::Share => "$area has ".
+                Terms::number($f->area->sharePct ?? 0.0).
+                ' % of the surface, but '.
+                Terms::number($f->figure ?? 0.0).
+                ' % of what is outlined.',
+            MapOddity::TouchesApart => "$area and $others are said to touch and lie ".
+                round($f->figure ?? 0.0).
+                ' mm apart in the outlines.',
+            MapOddity::SameLayer => "$area and $others lie over one another at ".
+                "the $f->view and have the same layer: one of them must be higher.",
+            MapOddity::TouchesUnsaid => "$area meets $others in the outlines and is not said to touch ".
+                (count($f->others) === 1 ? 'it' : 'them').
+                ': right where one only stands before the other.',
         };
     }
 }

@@ -76,7 +76,8 @@ final readonly class PlanWords
         return match ($reason->kind) {
             ReasonKind::Clause => $this->clauseName((string) $reason->clause),
             ReasonKind::Amendment => "amendment $reason->amendment",
-            ReasonKind::Method => 'the method'.($reason->school === null ? '' : ': '.Terms::school($reason->school)),
+            ReasonKind::Method => 'the method'.
+                ($reason->school === null ? '' : ': '.Terms::school($reason->school)),
             ReasonKind::Base => 'every area gets one base colour',
             ReasonKind::Tidying => 'a wash leaves marks that are tidied',
             ReasonKind::Parts => 'what is kept apart is joined',
@@ -112,10 +113,17 @@ final readonly class PlanWords
         $subject = $this->subject($asked);
 
         return match (true) {
-            $asked instanceof EffectRequirement => "$subject ".Terms::extent($asked->extent).Terms::passes($asked->passes)
-                .($asked->by === null ? '' : ' by '.Terms::any(array_map($this->words->techniqueName(...), $asked->by))),
-            $asked instanceof TechniqueRequirement => "$subject ".Terms::extent($asked->extent).Terms::passes($asked->passes),
-            $asked instanceof StepsRequirement => $asked->min.($asked->max === null ? ' colour steps or more' : " to $asked->max colour steps"),
+            $asked instanceof EffectRequirement => "$subject ".
+                Terms::extent($asked->extent).
+                Terms::passes($asked->passes).
+                ($asked->by === null
+                    ? ''
+                    : ' by '.Terms::any(array_map($this->words->techniqueName(...), $asked->by))),
+            $asked instanceof TechniqueRequirement => "$subject ".
+                Terms::extent($asked->extent).
+                Terms::passes($asked->passes),
+            $asked instanceof StepsRequirement => $asked->min.
+                ($asked->max === null ? ' colour steps or more' : " to $asked->max colour steps"),
             default => $subject,
         };
     }
@@ -123,14 +131,20 @@ final readonly class PlanWords
     /** Why an area cannot be planned, without its full stop. */
     public function conflict(Conflict $conflict): string
     {
-        $parts = array_map(fn (Requirement $r) => '“'.$this->reasons($r->reasons).'” asks for '.$this->demand($r), $conflict->asked);
+        $parts = array_map(
+            fn (Requirement $r) => '“'.$this->reasons($r->reasons).'” asks for '.$this->demand($r),
+            $conflict->asked,
+        );
 
         return match ($conflict->cause) {
             ConflictCause::NothingGivesIt => implode('; ', $parts).', which no allowed technique can give here',
-            ConflictCause::NotTogether => implode('; ', $parts).': together they cannot be met with what is allowed here',
+            ConflictCause::NotTogether => implode('; ', $parts).
+                ': together they cannot be met with what is allowed here',
             ConflictCause::NoBase => 'no technique that gives a base colour is allowed here',
-            ConflictCause::BaseLacksWhatItNeeds => 'no allowed base colour can be given here without something it needs that is not there',
-            ConflictCause::MethodAdds => 'the clauses can be met one by one and together, but not with what the method adds',
+            ConflictCause::BaseLacksWhatItNeeds => 'no allowed base colour can be given here without something '.
+                'it needs that is not there',
+            ConflictCause::MethodAdds => 'the clauses can be met one by one and together, but not with what the '.
+                'method adds',
         };
     }
 
@@ -138,7 +152,10 @@ final readonly class PlanWords
     public function notApplicable(NotApplicable $one): string
     {
         $by = $one->asked instanceof EffectRequirement ? $one->asked->by : null;
-        $who = $by === null ? 'no technique of the catalogue' : 'none of '.implode(', ', array_map($this->words->techniqueName(...), $by));
+        $who =
+            $by === null
+                ? 'no technique of the catalogue'
+                : 'none of '.implode(', ', array_map($this->words->techniqueName(...), $by));
         $extent = $one->asked instanceof EffectRequirement ? Terms::extent($one->asked->extent) : '';
 
         return match ($one->why) {
@@ -158,13 +175,30 @@ final readonly class PlanWords
 
         return match (true) {
             $obstacle->unfit !== null => 'an amendment of this plan speaks of a clause that this tier does not have',
-            $obstacle->rule !== null => Terms::rule($obstacle->rule).': whatever the tier asks comes after all the rest of the work',
-            $obstacle->asked !== null => $this->demand($obstacle->asked).' on '.$where.' (“'.$this->reasons($obstacle->asked->reasons).'”) is not met by this plan',
-            default => "$where lacks ".Terms::any(array_values(array_unique(array_map(fn (MustHold $m) => match ($m) {
-                MustHold::OneBase => 'its one base colour',
-                MustHold::Tidying => 'the tidying of its wash',
-                MustHold::Needs => 'what a technique needs',
-            }, $obstacle->lacking))), ' and '),
+            $obstacle->rule !== null => Terms::rule($obstacle->rule).
+                ': whatever the tier asks comes after all the rest of the work',
+            $obstacle->asked !== null => $this->demand($obstacle->asked).
+                ' on '.
+                $where.
+                ' (“'.
+                $this->reasons($obstacle->asked->reasons).
+                '”) is not met by this plan',
+            default => "$where lacks ".
+                Terms::any(
+                    array_values(
+                        array_unique(
+                            array_map(
+                                fn (MustHold $m) => match ($m) {
+                                    MustHold::OneBase => 'its one base colour',
+                                    MustHold::Tidying => 'the tidying of its wash',
+                                    MustHold::Needs => 'what a technique needs',
+                                },
+                                $obstacle->lacking,
+                            ),
+                        ),
+                    ),
+                    ' and ',
+                ),
         };
     }
 

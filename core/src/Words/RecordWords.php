@@ -17,7 +17,8 @@ final class RecordWords
             Damage::DoesNotFollow => 'it does not follow on the record before it',
             Damage::TextChanged => 'its text was changed: the hash does not fit',
             Damage::NamesAnother => 'its text names another record before it',
-            Damage::TailMissing => 'the chain does not end in the head that was given: records after it are missing, or the head is of another chain',
+            Damage::TailMissing => 'the chain does not end in the head that was given: records after it are missing, '.
+                'or the head is of another chain',
         };
     }
 }

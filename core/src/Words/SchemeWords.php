@@ -15,9 +15,11 @@ final class SchemeWords
         return match ($p->kind) {
             SlotProblemKind::NoColours => 'The scheme has no colours for this yet.',
             SlotProblemKind::NotOnShelf => "$p->paint is not on the shelf.",
-            SlotProblemKind::ShadeHardlyDarker => "The shade $p->paint is hardly darker than $p->beside: it will not show.",
+            SlotProblemKind::ShadeHardlyDarker => "The shade $p->paint is hardly darker than $p->beside: it ".
+                'will not show.',
             SlotProblemKind::LightNotLighter => "The light $p->paint is not lighter than $p->beside before it.",
-            SlotProblemKind::LightHardlyLighter => "The light $p->paint is hardly lighter than $p->beside: the difference is not seen on the table.",
+            SlotProblemKind::LightHardlyLighter => "The light $p->paint is hardly lighter than $p->beside: the ".
+                'difference is not seen on the table.',
         };
     }
 }

@@ -167,7 +167,9 @@ final class Terms
     /** What a surface is like: its material and the forms of it. */
     public static function surface(Area $area): string
     {
-        return self::material($area->material).' with '.self::any(array_map(self::relief(...), $area->relief), ' and ');
+        return self::material($area->material).
+            ' with '.
+            self::any(array_map(self::relief(...), $area->relief), ' and ');
     }
 
     public static function family(Family $family): string
@@ -266,7 +268,9 @@ final class Terms
             'on_gloss' => 'on gloss',
             'wet_wash' => 'into a wet wash',
             'under_wash' => 'under the wash',
-            'first', 'last', 'over', 'none' => $school === School::SkinWash ? ['first' => 'before the base', 'over' => 'over the base', 'none' => 'none'][$answer] ?? $answer : $answer,
+            'first', 'last', 'over', 'none' => $school === School::SkinWash
+                ? ['first' => 'before the base', 'over' => 'over the base', 'none' => 'none'][$answer] ?? $answer
+                : $answer,
             default => self::plain($answer),
         };
     }

@@ -146,7 +146,8 @@ final readonly class Voices
         $again = $more ? 'more of this: ' : '';
 
         return match (true) {
-            $r instanceof EffectRequirement => $again.Terms::any(array_map(Terms::effectForClients(...), $r->effects)),
+            $r instanceof EffectRequirement => $again.
+                Terms::any(array_map(Terms::effectForClients(...), $r->effects)),
             $r instanceof TechniqueRequirement => $again.$this->words->subject($r),
             $r instanceof StepsRequirement => $r->min > 1 ? "at least $r->min shades from dark to light" : null,
             $r instanceof ModelRequirement && $r->kind() === RequirementKind::SprayedColours => ($r->min ?? 0) > 0
@@ -166,12 +167,15 @@ final readonly class Voices
     {
         return match (true) {
             $r === null => null,
-            $r instanceof EffectRequirement => Terms::extent($r->extent).Terms::passes($r->passes)
-                .($r->by === null ? '' : ' by '.Terms::any(array_map($this->words->techniqueName(...), $r->by))),
+            $r instanceof EffectRequirement => Terms::extent($r->extent).
+                Terms::passes($r->passes).
+                ($r->by === null ? '' : ' by '.Terms::any(array_map($this->words->techniqueName(...), $r->by))),
             $r instanceof TechniqueRequirement => Terms::extent($r->extent).Terms::passes($r->passes),
             $r instanceof StepsRequirement => self::range($r->min, $r->max),
             $r instanceof ModelRequirement => self::range($r->min, $r->max),
-            $r instanceof FinishRequirement => $r->criterion->isFloor() ? self::range($r->limit, null) : self::range(null, $r->limit),
+            $r instanceof FinishRequirement => $r->criterion->isFloor()
+                ? self::range($r->limit, null)
+                : self::range(null, $r->limit),
             default => null,
         };
     }
