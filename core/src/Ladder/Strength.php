@@ -37,8 +37,8 @@ final class Strength
             $strong instanceof EffectClause && $weak instanceof EffectClause => self::requirement($strong)->implies(
                 self::requirement($weak),
             ),
-            $strong instanceof StepsClause && $weak instanceof StepsClause,
-            $strong instanceof SprayedColoursClause && $weak instanceof SprayedColoursClause => $strong->min >= $weak->min,
+            $strong instanceof StepsClause => $weak instanceof StepsClause && $strong->min >= $weak->min,
+            $strong instanceof SprayedColoursClause => $weak instanceof SprayedColoursClause && $strong->min >= $weak->min,
             $strong instanceof FinishClause && $weak instanceof FinishClause => $strong->criterion ===
                 $weak->criterion &&
                 ($weak->criterion->isFloor() ? $strong->limit >= $weak->limit : $strong->limit <= $weak->limit),

@@ -63,6 +63,7 @@ final class StepColours
             array_filter($steps, fn (Step $s) => in_array($s->phase, [Phase::Shade, Phase::GroundShade], true)),
         );
         foreach ($steps as $i => $step) {
+            $isBlend = $step->phase === Phase::BlendAndTint;
             $steps[$i] = $step->coloured(
                 $this->single(
                     match (true) {
@@ -83,7 +84,7 @@ final class StepColours
                         $step->technique->givesAny(Effect::Reflect) => $colours->lights === []
                             ? null
                             : $colours->lights[count($colours->lights) - 1],
-                        $step->technique->givesAny(Effect::Tint) && $step->phase === Phase::BlendAndTint => $colours->tint,
+                        $step->technique->givesAny(Effect::Tint) && $isBlend => $colours->tint,
                         default => null,
                     },
                 ),
