@@ -38,7 +38,7 @@ final class Strength
                 self::requirement($weak),
             ),
             $strong instanceof StepsClause => $weak instanceof StepsClause && $strong->min >= $weak->min,
-            $strong instanceof SprayedColoursClause => $weak instanceof SprayedColoursClause && $strong->min >= $weak->min,
+            $strong instanceof SprayedColoursClause => $weak instanceof $strong && $strong->min >= $weak->min,
             $strong instanceof FinishClause && $weak instanceof FinishClause => $strong->criterion ===
                 $weak->criterion &&
                 ($weak->criterion->isFloor() ? $strong->limit >= $weak->limit : $strong->limit <= $weak->limit),
