@@ -54,7 +54,7 @@ final class BatchOnBench
                 $release->passes(),
                 array_keys($release->passes()),
             ),
-            'next_pass' => $this->nextPass($release, $pieces),
+            'next_pass' => $this->nextPass($unit, $release, $pieces),
             'pieces' => $pieces,
         ];
     }
@@ -112,23 +112,42 @@ final class BatchOnBench
     }
 
     /**
-     * The place of the first pass that is not done on all models that want it; the last one where all are done.
+     * Where work goes on: the pass that was marked last, where it is still open on some model, else the next open one;
+     * from the end on again from the first. The last pass where all are done.
      *
      * @param  list<array<string, mixed>>  $pieces
      */
-    private function nextPass(Release $release, array $pieces): int
+    private function nextPass(Unit $unit, Release $release, array $pieces): int
     {
+        $open = array_keys(array_filter($release->passes(), fn (Pass $p) => $this->isOpen($p, $release, $pieces)));
+        $latest = $unit->pieces->flatMap(fn (Piece $p) => $p->logs)->sortByDesc('id')->first()?->step;
+        $at = 0;
         foreach ($release->passes() as $i => $pass) {
-            $keys = array_map(fn (int $s) => $release->keys[$s]->id, $pass->steps);
-            foreach ($pieces as $piece) {
-                $needed = $piece['wants'] === null ? $keys : array_intersect($keys, $piece['wants']);
-                $atWork = in_array($piece['stage'], [Stage::Planned->value, Stage::OnBench->value], true);
-                if ($atWork && array_diff($needed, $piece['done']) !== []) {
-                    return $i;
-                }
+            $at = in_array($latest, $this->keys($pass, $release), true) ? $i : $at;
+        }
+        $onwards = array_values(array_filter($open, fn (int $i) => $i >= $at));
+
+        return $onwards[0] ?? $open[0] ?? max(0, count($release->passes()) - 1);
+    }
+
+    /** @param  list<array<string, mixed>>  $pieces */
+    private function isOpen(Pass $pass, Release $release, array $pieces): bool
+    {
+        $keys = $this->keys($pass, $release);
+        foreach ($pieces as $piece) {
+            $needed = $piece['wants'] === null ? $keys : array_intersect($keys, $piece['wants']);
+            $atWork = in_array($piece['stage'], [Stage::Planned->value, Stage::OnBench->value], true);
+            if ($atWork && array_diff($needed, $piece['done']) !== []) {
+                return true;
             }
         }
 
-        return max(0, count($release->passes()) - 1);
+        return false;
+    }
+
+    /** @return list<string> */
+    private function keys(Pass $pass, Release $release): array
+    {
+        return array_map(fn (int $s) => $release->keys[$s]->id, $pass->steps);
     }
 }

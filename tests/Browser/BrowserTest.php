@@ -87,7 +87,7 @@ final class BrowserTest extends BrowserTestCase
         $type(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
         $chrome->waitFor('Banner · Dark lines between parts');
         $type(WebDriverKeys::ENTER);
-        $type(WebDriverKeys::ARROW_DOWN);
+        $type('tinted');
         $chrome->waitFor('This edit, on');
         $chrome->waitFor('→');
         $type(WebDriverKeys::CONTROL.WebDriverKeys::ENTER.WebDriverKeys::NULL);
@@ -271,7 +271,11 @@ final class BrowserTest extends BrowserTestCase
         $chrome->waitFor('Why is this here?');
         $chrome->waitFor('Asked by');
         $chrome->press('Release to bench');
+        $chrome->waitFor('The order is a draft: it was not quoted.');
+        $chrome->css('.ant-modal input')->sendKeys('Agreed by word of mouth.');
+        $chrome->press('Release all the same');
         $chrome->press('To the bench');
+        $chrome->waitFor('Take back from the bench');
         $batch = (string) $chrome->page->getCurrentURL();
         $chrome->signOut();
 

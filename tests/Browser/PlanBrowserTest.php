@@ -100,7 +100,7 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->press('Leave out');
         $chrome->waitFor('Nobody sees it.');
         // It was put there by hand, so it stays until it is taken out; now the tier offers it less than ever.
-        self::assertTrue($chrome->seen('leaves out tinted lining'));
+        self::assertTrue($chrome->seen('leaves out tinted dark line between parts'));
     }
 
     public function test_models_that_differ_and_variants_reach_the_bench(): void
@@ -255,7 +255,7 @@ final class PlanBrowserTest extends BrowserTestCase
         (new WebDriverSelect(
             $this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select'),
         ))->selectByVisibleText('Hood only');
-        $chrome->press('from mid');
+        $chrome->press('out from the middle tone');
         $this->until(
             fn () => $this->get("units/$unit/plan")['method'] !== [] &&
                 ($this->get("units/$unit/plan")['method']['build'][0]['value'] ?? null) === 'from_mid',
@@ -263,7 +263,7 @@ final class PlanBrowserTest extends BrowserTestCase
         (new WebDriverSelect(
             $this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select'),
         ))->selectByVisibleText('the whole model');
-        $chrome->waitFor('Hood: from mid');
+        $chrome->waitFor('Hood: out from the middle tone');
     }
 
     public function test_plans_are_compared_the_other_aim_is_taken_and_the_card_shows_what_is_noted(): void

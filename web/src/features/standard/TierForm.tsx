@@ -31,13 +31,14 @@ export function TierForm({ frame, ladder, readOnly, busy, make, close }: { frame
             <div className="eyebrow">{frame ? `The rung ${frame.name}` : 'A new rung'}</div>
             <label className="field"><span>Name</span><input className="input" required disabled={readOnly} value={form.name} onChange={(e) => set({ name: e.target.value })} /></label>
             <label className="field"><span>What it is for</span><textarea className="input" rows={2} disabled={readOnly} value={form.intent} onChange={(e) => set({ intent: e.target.value })} /></label>
+            {select('Place', String(under), [['0', 'the lowest'], ...others.map((t, i): [string, string] => [String(i + 1), `above ${t.name}`])], (v) => setUnder(Number(v)))}
             {select('Stands as', form.status, [['offered', 'offered'], ['retired', 'retired: stays readable'], ['open', 'open: always quoted']], (v) => set({ status: v as TierFrame['status'] }))}
             {open && <p className="says warn small" style={{ margin: 0 }} role="status">{open.units} open {open.units === 1 ? 'unit is' : 'units are'} at this tier, in {open.orders.join(', ')}. They keep their version and are finished at it; no new unit can be given it.</p>}
             {select('Takes the clauses of', form.extends ?? '', [['', 'no other rung'], ...ladder.tiers.filter((t) => t.key !== frame?.key).map((t): [string, string] => [t.key, t.name])], (v) => set(v === '' ? { extends: undefined, drop: undefined } : { extends: v }))}
             {select('Pace', form.pace, [['fast', 'fast'], ['even', 'even'], ['finest', 'finest']], (v) => set({ pace: v as TierFrame['pace'] }))}
             {select('Aim of the plan', form.aim, [['quickest', 'the least time that meets it'], ['best', 'the most notice within its minutes']], (v) => set({ aim: v as TierFrame['aim'] }))}
             {select('What no clause names is', form.default_status ?? '', [['', 'not offered'], ['on_request', 'on request'], ['allowed', 'allowed']], (v) => set({ default_status: v === '' ? undefined : v }))}
-            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 6 }}>{select('Place', String(under), [['0', 'the lowest'], ...others.map((t, i): [string, string] => [String(i + 1), `above ${t.name}`])], (v) => setUnder(Number(v)))}{number('Seen from, cm', form.viewing.distance_cm, (n) => set({ viewing: { ...form.viewing, distance_cm: n } }))}{number('Eye, arcmin', form.viewing.angle_arcmin, (n) => set({ viewing: { ...form.viewing, angle_arcmin: n } }))}</div>
+            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6 }}>{number('Seen from, cm', form.viewing.distance_cm, (n) => set({ viewing: { ...form.viewing, distance_cm: n } }))}{number('Eye, arcmin', form.viewing.angle_arcmin, (n) => set({ viewing: { ...form.viewing, angle_arcmin: n } }))}</div>
             <div style={{ display: 'flex', gap: 8 }}>{!readOnly && <button className="btn main" disabled={busy || after.key === ''}>{frame ? 'Keep' : 'Add the rung'}</button>}<button type="button" className="btn" onClick={close}>{readOnly ? 'Close' : 'Leave as it was'}</button></div>
         </form>
     );
