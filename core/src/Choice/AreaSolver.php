@@ -23,9 +23,7 @@ final class AreaSolver
     /** Minutes closer than this are the same. */
     public const TIE = 1e-9;
 
-    private SolverTables $tables;
-
-    // The tables that every node reads, at hand.
+    // The tables of the problem at hand, as every node of the search reads them: see SolverTables.
 
     /** @var list<float> */
     private array $cost;
@@ -35,6 +33,33 @@ final class AreaSolver
 
     /** @var list<list<array{int, int, int}>> */
     private array $serves;
+
+    /** @var list<Candidate> */
+    private array $candidates;
+
+    /** @var list<list<array{int, int}>> */
+    private array $levels;
+
+    /** @var list<bool> */
+    private array $isBase;
+
+    /** @var list<bool> */
+    private array $isLight;
+
+    /** @var list<int> */
+    private array $credit;
+
+    /** @var list<list<int>> */
+    private array $excludes;
+
+    /** @var list<list<int>> */
+    private array $raises;
+
+    private ?int $mostCredit;
+
+    private int $wash;
+
+    private int $tidying;
 
     // The state of the search.
 
@@ -140,7 +165,7 @@ final class AreaSolver
         }
         $techniques = [];
         foreach ($this->bestUse as [$i, $passes, $extent]) {
-            $candidate = $this->tables->candidates[$i];
+            $candidate = $this->candidates[$i];
             $techniques[] = new ChosenTechnique(
                 $candidate->technique,
                 $candidate->index,
@@ -155,8 +180,11 @@ final class AreaSolver
 
     private function begin(SolverTables $tables): void
     {
-        $this->tables = $tables;
         [$this->cost, $this->columns, $this->serves] = [$tables->cost, $tables->columns, $tables->serves];
+        [$this->candidates, $this->levels, $this->credit] = [$tables->candidates, $tables->levels, $tables->credit];
+        [$this->isBase, $this->isLight] = [$tables->isBase, $tables->isLight];
+        [$this->excludes, $this->raises] = [$tables->excludes, $tables->raises];
+        [$this->mostCredit, $this->wash, $this->tidying] = [$tables->mostCredit, $tables->wash, $tables->tidying];
         $count = count($tables->candidates);
         $this->passes = $this->extent = array_fill(0, $count, 0);
         $this->decided = array_fill(0, $count, false);
@@ -214,7 +242,7 @@ final class AreaSolver
 
             return;
         }
-        foreach ($this->tables->levels[$pick] as [$passes, $extent]) {
+        foreach ($this->levels[$pick] as [$passes, $extent]) {
             $this->decide($pick, $passes, $extent, $minutes);
             if ($this->anyWillDo && $this->bestUse !== null) {
                 return;
@@ -232,12 +260,12 @@ final class AreaSolver
 
             return;
         }
-        $credit = $extent >= 2 ? $passes * $this->tables->credit[$i] : 0;
-        if ($this->tables->mostCredit !== null && $this->credits + $credit > $this->tables->mostCredit) {
+        $credit = $extent >= 2 ? $passes * $this->credit[$i] : 0;
+        if ($this->mostCredit !== null && $this->credits + $credit > $this->mostCredit) {
             return;
         }
         if ($extent > 1) {
-            foreach ($this->tables->excludes[$i] as $other) {
+            foreach ($this->excludes[$i] as $other) {
                 if ($this->extent[$other] > 1) {
                     return;
                 }
@@ -254,29 +282,29 @@ final class AreaSolver
                 $this->lacks[$d] -= $passes * $units;
             }
         }
-        foreach ($this->tables->raises[$i] as $d) {
+        foreach ($this->raises[$i] as $d) {
             $this->active[$d]++;
         }
         $this->decided[$i] = true;
-        if ($this->tables->isBase[$i]) {
-            foreach ($this->tables->isBase as $other => $isBase) {
+        if ($this->isBase[$i]) {
+            foreach ($this->isBase as $other => $isBase) {
                 if ($isBase) {
                     $this->decided[$other] = true;
                 }
             }
         }
-        $this->lights += $this->tables->isLight[$i] ? 1 : 0;
+        $this->lights += $this->isLight[$i] ? 1 : 0;
         $this->passes[$i] = $passes;
         $this->extent[$i] = $extent;
         $this->credits += $credit;
-        if ($this->tables->wash >= 0 && $this->passes[$this->tables->wash] > 0 && $this->lights > 0) {
-            $this->active[$this->tables->tidying]++;
+        if ($this->wash >= 0 && $this->passes[$this->wash] > 0 && $this->lights > 0) {
+            $this->active[$this->tidying]++;
         }
 
         $this->step($cost);
 
         [$this->lacks, $this->active, $this->decided] = [$lacks, $active, $decided];
-        $this->lights -= $this->tables->isLight[$i] ? 1 : 0;
+        $this->lights -= $this->isLight[$i] ? 1 : 0;
         $this->passes[$i] = 0;
         $this->extent[$i] = 0;
         $this->credits -= $credit;
