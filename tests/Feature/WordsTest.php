@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Check;
 use App\Models\Order;
 use App\Models\ReleaseRow;
+use App\Models\SignOff;
 use App\Models\Unit;
 use Illuminate\Support\Facades\Artisan;
 use Ordotype\Core\Words\Vocabulary;
@@ -17,6 +18,7 @@ final class WordsTest extends StudioTestCase
     /** Fields of the API whose strings are shown as they are; what lies in lists under them counts too. */
     private const READ = [
         'agreed',
+        'asked',
         'caution',
         'concerns',
         'consistency',
@@ -163,6 +165,9 @@ final class WordsTest extends StudioTestCase
         }
         foreach (Check::query()->pluck('id') as $check) {
             $pages[] = "checks/$check";
+        }
+        foreach (SignOff::query()->pluck('number') as $number) {
+            $pages[] = "sign-offs/$number";
         }
         $pages[] = "units/{$this->unit('26-033')->id}/raise?tier=cabinet&from=finished";
 

@@ -9,11 +9,18 @@ use App\Models\Piece;
 use App\Models\SignOff;
 use App\Models\User;
 use App\Policies\Rights;
+use App\Queries\CertificateWords;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Ordotype\Core\Format\Json;
+use stdClass;
 
 final class SignOffController
 {
+    public function __construct(private readonly CertificateWords $words)
+    {
+    }
+
     public function index(): JsonResponse
     {
         $records = SignOff::query()
@@ -87,13 +94,17 @@ final class SignOffController
             ->orderBy('number')
             ->first();
 
+        $body = Json::decode($record->record);
+        assert($body instanceof stdClass);
+
         return [
             'number' => $record->number,
             'kind' => $record->kind,
             'hash' => $record->hash,
             'previous' => $record->previous,
             'signed_at' => $record->signed_at->toIso8601ZuluString(),
-            'record' => json_decode($record->record, false, 64, JSON_THROW_ON_ERROR),
+            'record' => $body,
+            'words' => $this->words->of($record, $body),
             'withdrawn_by' => $record->kind === 'sign_off' ? $withdrawn?->number : null,
             'may_withdraw' => $record->kind === 'sign_off' &&
                 $withdrawn === null &&

@@ -53,6 +53,9 @@ final class Terms
             Effect::Rim => 'a painted rim',
             Effect::Check => 'the final look',
             Effect::Undercoat => 'undercoat',
+            Effect::Prepare => 'preparation',
+            Effect::Join => 'parts joined',
+            Effect::Tidy => 'tidied recesses',
             default => self::plain($effect->value),
         };
     }

@@ -6,7 +6,7 @@ import { api, saysWhy } from '../../api/client';
 import type { Certificate } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { Failed, Loading } from '../../ui/states';
-import { effectWords, plain } from '../standard/words';
+import { plain } from '../standard/words';
 
 export default function CertificatePage() {
     const { number } = useParams();
@@ -24,7 +24,7 @@ function Sheet({ data }: { data: Certificate }) {
     const [reason, setReason] = useState<string | null>(null);
     const withdraw = useMutation({ mutationFn: () => api.post<Certificate>(`sign-offs/${data.number}/withdrawal`, { reason }), onSuccess: async (next) => { await queries.invalidateQueries(); await go(`/certificates/${next.number}`); }, onError: (e) => void message.error(saysWhy(e)) });
     const date = new Date(data.signed_at);
-    const asked = [...new Set((record.requirements ?? []).filter((r) => r.kind === 'effect' || r.kind === 'technique').map((r) => effectWords(r.subject)))];
+    const { asked, names } = data.words;
     const withdrawal = data.kind === 'withdrawal';
     return (
         <>
@@ -60,7 +60,7 @@ function Sheet({ data }: { data: Certificate }) {
                             {record.pieces.map((p) => {
                                 const checks = p.checks ?? [];
                                 const faults = checks.flatMap((c) => c.faults.map((f) => ({ ...f, round: c.round })));
-                                return <p key={p.code} style={{ margin: '4px 0' }}><b>Model {p.number}</b>: {checks.reduce((n, c) => n + c.answers.length, 0)} questions answered in {checks.length} {checks.length === 1 ? 'round' : 'rounds'}{faults.length === 0 ? ', passed first time without a fault' : `; ${faults.map((f) => `${plain(f.fault)}${f.area ? ` on ${f.area}` : ''} (${f.severity}, round ${f.round})`).join(', ')}`}{checks.some((c) => c.verdict === 'accepted') ? `; accepted as it is: ${checks.find((c) => c.verdict === 'accepted')?.reason ?? ''}` : ''}.</p>;
+                                return <p key={p.code} style={{ margin: '4px 0' }}><b>Model {p.number}</b>: {checks.reduce((n, c) => n + c.answers.length, 0)} questions answered in {checks.length} {checks.length === 1 ? 'round' : 'rounds'}{faults.length === 0 ? ', passed first time without a fault' : `; ${faults.map((f) => `${names[f.fault] ?? plain(f.fault)}${f.area ? ` on ${names[f.area] ?? plain(f.area)}` : ''} (${f.severity}, round ${f.round})`).join(', ')}`}{checks.some((c) => c.verdict === 'accepted') ? `; accepted as it is: ${checks.find((c) => c.verdict === 'accepted')?.reason ?? ''}` : ''}.</p>;
                             })}
                         </>
                     )}

@@ -45,7 +45,7 @@ export default function TechniquesPage() {
                     <div className="cards">
                         {shown.map(({ technique: t, used_by }) => (
                             <article key={t.key} className="card pad" style={t.retired ? { opacity: 0.72 } : undefined}>
-                                <div style={{ display: 'flex', gap: 8, alignItems: 'baseline' }}><h2 style={{ flex: 1 }}>{t.name}</h2><span className="eyebrow">{t.family}{t.retired ? ' · retired' : ''}</span></div>
+                                <div style={{ display: 'flex', gap: 8, alignItems: 'baseline' }}><h2 style={{ flex: 1 }}>{t.name}</h2><span className="eyebrow">{word('family', t.family)}{t.retired ? ' · retired' : ''}</span></div>
                                 <p className="small" style={{ margin: '4px 0' }}>{t.notes.purpose}</p>
                                 <p className="small soft num" style={{ margin: '4px 0' }}>Gives {Object.entries(t.effects).map(([e, x]) => `${effectWords(e)}${x === 'full' ? '' : ` (${x})`}`).join(', ')} · {t.whole ? 'on the whole model' : `${t.hand} min on 10 cm²`} · dries {t.dry} min{t.grade !== null ? ` · grade ${t.grade}` : ''}</p>
                                 <details><summary className="more">How it is done</summary>
