@@ -93,7 +93,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('sculpts/try', [SculptController::class, 'attempt']);
         Route::put('sculpts/{slug}', [SculptController::class, 'update']);
     });
-    Route::put('orders/{order}/scheme', [SchemeController::class, 'ofOrder'])->whereNumber('order')->middleware('can:orders.edit');
+    Route::put('orders/{order}/scheme', [OrderController::class, 'colours'])->whereNumber('order')->middleware('can:orders.edit');
     Route::post('pictures', [SculptController::class, 'takePicture'])->middleware('can:orders.edit');
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 

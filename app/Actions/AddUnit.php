@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\NoSuchTier;
+use App\Exceptions\TierRetired;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Sculpt;
 use App\Models\Unit;
+use App\Repositories\Standards;
 use App\Studio\ActivityLog;
-use App\Studio\Refusal;
-use App\Studio\Standards;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Standard\TierStatus;
 
@@ -20,17 +21,18 @@ final class AddUnit
     /** Letters and digits that are not taken for one another on a handle. */
     private const SIGNS = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ';
 
+    public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)
+    {
+    }
+
     public function __invoke(Order $order, Sculpt $sculpt, string $tier, int $count, ?string $label): Unit
     {
-        $standard = Standards::core($order->version);
+        $standard = $this->standards->core($order->version);
         if (! $standard->hasTier($tier)) {
-            throw new Refusal("Version {$order->version->number} of the standard has no tier \"$tier\".", '/tier');
+            throw new NoSuchTier($tier, '/tier', $order->version->number);
         }
         if ($standard->tier($tier)->status === TierStatus::Retired) {
-            throw new Refusal(
-                "{$standard->tier($tier)->name} is retired: it stays readable, and nothing new is ordered at it.",
-                '/tier',
-            );
+            throw new TierRetired($standard->tier($tier));
         }
 
         return DB::transaction(function () use ($order, $sculpt, $tier, $count, $label): Unit {
@@ -48,7 +50,7 @@ final class AddUnit
                     'stage' => 'planned',
                 ]);
             }
-            ActivityLog::write('unit.added', $unit, null, [
+            $this->log->write('unit.added', $unit, null, [
                 'tier' => $tier,
                 'count' => $count,
                 'sculpt' => $sculpt->slug,

@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\NoPieceNamed;
+use App\Exceptions\NoSuchTier;
+use App\Exceptions\OrderPartlyOnTheBench;
+use App\Exceptions\PieceAmendmentNamesPieces;
+use App\Exceptions\TierQuotedByHand;
+use App\Exceptions\TierRetired;
+use App\Exceptions\UnknownAmendmentLevel;
 use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Unit;
+use App\Repositories\Amendments;
+use App\Repositories\Standards;
+use App\Repositories\Units;
 use App\Studio\ActivityLog;
-use App\Studio\Refusal;
-use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Auth;
@@ -20,15 +28,20 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TierStatus;
 use stdClass;
 
 /** What is arranged for a unit or its order before it goes to the bench: amendments, its tier, the method. */
 final class ArrangeUnit
 {
-    public function __construct(private readonly Planner $planner)
-    {
+    public function __construct(
+        private readonly Planner $planner,
+        private readonly Units $units,
+        private readonly Standards $standards,
+        private readonly UnitPlans $plans,
+        private readonly ActivityLog $log,
+        private readonly Amendments $amendments,
+    ) {
     }
 
     /**
@@ -39,26 +52,23 @@ final class ArrangeUnit
     public function amend(Unit $unit, stdClass $amendment, int $revision, ?Piece $piece = null): Unit
     {
         return DB::transaction(function () use ($unit, $amendment, $revision, $piece): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
+            $unit = $this->units->unreleased($unit, $revision);
             $of = match ($amendment->level ?? null) {
                 'studio' => [],
                 'order' => ['order_id' => $unit->order_id],
                 'unit' => ['unit_id' => $unit->id],
-                'piece' => ['piece_id' => $piece->id ?? throw new Refusal('Say which model it is for.', '/piece')],
-                default => throw new Refusal('The level must be studio, order, unit or piece.', '/amendment/level'),
+                'piece' => ['piece_id' => $piece->id ?? throw new NoPieceNamed()],
+                default => throw new UnknownAmendmentLevel(),
             };
             if (isset($of['order_id'])) {
                 $this->noneReleased($unit->order);
             }
             if (isset($of['piece_id']) && ($amendment->on ?? null) !== null) {
-                throw new Refusal('An amendment of one model holds on that model alone.', '/amendment/on');
+                throw new PieceAmendmentNamesPieces();
             }
-            $standard = Standards::core($unit->order->version);
+            $standard = $this->standards->core($unit->order->version);
             try {
-                AmendmentFormat::read(
-                    [$amendment],
-                    array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true),
-                );
+                AmendmentFormat::read([$amendment], $standard->techniqueKeys());
             } catch (FormatException $e) {
                 throw new FormatException(
                     array_map(
@@ -69,8 +79,8 @@ final class ArrangeUnit
             }
             $row = AmendmentRow::query()->create($of + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);
             // Whatever does not fit the tier is said here, and nothing of it is kept.
-            UnitPlans::unitPlan($unit->refresh());
-            ActivityLog::write('amendment.made', $row, null, Json::canonical($amendment));
+            $this->plans->unitPlan($unit->refresh());
+            $this->log->write('amendment.made', $row, null, Json::canonical($amendment));
 
             return $this->touch($unit);
         });
@@ -79,14 +89,14 @@ final class ArrangeUnit
     public function unamend(Unit $unit, int $amendment, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $amendment, $revision): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
+            $unit = $this->units->unreleased($unit, $revision);
             $row =
-                UnitPlans::rows($unit)->firstWhere('id', $amendment) ??
+                $this->amendments->rows($unit)->firstWhere('id', $amendment) ??
                 throw (new ModelNotFoundException())->setModel(AmendmentRow::class);
             if ($row->level() === 'order') {
                 $this->noneReleased($unit->order);
             }
-            ActivityLog::write('amendment.taken_back', $row, $row->body, null);
+            $this->log->write('amendment.taken_back', $row, $row->body, null);
             if ($row->level() === 'studio') {
                 // What was released under it is still held against it.
                 $row->update(['ended_at' => now()]);
@@ -108,33 +118,26 @@ final class ArrangeUnit
     public function move(Unit $unit, string $tier, int $revision): array
     {
         return DB::transaction(function () use ($unit, $tier, $revision): array {
-            $unit = UnitPlans::unreleased($unit, $revision);
-            $standard = Standards::core($unit->order->version);
-            if (! $standard->hasTier($tier) || $standard->tier($tier)->status === TierStatus::Retired) {
-                throw new Refusal(
-                    $standard->hasTier($tier)
-                        ? "{$standard->tier($tier)->name} is retired."
-                        : "There is no tier \"$tier\" in version {$unit->order->version->number}.",
-                    '/tier',
-                );
+            $unit = $this->units->unreleased($unit, $revision);
+            $standard = $this->standards->core($unit->order->version);
+            if (! $standard->hasTier($tier)) {
+                throw new NoSuchTier($tier, '/tier', $unit->order->version->number);
+            }
+            if ($standard->tier($tier)->status === TierStatus::Retired) {
+                throw new TierRetired($standard->tier($tier));
             }
             if ($standard->tier($tier)->status === TierStatus::Open) {
-                throw new Refusal(
-                    "{$standard->tier(
-                        $tier,
-                    )->name} is quoted by hand: agree it with the client in an order of its own.",
-                    '/tier',
-                );
+                throw new TierQuotedByHand($standard->tier($tier));
             }
             $before = $unit->tier;
             $edits = $unit->edits ?? [];
             $unit->update(['tier' => $tier, 'edits' => null]);
             $plan = $this->planner->plan(
-                UnitPlans::request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])),
+                $this->plans->request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])),
             );
-            [$edits, $gone] = UnitPlans::carried($plan, $edits);
+            [$edits, $gone] = $this->plans->carried($plan, $edits);
             $unit->update(['edits' => $edits === [] ? null : $edits]);
-            ActivityLog::write('unit.moved', $unit, ['tier' => $before], ['tier' => $tier, 'edits_gone' => $gone]);
+            $this->log->write('unit.moved', $unit, ['tier' => $before], ['tier' => $tier, 'edits_gone' => $gone]);
 
             return [$this->touch($unit), $gone];
         });
@@ -144,7 +147,7 @@ final class ArrangeUnit
     public function method(Unit $unit, stdClass $method, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $method, $revision): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
+            $unit = $this->units->unreleased($unit, $revision);
             $this->noneReleased($unit->order);
             $method->format = MethodFormat::WORD;
             MethodFormat::read($method);
@@ -153,7 +156,7 @@ final class ArrangeUnit
                 'method' => count(get_object_vars($method)) === 1 ? null : Json::encode($method),
                 'revision' => $unit->order->revision + 1,
             ]);
-            ActivityLog::write('order.method', $unit->order, $before, Json::canonical($method));
+            $this->log->write('order.method', $unit->order, $before, Json::canonical($method));
 
             return $this->touch($unit);
         });
@@ -162,12 +165,7 @@ final class ArrangeUnit
     private function noneReleased(Order $order): void
     {
         if ($order->units()->whereNotNull('released_at')->exists()) {
-            throw new Refusal(
-                'Another unit of this order is on the bench: what holds for the whole order stays '.
-                    'as it is. Amend the unit instead.',
-                '',
-                409,
-            );
+            throw new OrderPartlyOnTheBench();
         }
     }
 

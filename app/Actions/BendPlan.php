@@ -4,13 +4,23 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\NoSuchArea;
+use App\Exceptions\NoSuchPaint;
+use App\Exceptions\NoSuchRule;
+use App\Exceptions\NoSuchStep;
+use App\Exceptions\NoSuchTechnique;
+use App\Exceptions\NothingLeft;
+use App\Exceptions\OtherFigure;
+use App\Exceptions\RuleNotSetAside;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
+use App\Repositories\Arrangements;
+use App\Repositories\Colours;
+use App\Repositories\Figures;
+use App\Repositories\Standards;
+use App\Repositories\Units;
 use App\Studio\ActivityLog;
-use App\Studio\Refusal;
-use App\Studio\Standards;
-use App\Studio\UnitArrangement;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
@@ -26,12 +36,21 @@ use Ordotype\Core\Standard\Technique;
  */
 final class BendPlan
 {
-    public function __construct(private readonly Planner $planner)
-    {
+    public function __construct(
+        private readonly Planner $planner,
+        private readonly Colours $colours,
+        private readonly Standards $standards,
+        private readonly Units $units,
+        private readonly UnitPlans $plans,
+        private readonly ActivityLog $log,
+        private readonly Arrangements $arrangements,
+        private readonly Figures $figures,
+    ) {
     }
 
     /**
-     * @param  list<string>  $sequence  keys of steps in the order they are to have; none: as the planner lays them out
+     * @param  list<string>  $sequence  keys of steps in the order they are to have; none: as the planner lays them
+     * out
      */
     public function sequence(Unit $unit, array $sequence, int $revision): Unit
     {
@@ -52,11 +71,8 @@ final class BendPlan
             $note,
         ): array {
             $this->stepOf($unit, $step);
-            if ($paint !== null && UnitPlans::shelf()->colourOf($paint) === null) {
-                throw new Refusal(
-                    "\"$paint\" is neither a paint on the shelf nor a colour of the form #rrggbb.",
-                    '/paint',
-                );
+            if ($paint !== null && $this->colours->shelf()->colourOf($paint) === null) {
+                throw new NoSuchPaint($paint);
             }
             $kept['paints'] = array_filter(
                 [$step => $paint] + ($kept['paints'] ?? []),
@@ -77,8 +93,8 @@ final class BendPlan
         return $this->arranging($unit, $revision, 'plan.practice', function (array $kept, Unit $unit) use (
             $technique,
         ): array {
-            if ($technique !== null && ! Standards::core($unit->order->version)->hasTechnique($technique)) {
-                throw new Refusal("There is no technique \"$technique\".", '/technique');
+            if ($technique !== null && ! $this->standards->core($unit->order->version)->hasTechnique($technique)) {
+                throw new NoSuchTechnique($technique, '/technique');
             }
 
             return ['practice' => $technique] + $kept;
@@ -99,17 +115,17 @@ final class BendPlan
     public function overrule(Unit $unit, array $rules, string $reason, User $by, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $rules, $reason, $by, $revision): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
-            $places = array_map(fn (Step $s) => $s->place()->id, UnitPlans::plan($unit)->work->steps);
+            $unit = $this->units->unreleased($unit, $revision);
+            $places = array_map(fn (Step $s) => $s->place()->id, $this->plans->plan($unit)->work->steps);
             $before = $unit->order->overrules ?? [];
             $after = $before;
             foreach ($rules as $i => $rule) {
                 if (Rule::tryFrom($rule['rule']) === null) {
-                    throw new Refusal("There is no rule \"{$rule['rule']}\".", "/rules/$i/rule");
+                    throw new NoSuchRule($rule['rule'], "/rules/$i/rule");
                 }
                 foreach (['earlier', 'later'] as $field) {
                     if (! in_array($rule[$field], $places, true)) {
-                        throw new Refusal('That is no step of this plan.', "/rules/$i/$field");
+                        throw new NoSuchStep($rule[$field], "/rules/$i/$field");
                     }
                 }
                 $between = [$rule['rule'], $rule['earlier'], $rule['later']];
@@ -125,7 +141,7 @@ final class BendPlan
             }
             $after = array_values($after);
             $unit->order->update(['overrules' => $after]);
-            ActivityLog::write('order.overruled', $unit->order, $before, $after);
+            $this->log->write('order.overruled', $unit->order, $before, $after);
 
             return $this->touch($unit);
         });
@@ -135,15 +151,15 @@ final class BendPlan
     public function uphold(Unit $unit, int $place, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $place, $revision): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
+            $unit = $this->units->unreleased($unit, $revision);
             $before = $unit->order->overrules ?? [];
             if (! isset($before[$place])) {
-                throw new Refusal('That rule is not set aside.', '', 404);
+                throw new RuleNotSetAside($place);
             }
             $after = $before;
             array_splice($after, $place, 1);
             $unit->order->update(['overrules' => $after === [] ? null : $after]);
-            ActivityLog::write('order.upheld', $unit->order, $before, $after);
+            $this->log->write('order.upheld', $unit->order, $before, $after);
 
             return $this->touch($unit);
         });
@@ -153,16 +169,13 @@ final class BendPlan
     public function variants(Unit $unit, array $variants, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $variants, $revision): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
-            $standard = Standards::core($unit->order->version);
-            UnitArrangement::variants(
-                $variants,
-                array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true),
-            );
+            $unit = $this->units->unreleased($unit, $revision);
+            $standard = $this->standards->core($unit->order->version);
+            $this->arrangements->variants($variants, $standard->techniqueKeys());
             $before = $unit->variants;
             $unit->update(['variants' => $variants === [] ? null : Json::encode($variants)]);
-            UnitPlans::unitPlan($unit->refresh());
-            ActivityLog::write('unit.variants', $unit, $before, $unit->variants);
+            $this->plans->unitPlan($unit->refresh());
+            $this->log->write('unit.variants', $unit, $before, $unit->variants);
 
             return $this->touch($unit);
         });
@@ -172,19 +185,19 @@ final class BendPlan
     public function lacks(Piece $piece, array $lacks, int $revision): Unit
     {
         return DB::transaction(function () use ($piece, $lacks, $revision): Unit {
-            $unit = UnitPlans::unreleased($piece->unit, $revision);
-            $sculpt = UnitPlans::sculpt($unit->sculpt);
+            $unit = $this->units->unreleased($piece->unit, $revision);
+            $sculpt = $this->figures->of($unit->sculpt);
             foreach ($lacks as $i => $key) {
                 if (! $sculpt->has($key)) {
-                    throw new Refusal("\"$key\" is not an area of $sculpt->name.", "/lacks/$i");
+                    throw new NoSuchArea($key, $sculpt->name, "/lacks/$i");
                 }
             }
             if (count(array_unique($lacks)) >= count($sculpt->areas)) {
-                throw new Refusal('Something must be left of it.', '/lacks');
+                throw new NothingLeft();
             }
             $before = $piece->lacks;
             $piece->update(['lacks' => $lacks === [] ? null : array_values(array_unique($lacks))]);
-            ActivityLog::write('piece.lacks', $piece, $before, $piece->lacks);
+            $this->log->write('piece.lacks', $piece, $before, $piece->lacks);
 
             return $this->touch($unit);
         });
@@ -199,14 +212,17 @@ final class BendPlan
     {
         return DB::transaction(function () use ($from, $to, $revision): array {
             if ($from->sculpt_id !== $to->sculpt_id) {
-                throw new Refusal('The other unit is another figure: its areas are not these.', '/to');
+                throw new OtherFigure('/to');
             }
-            $to = UnitPlans::unreleased($to, $revision);
-            [$edits, $gone] = UnitPlans::carried($this->planner->plan(UnitPlans::request($to)), $from->edits ?? []);
+            $to = $this->units->unreleased($to, $revision);
+            [$edits, $gone] = $this->plans->carried(
+                $this->planner->plan($this->plans->request($to)),
+                $from->edits ?? [],
+            );
             $before = $to->edits;
             $all = $edits + ($to->edits ?? []);
             $to->update(['edits' => $all === [] ? null : $all]);
-            ActivityLog::write('plan.copied', $to, $before, $to->edits);
+            $this->log->write('plan.copied', $to, $before, $to->edits);
 
             return [$this->touch($to), $gone];
         });
@@ -216,11 +232,11 @@ final class BendPlan
     private function arranging(Unit $unit, int $revision, string $action, callable $change): Unit
     {
         return DB::transaction(function () use ($unit, $revision, $action, $change): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
+            $unit = $this->units->unreleased($unit, $revision);
             $before = $unit->arrangement;
             $after = array_filter($change($before ?? [], $unit), fn (mixed $v) => $v !== null && $v !== []);
             $unit->update(['arrangement' => $after === [] ? null : $after]);
-            ActivityLog::write($action, $unit, $before, $unit->arrangement);
+            $this->log->write($action, $unit, $before, $unit->arrangement);
 
             return $this->touch($unit);
         });
@@ -228,12 +244,12 @@ final class BendPlan
 
     private function stepOf(Unit $unit, string $key): Step
     {
-        foreach (UnitPlans::plan($unit)->work->steps as $step) {
+        foreach ($this->plans->plan($unit)->work->steps as $step) {
             if ($step->key()->id === $key) {
                 return $step;
             }
         }
-        throw new Refusal('That is no step of this plan.', '/step');
+        throw new NoSuchStep($key, '/step');
     }
 
     private function touch(Unit $unit): Unit

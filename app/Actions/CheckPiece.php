@@ -4,7 +4,22 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\AreaNotAskedFor;
+use App\Exceptions\CheckClosed;
+use App\Exceptions\CriticalFaultStays;
+use App\Exceptions\DoesNotPass;
+use App\Exceptions\FaultNotAskedFor;
+use App\Exceptions\FaultStays;
+use App\Exceptions\MayNotConcede;
+use App\Exceptions\NoAreaNamed;
+use App\Exceptions\NoFaultNamed;
+use App\Exceptions\NotAsked;
+use App\Exceptions\NothingToRepair;
+use App\Exceptions\NotOffered;
 use App\Exceptions\NotReleased;
+use App\Exceptions\OwnWork;
+use App\Exceptions\QuestionsOpen;
+use App\Exceptions\ReasonMissing;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
@@ -14,9 +29,7 @@ use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
 use App\Studio\Checks;
-use App\Studio\Refusal;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\Question;
@@ -24,13 +37,16 @@ use Ordotype\Core\Inspection\Repair;
 use Ordotype\Core\Inspection\RepairStep;
 use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Words\CheckWords;
-use Ordotype\Core\Words\Terms;
 
 /** One check of one piece: opened with its questions, answered, and closed with a verdict. */
 final class CheckPiece
 {
-    public function __construct(private readonly Releases $releases, private readonly BenchWork $work)
-    {
+    public function __construct(
+        private readonly Releases $releases,
+        private readonly BenchWork $work,
+        private readonly Checks $checks,
+        private readonly ActivityLog $log,
+    ) {
     }
 
     /** The open check of an offered piece; a new one asks everything, or after a repair only what that touched. */
@@ -46,16 +62,10 @@ final class CheckPiece
                 return $open;
             }
             if ($piece->stage !== 'offered') {
-                throw new Refusal(
-                    "Model $piece->number is not offered to the check: it is ".
-                        Terms::stage(Stage::from($piece->stage)).
-                        '.',
-                    '',
-                    409,
-                );
+                throw new NotOffered($piece);
             }
-            if (Checks::isOwnWork($piece, $by)) {
-                throw new Refusal("You painted on model $piece->number: somebody else checks it.", '', 403);
+            if ($this->checks->isOwnWork($piece, $by)) {
+                throw new OwnWork($piece);
             }
             $last = $piece
                 ->checks()
@@ -67,7 +77,7 @@ final class CheckPiece
             $release = $this->releases->read($row);
             $questions = (new CheckList($release->kindOf($piece->number)->plan, $release->faults))->questions();
             if ($last !== null && $last->verdict === 'rework') {
-                $questions = Checks::touchedBy($questions, $last);
+                $questions = $this->checks->touchedBy($questions, $last);
             }
             $words = new CheckWords($release->request->standard);
             $check = Check::query()->create([
@@ -76,9 +86,9 @@ final class CheckPiece
                 'standard_version_id' => $piece->unit->order->standard_version_id,
                 'release_id' => $row->id,
                 'opened_by' => $by->id,
-                'questions' => array_map(fn (Question $q) => Checks::written($q, $words), $questions),
+                'questions' => array_map(fn (Question $q) => $this->checks->written($q, $words), $questions),
             ]);
-            ActivityLog::write('check.opened', $check, null, ['piece' => $piece->code, 'round' => $check->round]);
+            $this->log->write('check.opened', $check, null, ['piece' => $piece->code, 'round' => $check->round]);
 
             return $check;
         });
@@ -98,21 +108,19 @@ final class CheckPiece
     ): Check {
         return DB::transaction(function () use ($check, $by, $question, $answer, $note, $faults): Check {
             $check = $this->locked($check);
-            $asked =
-                Checks::question($check, $question) ??
-                throw new Refusal('That is not asked in this check.', '/question', 404);
-            if (Checks::isOwnWork($check->piece, $by)) {
-                throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
+            $asked = $this->checks->question($check, $question) ?? throw new NotAsked($question);
+            if ($this->checks->isOwnWork($check->piece, $by)) {
+                throw new OwnWork($check->piece);
             }
             if ($answer === 'fault' && $faults === []) {
-                throw new Refusal('Say which fault it is.', '/faults');
+                throw new NoFaultNamed();
             }
             if ($answer === 'not_applicable' && trim((string) $note) === '') {
-                throw new Refusal('Say why it does not apply.', '/note');
+                throw new ReasonMissing('/note', 'Say why it does not apply.');
             }
             $there = $check->faults()->where('question', $question)->get();
             if ($answer !== 'fault' && $there->isNotEmpty()) {
-                throw new Refusal('A fault is noted there: it stays until somebody takes it away.', '/answer', 409);
+                throw new FaultStays($question);
             }
             $before = $check->answers()->where('question', $question)->first()?->answer;
             $check->answers()->where('question', $question)->delete();
@@ -133,7 +141,7 @@ final class CheckPiece
                 }
             }
             $check->update(['revision' => $check->revision + 1]);
-            ActivityLog::write('check.answered', $check, $before, ['question' => $question, 'answer' => $answer]);
+            $this->log->write('check.answered', $check, $before, ['question' => $question, 'answer' => $answer]);
 
             return $check;
         });
@@ -145,10 +153,10 @@ final class CheckPiece
         return DB::transaction(function () use ($check, $fault, $by): Check {
             $check = $this->locked($check);
             $row = $check->faults()->whereKey($fault)->firstOrFail();
-            if (Checks::isOwnWork($check->piece, $by)) {
-                throw new Refusal('You painted on this model: somebody else answers for it.', '', 403);
+            if ($this->checks->isOwnWork($check->piece, $by)) {
+                throw new OwnWork($check->piece);
             }
-            ActivityLog::write('check.fault_taken_away', $check, $row->toArray(), null);
+            $this->log->write('check.fault_taken_away', $check, $row->toArray(), null);
             $row->delete();
             if (! $check->faults()->where('question', $row->question)->exists()) {
                 $check->answers()->where('question', $row->question)->delete();
@@ -164,12 +172,12 @@ final class CheckPiece
         return DB::transaction(function () use ($check, $by, $verdict, $reason): Check {
             $check = $this->locked($check);
             $piece = $check->piece;
-            $state = Checks::verdict($check);
-            if (Checks::isOwnWork($piece, $by)) {
-                throw new Refusal('You painted on this model: somebody else closes its check.', '', 403);
+            $state = $this->checks->verdict($check);
+            if ($this->checks->isOwnWork($piece, $by)) {
+                throw new OwnWork($piece);
             }
             if ($verdict === 'passed' && ! $state->passes) {
-                throw new Refusal('It does not pass: '.CheckWords::verdict($state).'.', '/verdict', 409);
+                throw new DoesNotPass($state);
             }
             if (
                 $verdict === 'rework' &&
@@ -178,7 +186,7 @@ final class CheckPiece
                     ->whereIn('severity', ['critical', 'major', 'minor'])
                     ->doesntExist()
             ) {
-                throw new Refusal('There is no fault to send it back for.', '/verdict', 409);
+                throw new NothingToRepair();
             }
             if ($verdict === 'accepted') {
                 $this->mayAccept($check, $by, $reason);
@@ -194,7 +202,7 @@ final class CheckPiece
                 'stage' => $verdict === 'rework' ? 'rework' : 'passed',
                 'revision' => $piece->revision + 1,
             ]);
-            ActivityLog::write('check.closed', $check, null, [
+            $this->log->write('check.closed', $check, null, [
                 'piece' => $piece->code,
                 'verdict' => $verdict,
                 'reason' => $reason,
@@ -207,16 +215,16 @@ final class CheckPiece
     private function mayAccept(Check $check, User $by, ?string $reason): void
     {
         if (! $by->may_sign) {
-            throw new Refusal('Only people who may sign accept a piece as it is.', '/verdict', 403);
+            throw new MayNotConcede();
         }
         if (trim((string) $reason) === '') {
-            throw new Refusal('Say why it is accepted as it is.', '/reason');
+            throw new ReasonMissing('/reason', 'Say why it is accepted as it is.');
         }
         if ($check->faults()->where('severity', 'critical')->exists()) {
-            throw new Refusal('A critical fault is never accepted.', '/verdict', 409);
+            throw new CriticalFaultStays();
         }
-        if (Checks::verdict($check)->open !== []) {
-            throw new Refusal('Some mandatory questions have no answer yet.', '/verdict', 409);
+        if ($this->checks->verdict($check)->open !== []) {
+            throw new QuestionsOpen();
         }
     }
 
@@ -228,13 +236,13 @@ final class CheckPiece
         $kind = $release->faults->kinds[$found['fault']] ?? null;
         if ($kind === null || ! in_array($found['fault'], $asked->faults, true)) {
             $name = $kind === null ? 'That' : "“{$kind->name}”";
-            throw new Refusal("$name is not a fault this question asks for.", "/faults/$i/fault");
+            throw new FaultNotAskedFor($name, "/faults/$i/fault");
         }
         if ($found['area'] !== null && ! in_array($found['area'], $asked->areas, true)) {
-            throw new Refusal('That is not an area this question is about.', "/faults/$i/area");
+            throw new AreaNotAskedFor($found['area'], "/faults/$i/area");
         }
         if ($found['area'] === null && $kind->where !== 'whole') {
-            throw new Refusal('Say on which area it is.', "/faults/$i/area");
+            throw new NoAreaNamed("/faults/$i/area");
         }
         $area = $found['area'] === null ? null : $plan->request->sculpt->area($found['area']);
         $spread = Spread::from($found['spread']);
@@ -278,7 +286,7 @@ final class CheckPiece
             ->lockForUpdate()
             ->findOrFail($check->id);
         if ($check->closed_at !== null) {
-            throw new Refusal('This check is closed.', '', 409);
+            throw new CheckClosed();
         }
 
         return $check;

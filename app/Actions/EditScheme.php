@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\ReasonMissing;
+use App\Exceptions\SchemeChanged;
+use App\Exceptions\SchemeJudged;
+use App\Exceptions\SchemeNameTaken;
 use App\Models\Piece;
 use App\Models\Scheme;
 use App\Models\SchemeVersion;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
-use App\Studio\Conflict;
-use App\Studio\Refusal;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -19,10 +21,15 @@ use Ordotype\Core\Format\SchemeFormat;
 use stdClass;
 
 /**
- * Keeps the colours of armies in versions: one that has been painted from, or judged on a test model, stays as it was.
+ * Keeps the colours of armies in versions: one that has been painted from, or judged on a test model, stays as it
+ * was.
  */
 final class EditScheme
 {
+    public function __construct(private readonly ActivityLog $log)
+    {
+    }
+
     public function create(stdClass $document): Scheme
     {
         $document->format = SchemeFormat::WORD;
@@ -31,10 +38,7 @@ final class EditScheme
         return DB::transaction(function () use ($read, $document): Scheme {
             $slug = Str::slug($read->name);
             if ($slug === '' || Scheme::query()->where('slug', $slug)->exists()) {
-                throw new Refusal(
-                    "There is a scheme \"$read->name\" already: choose another name.",
-                    '/document/name',
-                );
+                throw new SchemeNameTaken($read->name);
             }
             $scheme = Scheme::query()->create([
                 'slug' => $slug,
@@ -43,7 +47,7 @@ final class EditScheme
                 'number' => 1,
             ]);
             $this->keep($scheme, 1, $document, null);
-            ActivityLog::write('scheme.made', $scheme, null, Json::canonical($document));
+            $this->log->write('scheme.made', $scheme, null, Json::canonical($document));
 
             return $scheme->refresh();
         });
@@ -58,10 +62,7 @@ final class EditScheme
         return DB::transaction(function () use ($scheme, $document, $number, $note, $read): Scheme {
             $scheme = Scheme::query()->lockForUpdate()->findOrFail($scheme->id);
             if ($scheme->number !== $number) {
-                throw new Conflict("Somebody else has made version $scheme->number in the meantime.", [
-                    'number' => $scheme->number,
-                    'document' => Json::decode($scheme->document),
-                ]);
+                throw new SchemeChanged($scheme);
             }
             $version = $this->current($scheme);
             $before = $scheme->document;
@@ -72,7 +73,7 @@ final class EditScheme
                 $version->update(['document' => Json::encode($document), 'note' => $note ?? $version->note]);
             }
             $scheme->update(['document' => Json::encode($document), 'number' => $number, 'name' => $read->name]);
-            ActivityLog::write('scheme.edited', $scheme, $before, $scheme->document);
+            $this->log->write('scheme.edited', $scheme, $before, $scheme->document);
 
             return $scheme->refresh();
         });
@@ -89,14 +90,10 @@ final class EditScheme
             $scheme = Scheme::query()->lockForUpdate()->findOrFail($scheme->id);
             $version = $this->current($scheme);
             if ($version->outcome !== 'untried') {
-                throw new Refusal(
-                    "Version $scheme->number has been judged already: it was $version->outcome.",
-                    '',
-                    409,
-                );
+                throw new SchemeJudged($version);
             }
             if (! $accepted && trim((string) $note) === '') {
-                throw new Refusal('Say what is wrong with it.', '/note');
+                throw new ReasonMissing('/note', 'Say what is wrong with it.');
             }
             $minutes =
                 $test === null
@@ -127,7 +124,7 @@ final class EditScheme
                 );
                 $scheme->update(['number' => $scheme->number + 1]);
             }
-            ActivityLog::write('scheme.judged', $scheme, null, [
+            $this->log->write('scheme.judged', $scheme, null, [
                 'version' => $version->number,
                 'outcome' => $version->outcome,
                 'note' => $note,

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\ClauseChanged;
+use App\Exceptions\DraftChanged;
+use App\Exceptions\EditsClash;
+use App\Exceptions\NoDraftOpen;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
+use App\Repositories\Standards;
 use App\Studio\ActivityLog;
-use App\Studio\Conflict;
-use App\Studio\Refusal;
-use App\Studio\Standards;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\DocumentEdit;
@@ -24,6 +26,10 @@ use stdClass;
 /** Opens a draft, writes single clauses into it, and publishes it. */
 final class EditStandard
 {
+    public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)
+    {
+    }
+
     /** The open draft, made from the last published version where there is none. */
     public function open(): StandardVersion
     {
@@ -32,15 +38,15 @@ final class EditStandard
             if ($draft !== null) {
                 return $draft;
             }
-            $published = Standards::current();
+            $published = $this->standards->current();
             $draft = StandardVersion::query()->create([
                 'standard_id' => $published->standard_id,
                 'number' => $published->number + 1,
                 'status' => 'draft',
                 'frame' => '{}',
             ]);
-            Standards::keep($draft, Standards::document($published));
-            ActivityLog::write('standard.draft_opened', $draft, null, ['from' => $published->number]);
+            $this->standards->keep($draft, $this->standards->document($published));
+            $this->log->write('standard.draft_opened', $draft, null, ['from' => $published->number]);
 
             return $draft->refresh();
         });
@@ -49,7 +55,7 @@ final class EditStandard
     /**
      * Writes a clause into the draft. Revision 0 says that the tier has no clause of its own there yet.
      *
-     * @throws Conflict when somebody else has written that clause in the meantime
+     * @throws ClauseChanged when somebody else has written that clause in the meantime
      * @throws FormatException when the clause does not fit
      */
     public function write(string $tier, stdClass $clause, int $revision): ClauseRow
@@ -62,16 +68,7 @@ final class EditStandard
                 ->lockForUpdate()
                 ->first();
             if (($row === null ? 0 : $row->revision) !== $revision) {
-                throw new Conflict(
-                    $row === null
-                        ? 'Somebody else has taken this clause out in the meantime.'
-                        : 'Somebody else has changed this clause in the meantime.',
-                    [
-                        'revision' => $row->revision ?? 0,
-                        'clause' => $row === null ? null : Json::decode($row->body),
-                        'yours' => $clause,
-                    ],
-                );
+                throw new ClauseChanged($row, $clause);
             }
             $before = $row?->body;
             $body = json_encode($clause, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
@@ -91,7 +88,7 @@ final class EditStandard
             }
             $this->validate($draft);
             $draft->increment('revision');
-            ActivityLog::write('clause.written', $row, $before, $body);
+            $this->log->write('clause.written', $row, $before, $body);
 
             return $row->refresh();
         });
@@ -107,15 +104,12 @@ final class EditStandard
                 ->lockForUpdate()
                 ->firstOrFail();
             if ($row->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this clause in the meantime.', [
-                    'revision' => $row->revision,
-                    'clause' => Json::decode($row->body),
-                ]);
+                throw new ClauseChanged($row);
             }
             $row->delete();
             $this->validate($draft);
             $draft->increment('revision');
-            ActivityLog::write('clause.removed', $row, $row->body, null);
+            $this->log->write('clause.removed', $row, $row->body, null);
         });
     }
 
@@ -125,21 +119,22 @@ final class EditStandard
      * A new technique comes with the clauses that keep it off the tiers whose default would take it at once.
      *
      * @param  list<DocumentEdit>  $edits
-     * @return array{StandardVersion, list<DocumentEdit>, list<string>} the draft, what was changed all in all, and the
+     * @return array{StandardVersion, list<DocumentEdit>, list<string>} the draft, what was changed all in all, and
+     * the
      *     names of tiers on which a new technique is not offered until somebody says so
      *
-     * @throws Conflict when something is not as an edit says it was
+     * @throws EditsClash when something is not as an edit says it was
      * @throws FormatException when the result is no standard
      */
     public function change(array $edits): array
     {
         return DB::transaction(function () use ($edits): array {
             $draft = $this->locked();
-            $before = Standards::document($draft);
+            $before = $this->standards->document($draft);
             try {
                 $after = DocumentEdits::apply($before, $edits);
             } catch (EditClash $e) {
-                throw new Conflict($e->getMessage(), ['change' => $e->place, 'current' => $e->current]);
+                throw new EditsClash($e);
             }
             $standard = StandardFormat::read($after);
             $kept = NewTechniques::keptOff($standard, $edits);
@@ -148,10 +143,10 @@ final class EditStandard
                 StandardFormat::read($after);
                 $edits = [...$edits, ...array_column($kept, 'edit')];
             }
-            Standards::rewrite($draft, $after, Auth::id());
+            $this->standards->rewrite($draft, $after, Auth::id());
             $draft->update(['revision' => $draft->revision + 1]);
             foreach ($edits as $edit) {
-                ActivityLog::write(
+                $this->log->write(
                     "standard.$edit->what",
                     $draft,
                     $edit->before === null ? null : Json::canonical($edit->before),
@@ -170,15 +165,12 @@ final class EditStandard
         DB::transaction(function () use ($revision): void {
             $draft = $this->locked();
             if ($draft->revision !== $revision) {
-                throw new Conflict(
-                    'The draft was changed after you looked at it: look at what would be lost once more.',
-                    ['revision' => $draft->revision],
-                );
+                throw new DraftChanged($draft, 'look at what would be lost');
             }
-            ActivityLog::write(
+            $this->log->write(
                 'standard.draft_discarded',
                 $draft,
-                Json::canonical(Standards::document($draft)),
+                Json::canonical($this->standards->document($draft)),
                 null,
             );
             $draft->clauses()->delete();
@@ -186,15 +178,13 @@ final class EditStandard
         });
     }
 
-    /** @throws Conflict when the draft is not the one that was looked at */
+    /** @throws DraftChanged when the draft is not the one that was looked at */
     public function publish(int $revision, string $note): StandardVersion
     {
         return DB::transaction(function () use ($revision, $note): StandardVersion {
             $draft = $this->locked();
             if ($draft->revision !== $revision) {
-                throw new Conflict('The draft was changed after you looked at it: read what changes once more.', [
-                    'revision' => $draft->revision,
-                ]);
+                throw new DraftChanged($draft, 'read what changes');
             }
             $document = $this->validate($draft);
             $text = Json::canonical($document);
@@ -206,7 +196,7 @@ final class EditStandard
                 'published_by' => Auth::id(),
                 'published_at' => now(),
             ]);
-            ActivityLog::write('standard.published', $draft, null, [
+            $this->log->write('standard.published', $draft, null, [
                 'number' => $draft->number,
                 'sha256' => $draft->sha256,
                 'note' => $note,
@@ -219,12 +209,12 @@ final class EditStandard
     private function locked(): StandardVersion
     {
         return StandardVersion::query()->where('status', 'draft')->lockForUpdate()->first() ??
-            throw new Refusal('No draft is open.', '', 409);
+            throw new NoDraftOpen();
     }
 
     private function validate(StandardVersion $draft): stdClass
     {
-        $document = Standards::document($draft);
+        $document = $this->standards->document($draft);
         StandardFormat::read($document);
 
         return $document;

@@ -14,8 +14,8 @@ use App\Models\Sculpt;
 use App\Models\Standard;
 use App\Models\StandardVersion;
 use App\Models\Unit;
+use App\Repositories\Standards;
 use App\Studio\ActivityLog;
-use App\Studio\Standards;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -28,7 +28,6 @@ use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Problem\Problem;
 use Ordotype\Core\Standard\Standard as CoreStandard;
-use Ordotype\Core\Standard\Technique;
 use stdClass;
 
 /** Takes a document in one of the open formats into the studio: all of it, or nothing. */
@@ -40,6 +39,15 @@ final class ImportDocument
         'ordotype/scheme@1' => 'scheme@1',
         'ordotype/order@1' => 'order@1',
     ];
+
+    public function __construct(
+        private readonly Standards $standards,
+        private readonly ActivityLog $log,
+        private readonly KeepSculpt $sculpts,
+        private readonly EditScheme $schemes,
+        private readonly AddUnit $addUnit,
+    ) {
+    }
 
     /**
      * @return string what was taken in, in words
@@ -79,17 +87,17 @@ final class ImportDocument
         $read = StandardFormat::read($document);
         $standard = Standard::query()->first() ?? Standard::query()->create(['name' => $read->name]);
         $draft =
-            Standards::draft() ??
+            $this->standards->draft() ??
             StandardVersion::query()->create([
                 'standard_id' => $standard->id,
                 'status' => 'draft',
                 'frame' => '{}',
                 'number' => (int) StandardVersion::query()->where('standard_id', $standard->id)->max('number') + 1,
             ]);
-        $before = $draft->wasRecentlyCreated ? null : Json::canonical(Standards::document($draft));
-        Standards::keep($draft, $document);
+        $before = $draft->wasRecentlyCreated ? null : Json::canonical($this->standards->document($draft));
+        $this->standards->keep($draft, $document);
         $draft->increment('revision');
-        ActivityLog::write('standard.imported', $draft, $before, Json::canonical($document));
+        $this->log->write('standard.imported', $draft, $before, Json::canonical($document));
 
         return "$read->name is the open draft, version $draft->number.";
     }
@@ -99,8 +107,8 @@ final class ImportDocument
         $read = SculptFormat::read($document);
         $sculpt = Sculpt::query()->where('slug', Str::slug($read->name))->first();
         $sculpt === null
-            ? (new KeepSculpt())->create($document)
-            : (new KeepSculpt())->edit($sculpt, $document, [], $sculpt->revision);
+            ? $this->sculpts->create($document)
+            : $this->sculpts->edit($sculpt, $document, [], $sculpt->revision);
 
         return "$read->name, ".count($read->areas).' areas.';
     }
@@ -110,8 +118,8 @@ final class ImportDocument
         $read = SchemeFormat::read($document);
         $scheme = Scheme::query()->where('slug', Str::slug($read->name))->first();
         $scheme === null
-            ? (new EditScheme())->create($document)
-            : (new EditScheme())->edit($scheme, $document, $scheme->number, 'Imported.');
+            ? $this->schemes->create($document)
+            : $this->schemes->edit($scheme, $document, $scheme->number, 'Imported.');
 
         return "The scheme $read->name.";
     }
@@ -137,9 +145,9 @@ final class ImportDocument
     private function order(stdClass $document): string
     {
         $version =
-            Standards::published() ??
+            $this->standards->published() ??
             throw FormatException::at('', 'needs a published standard, and there is none yet');
-        $standard = Standards::core($version);
+        $standard = $this->standards->core($version);
         if (Order::query()->where('number', $document->number)->exists()) {
             throw FormatException::at('/number', "the order $document->number is there already");
         }
@@ -168,11 +176,11 @@ final class ImportDocument
             if (! $standard->hasTier($unit->tier)) {
                 throw FormatException::at("/units/$i/tier", "the standard has no tier \"$unit->tier\"");
             }
-            $made = (new AddUnit())($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
+            $made = ($this->addUnit)($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
             $this->amendments($unit->amendments ?? [], ['unit_id' => $made->id], $standard, "/units/$i/amendments");
         }
         $this->amendments($document->amendments ?? [], ['order_id' => $order->id], $standard, '/amendments');
-        ActivityLog::write('order.imported', $order, null, Json::canonical($document));
+        $this->log->write('order.imported', $order, null, Json::canonical($document));
 
         return "Order $order->number for $order->client, ".
             Unit::query()->where('order_id', $order->id)->count().
@@ -190,10 +198,7 @@ final class ImportDocument
     private function amendments(array $amendments, array $of, CoreStandard $standard, string $path): void
     {
         try {
-            AmendmentFormat::read(
-                $amendments,
-                array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true),
-            );
+            AmendmentFormat::read($amendments, $standard->techniqueKeys());
         } catch (FormatException $e) {
             throw new FormatException(
                 array_map(fn (Problem $p) => new Problem($path.$p->path, $p->reason), $e->problems),

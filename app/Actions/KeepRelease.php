@@ -8,9 +8,10 @@ use App\Models\AmendmentRow;
 use App\Models\ReleaseRow;
 use App\Models\Unit;
 use App\Models\User;
+use App\Repositories\Amendments;
+use App\Repositories\Arrangements;
+use App\Repositories\FaultCatalogue;
 use App\Repositories\Releases;
-use App\Studio\Faults;
-use App\Studio\UnitArrangement;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Ordotype\Core\Bench\MadeAmendment;
@@ -22,13 +23,19 @@ use Ordotype\Core\Format\ReleaseFormat;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\WorkOrder;
+use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Unit\UnitPlan;
 
 /** Writes down what a unit goes to the bench with. To be called within a transaction. */
 final class KeepRelease
 {
-    public function __construct(private readonly Releases $releases)
-    {
+    public function __construct(
+        private readonly Releases $releases,
+        private readonly UnitPlans $plans,
+        private readonly FaultCatalogue $faults,
+        private readonly Amendments $amendments,
+        private readonly Arrangements $arrangements,
+    ) {
     }
 
     public function __invoke(Unit $unit, UnitPlan $plan): ReleaseRow
@@ -38,7 +45,7 @@ final class KeepRelease
 
     public function release(Unit $unit, UnitPlan $plan): Release
     {
-        $request = UnitPlans::request($unit);
+        $request = $this->plans->request($unit);
         $edges = WorkOrder::of($request)->rules($plan->work->steps);
 
         return Release::of(
@@ -47,7 +54,7 @@ final class KeepRelease
             $this->inputs($unit, $request),
             $plan,
             $edges,
-            Faults::catalogue(),
+            $this->faults->table(),
         );
     }
 
@@ -66,12 +73,13 @@ final class KeepRelease
                 $request->shelf->paints,
             ),
             'method' => Json::canonical(MethodFormat::write($request->method)),
-            'amendments' => UnitPlans::rows($unit)->pluck('body')->all(),
+            'amendments' => $this->amendments->rows($unit)->pluck('body')->all(),
             'edits' => Json::canonical($unit->edits),
             'arrangement' => Json::canonical($unit->arrangement),
             'overrules' => Json::canonical($unit->order->overrules),
-            'variants' => Json::canonical(UnitArrangement::variantDocuments($unit)),
-            'pieces' => UnitPlans::pieces($unit)
+            'variants' => Json::canonical($this->arrangements->variantDocuments($unit)),
+            'pieces' => $unit
+                ->standing()
                 ->map(fn ($p) => [$p->number, Json::canonical($p->lacks), Json::canonical($p->edits)])
                 ->all(),
         ];
@@ -80,16 +88,16 @@ final class KeepRelease
             $version->number,
             (string) $version->sha256,
             $request->scheme === null ? null : $unit->scheme_number ?? $unit->order->scheme?->number,
-            $this->amendments($unit),
+            $this->made($unit, $request->standard),
             hash('sha256', Json::canonical($named)),
         );
     }
 
     /** @return list<MadeAmendment> of the studio, the order, the unit and its pieces, as plans number them */
-    private function amendments(Unit $unit): array
+    private function made(Unit $unit, Standard $standard): array
     {
-        $rows = UnitPlans::rows($unit);
-        $read = UnitPlans::readAmendments($unit);
+        $rows = $this->amendments->rows($unit);
+        $read = $this->amendments->read($rows->map(fn (AmendmentRow $r) => Json::decode($r->body))->all(), $standard);
         $names = User::query()->whereIn('id', $rows->pluck('made_by'))->pluck('name', 'id');
 
         return array_values(

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\FigureChanged;
+use App\Exceptions\FigureInUse;
+use App\Exceptions\FigureNameTaken;
 use App\Models\Sculpt;
 use App\Models\Unit;
+use App\Repositories\Figures;
 use App\Studio\ActivityLog;
-use App\Studio\Conflict;
-use App\Studio\Refusal;
-use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ordotype\Core\Format\Json;
@@ -24,6 +25,10 @@ use stdClass;
  */
 final class KeepSculpt
 {
+    public function __construct(private readonly ActivityLog $log, private readonly Figures $figures)
+    {
+    }
+
     public function create(stdClass $document): Sculpt
     {
         $document->format = SculptFormat::WORD;
@@ -32,10 +37,7 @@ final class KeepSculpt
         return DB::transaction(function () use ($read, $document): Sculpt {
             $slug = Str::slug($read->name);
             if ($slug === '' || Sculpt::query()->where('slug', $slug)->exists()) {
-                throw new Refusal(
-                    "There is a figure \"$read->name\" already: choose another name.",
-                    '/document/name',
-                );
+                throw new FigureNameTaken($read->name);
             }
             $sculpt = Sculpt::query()->create([
                 'slug' => $slug,
@@ -44,7 +46,7 @@ final class KeepSculpt
                 'size' => $read->size->value,
                 'document' => Json::encode($document),
             ]);
-            ActivityLog::write('sculpt.made', $sculpt, null, Json::canonical($document));
+            $this->log->write('sculpt.made', $sculpt, null, Json::canonical($document));
 
             return $sculpt->refresh();
         });
@@ -59,21 +61,11 @@ final class KeepSculpt
         return DB::transaction(function () use ($sculpt, $read, $document, $pictures, $revision): Sculpt {
             $sculpt = Sculpt::query()->lockForUpdate()->findOrFail($sculpt->id);
             if ($sculpt->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this figure in the meantime.', [
-                    'revision' => $sculpt->revision,
-                    'document' => Json::decode($sculpt->document),
-                ]);
+                throw new FigureChanged($sculpt);
             }
             $painted = Unit::query()->where('sculpt_id', $sculpt->id)->whereNotNull('released_at')->count();
-            if ($painted > 0 && self::bones($read) !== self::bones(UnitPlans::sculpt($sculpt))) {
-                throw new Refusal(
-                    "$painted ".
-                        ($painted === 1 ? 'unit is' : 'units are').
-                        ' painted from this map: outlines and pictures can be changed, its areas and their '.
-                        'figures cannot. Keep the changed map under another name.',
-                    '/document',
-                    409,
-                );
+            if ($painted > 0 && self::bones($read) !== self::bones($this->figures->of($sculpt))) {
+                throw new FigureInUse($painted);
             }
             $before = $sculpt->document;
             $sculpt->update(
@@ -87,7 +79,7 @@ final class KeepSculpt
                     (array_key_exists('front', $pictures) ? ['picture_front' => $pictures['front']] : []) +
                     (array_key_exists('back', $pictures) ? ['picture_back' => $pictures['back']] : []),
             );
-            ActivityLog::write('sculpt.edited', $sculpt, $before, $sculpt->document);
+            $this->log->write('sculpt.edited', $sculpt, $before, $sculpt->document);
 
             return $sculpt->refresh();
         });

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\ReasonMissing;
+use App\Exceptions\StageForbidsMove;
 use App\Models\Piece;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
-use App\Studio\Refusal;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\StageMove;
-use Ordotype\Core\Words\Terms;
 
 /**
  * What happens to a piece outside bench and check: put on hold, taken up again, lost, cancelled, delivered, claimed.
  */
 final class MovePiece
 {
-    public function __construct(private readonly Releases $releases)
+    public function __construct(private readonly Releases $releases, private readonly ActivityLog $log)
     {
     }
 
@@ -35,18 +35,10 @@ final class MovePiece
             $piece = Piece::query()->with('unit.order')->lockForUpdate()->findOrFail($piece->id);
             $before = Stage::from($piece->stage);
             if (! $move->isPossibleFrom($before)) {
-                throw new Refusal(
-                    "Model $piece->number ($piece->code) is ".
-                        Terms::stage($before).
-                        ': that does not go with “'.
-                        Terms::move($move).
-                        '”.',
-                    '/move',
-                    409,
-                );
+                throw new StageForbidsMove($piece, $move);
             }
             if (trim($reason) === '' && $move->wantsAReason()) {
-                throw new Refusal('Say why.', '/reason');
+                throw new ReasonMissing('/reason');
             }
             $stage = $move->leadsTo(Stage::tryFrom((string) $piece->held_from));
             $piece->update([
@@ -58,7 +50,7 @@ final class MovePiece
                 $this->releases->dropPiece($piece, Auth::id());
             }
             $this->order($piece, $move->value);
-            ActivityLog::write(
+            $this->log->write(
                 "piece.$move->value",
                 $piece,
                 ['stage' => $before->value],

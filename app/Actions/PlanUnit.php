@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Exceptions\NotReleased;
+use App\Exceptions\PlanInConflict;
 use App\Exceptions\ReleaseHasGaps;
+use App\Exceptions\TestModelRejected;
+use App\Exceptions\UnitChanged;
+use App\Exceptions\WorkHasBegun;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\ReleaseRow;
 use App\Models\StepLog;
 use App\Models\Unit;
 use App\Repositories\Releases;
+use App\Repositories\Units;
 use App\Studio\ActivityLog;
-use App\Studio\Conflict;
-use App\Studio\Refusal;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -29,8 +32,13 @@ final class PlanUnit
     /** Things that do not hold which are named before the rest are only counted. */
     private const NAMED = 4;
 
-    public function __construct(private readonly KeepRelease $keep, private readonly Releases $releases)
-    {
+    public function __construct(
+        private readonly KeepRelease $keep,
+        private readonly Releases $releases,
+        private readonly Units $units,
+        private readonly UnitPlans $plans,
+        private readonly ActivityLog $log,
+    ) {
     }
 
     /**
@@ -41,14 +49,14 @@ final class PlanUnit
     public function edit(Unit $unit, array $edits, int $revision, ?Piece $piece = null): Unit
     {
         return DB::transaction(function () use ($unit, $edits, $revision, $piece): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
+            $unit = $this->units->unreleased($unit, $revision);
             $edits = array_filter($edits, fn (array $list) => $list !== []);
-            UnitPlans::choices(UnitPlans::request($unit), $edits);
+            $this->plans->choices($this->plans->request($unit), $edits);
             $of = $piece ?? $unit;
             $before = $of->edits;
             $of->update(['edits' => $edits === [] ? null : $edits]);
             $unit->update(['revision' => $unit->revision + 1]);
-            ActivityLog::write('plan.edited', $of, $before, $of->edits);
+            $this->log->write('plan.edited', $of, $before, $of->edits);
 
             return $unit->refresh();
         });
@@ -62,8 +70,8 @@ final class PlanUnit
     public function release(Unit $unit, int $revision, ?string $despite = null): Unit
     {
         return DB::transaction(function () use ($unit, $revision, $despite): Unit {
-            $unit = UnitPlans::unreleased($unit, $revision);
-            $plan = UnitPlans::unitPlan($unit);
+            $unit = $this->units->unreleased($unit, $revision);
+            $plan = $this->plans->unitPlan($unit);
             $this->mayGo($unit, $plan);
             $missing = $this->missing($unit, $plan);
             if ($missing !== [] && trim((string) $despite) === '') {
@@ -79,8 +87,8 @@ final class PlanUnit
             if (in_array($unit->order->status, ['draft', 'quoted', 'accepted'], true)) {
                 $unit->order->update(['status' => 'in_work']);
             }
-            ActivityLog::write('plan.released', $unit, null, [
-                'minutes' => round($plan->minutes() / max(1, UnitPlans::pieces($unit)->count()), 2),
+            $this->log->write('plan.released', $unit, null, [
+                'minutes' => round($plan->minutes() / max(1, $unit->standing()->count()), 2),
                 'missing' => $missing,
                 'despite' => $missing === [] ? null : $despite,
             ]);
@@ -98,9 +106,7 @@ final class PlanUnit
                 ->lockForUpdate()
                 ->findOrFail($unit->id);
             if ($unit->revision !== $revision) {
-                throw new Conflict('Somebody else has changed this unit in the meantime.', [
-                    'revision' => $unit->revision,
-                ]);
+                throw new UnitChanged($unit);
             }
             $row = $this->releases->rowOf($unit) ?? throw new NotReleased($unit);
             $ids = $unit->pieces->pluck('id');
@@ -108,12 +114,7 @@ final class PlanUnit
                 StepLog::query()->whereIn('piece_id', $ids)->exists() ||
                 Check::query()->whereIn('piece_id', $ids)->exists()
             ) {
-                throw new Refusal(
-                    'Work on it has begun: it stays on the bench. Take the marks back first, or put '.
-                        'its models on hold.',
-                    '',
-                    409,
-                );
+                throw new WorkHasBegun($unit);
             }
             ReleaseRow::query()
                 ->whereKey($row->id)
@@ -128,7 +129,7 @@ final class PlanUnit
             if (! $onBench && $unit->order->status === 'in_work') {
                 $unit->order->update(['status' => 'accepted']);
             }
-            ActivityLog::write('plan.taken_back', $unit, ['release' => $row->number], null);
+            $this->log->write('plan.taken_back', $unit, ['release' => $row->number], null);
 
             return $unit->refresh();
         });
@@ -139,18 +140,11 @@ final class PlanUnit
         if ($plan->conflicts() !== []) {
             $words = new PlanWords($plan->plain()->request);
             $why = array_map(fn ($c) => Terms::sentence($words->conflict($c)), $plan->conflicts());
-            throw new Refusal(
-                'The plan has conflicts that want an amendment first: '.implode(' ', $why),
-                '/conflicts',
-            );
+            throw new PlanInConflict($why);
         }
         $scheme = $unit->order->scheme;
         if ($scheme?->versions()->where('number', $scheme->number)->where('outcome', 'rejected')->exists() === true) {
-            throw new Refusal(
-                "The test model of scheme $scheme->name was rejected: change its colours first.",
-                '/scheme',
-                409,
-            );
+            throw new TestModelRejected($scheme);
         }
     }
 

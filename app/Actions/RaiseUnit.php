@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\MoveInsteadOfRaising;
+use App\Exceptions\NoSuchTier;
+use App\Exceptions\RaisingInConflict;
+use App\Exceptions\SignedOffPieces;
+use App\Exceptions\TierNotHigher;
+use App\Exceptions\UnitChanged;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Repositories\Releases;
+use App\Repositories\Standards;
 use App\Studio\ActivityLog;
-use App\Studio\Conflict;
-use App\Studio\Refusal;
-use App\Studio\Standards;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
@@ -34,15 +38,18 @@ final class RaiseUnit
         private readonly KeepRelease $keep,
         private readonly Releases $releases,
         private readonly AreaSolver $solver,
+        private readonly UnitPlans $plans,
+        private readonly ActivityLog $log,
+        private readonly Standards $standards,
     ) {
     }
 
     /** What it would take; `stands`: from what every piece has now, else from the finished plan. */
     public function work(Unit $unit, Tier $tier, bool $stands): RaisedWork
     {
-        $plan = $this->releases->find($unit)?->plan->plain() ?? UnitPlans::plan($unit);
+        $plan = $this->releases->find($unit)?->plan->plain() ?? $this->plans->plan($unit);
         $done = $stands ? Raising::workSoFar($plan, self::onEveryPiece($unit)) : Raising::workOf($plan);
-        $request = UnitPlans::request($unit)->at($tier);
+        $request = $this->plans->request($unit)->at($tier);
 
         return (new Raising($request, $done, $this->solver))->work();
     }
@@ -54,12 +61,8 @@ final class RaiseUnit
             $tier = $this->tier($unit, $key);
             $work = $this->work($unit, $tier, $stands);
             if ($work->conflicts() !== []) {
-                $words = new PlanWords(UnitPlans::request($unit)->at($tier));
-                throw new Refusal(
-                    'It cannot be raised without an amendment: '.$words->conflict($work->conflicts()[0]).'.',
-                    '',
-                    409,
-                );
+                $words = new PlanWords($this->plans->request($unit)->at($tier));
+                throw new RaisingInConflict($words->conflict($work->conflicts()[0]));
             }
             $before = ['tier' => $unit->tier];
             $edits = [];
@@ -76,13 +79,13 @@ final class RaiseUnit
             $unit = Unit::query()
                 ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
                 ->findOrFail($unit->id);
-            ($this->keep)($unit, UnitPlans::unitPlan($unit));
+            ($this->keep)($unit, $this->plans->unitPlan($unit));
             foreach ($unit->pieces()->get() as $piece) {
                 $stage = Stage::from($piece->stage)->afterAddedWork();
                 $piece->update(['stage' => $stage->value, 'revision' => $piece->revision + 1]);
             }
             $unit->update(['revision' => $unit->revision + 1]);
-            ActivityLog::write('unit.raised', $unit, $before, [
+            $this->log->write('unit.raised', $unit, $before, [
                 'tier' => $tier->key,
                 'minutes' => round($work->minutes(), 2),
                 'from' => $stands ? 'as it stands' : 'finished',
@@ -94,15 +97,12 @@ final class RaiseUnit
 
     public function tier(Unit $unit, string $key): Tier
     {
-        $standard = Standards::core($unit->order->version);
+        $standard = $this->standards->core($unit->order->version);
         if (! $standard->hasTier($key) || $standard->tier($key)->status === TierStatus::Retired) {
-            throw new Refusal("There is no tier \"$key\" to raise it to.", '/tier');
+            throw new NoSuchTier($key, '/tier');
         }
         if ($standard->tier($key)->order <= $standard->tier($unit->tier)->order) {
-            throw new Refusal(
-                "{$standard->tier($key)->name} is not higher than {$standard->tier($unit->tier)->name}.",
-                '/tier',
-            );
+            throw new TierNotHigher($standard->tier($key), $standard->tier($unit->tier));
         }
 
         return $standard->tier($key);
@@ -115,22 +115,14 @@ final class RaiseUnit
             ->lockForUpdate()
             ->findOrFail($unit->id);
         if ($unit->revision !== $revision) {
-            throw new Conflict('Somebody else has changed this unit in the meantime.', [
-                'revision' => $unit->revision,
-                'edits' => $unit->edits,
-            ]);
+            throw new UnitChanged($unit);
         }
         if ($unit->released_at === null) {
-            throw new Refusal('This unit is not on the bench yet: move it to the tier instead.', '', 409);
+            throw new MoveInsteadOfRaising($unit);
         }
-        $closed = UnitPlans::pieces($unit)->filter(fn (Piece $p) => Stage::from($p->stage)->isClosed());
+        $closed = $unit->standing()->filter(fn (Piece $p) => Stage::from($p->stage)->isClosed());
         if ($closed->isNotEmpty()) {
-            $numbers = $closed->pluck('number')->implode(', ');
-            throw new Refusal(
-                "Model $numbers is signed off: withdraw the sign-off or take up a claim first.",
-                '',
-                409,
-            );
+            throw new SignedOffPieces(array_values($closed->map(fn (Piece $p) => $p->number)->all()));
         }
 
         return $unit;
@@ -140,7 +132,7 @@ final class RaiseUnit
     private static function onEveryPiece(Unit $unit): array
     {
         $common = null;
-        foreach (UnitPlans::pieces($unit) as $piece) {
+        foreach ($unit->standing() as $piece) {
             $done = $piece->logs
                 ->whereNull('skipped')
                 ->whereNull('covered_by')
@@ -179,7 +171,8 @@ final class RaiseUnit
 
     /**
      * @param  list<ChosenTechnique>  $list
-     * @return list<array{technique: string, passes: int, extent: string}> each technique once, as widely as it is used
+     * @return list<array{technique: string, passes: int, extent: string}> each technique once, as widely as it is
+     * used
      */
     private static function merged(array $list): array
     {

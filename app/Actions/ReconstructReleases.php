@@ -28,6 +28,13 @@ use stdClass;
  */
 final class ReconstructReleases
 {
+    public function __construct(
+        private readonly UnitPlans $plans,
+        private readonly Releases $releases,
+        private readonly KeepRelease $keep,
+    ) {
+    }
+
     /** What was painted over is marked by a column, and no longer by its key. */
     public function uncover(): void
     {
@@ -52,8 +59,8 @@ final class ReconstructReleases
         if (! ($stored instanceof stdClass)) {
             return;
         }
-        $keep = app(KeepRelease::class);
-        $release = $keep->release($unit, UnitPlans::unitPlan($unit));
+        $keep = $this->keep;
+        $release = $keep->release($unit, $this->plans->unitPlan($unit));
         $document = ReleaseFormat::write($release);
         $document->reconstructed = true;
         $steps = $this->steps($stored, $release);
@@ -70,7 +77,7 @@ final class ReconstructReleases
         foreach ($document->kinds as $kind) {
             $this->kind($kind, $unit, $stored, array_column($document->steps, 'key'));
         }
-        $row = app(Releases::class)->keep($unit, $document, $unit->released_by);
+        $row = $this->releases->keep($unit, $document, $unit->released_by);
         ReleaseRow::query()
             ->whereKey($row->id)
             ->update(['released_at' => $unit->released_at]);
@@ -80,7 +87,8 @@ final class ReconstructReleases
     }
 
     /**
-     * @return list<stdClass> the stored steps, each with its key: plans that are older than keys get them as they were
+     * @return list<stdClass> the stored steps, each with its key: plans that are older than keys get them as they
+     * were
      * then
      */
     private static function keyed(stdClass $stored): array

@@ -4,6 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\MayNotSign;
+use App\Exceptions\NoSuchPieces;
+use App\Exceptions\NothingToSign;
+use App\Exceptions\NotPassed;
+use App\Exceptions\PiecesOfSeveralUnits;
+use App\Exceptions\SignOffDoesNotHold;
+use App\Exceptions\WithdrawalStays;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\SignOff;
@@ -11,23 +18,23 @@ use App\Models\User;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\Checks;
-use App\Studio\Refusal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\RequirementFormat;
 use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Signing;
 use Ordotype\Core\Words\CheckWords;
-use Ordotype\Core\Words\Terms;
 
 /** Signs passed pieces off, and withdraws a sign-off: each a record in one chain that nobody can change later. */
 final class SignPieces
 {
-    public function __construct(private readonly Releases $releases)
-    {
+    public function __construct(
+        private readonly Releases $releases,
+        private readonly Checks $checks,
+        private readonly ActivityLog $log,
+    ) {
     }
 
     /** @param  list<int>  $pieces all of one unit */
@@ -49,21 +56,15 @@ final class SignPieces
                 ->lockForUpdate()
                 ->get();
             if ($found->isEmpty() || $found->count() !== count(array_unique($pieces))) {
-                throw new Refusal('One of the pieces does not exist.', '/pieces', 404);
+                throw new NoSuchPieces();
             }
             if ($found->pluck('unit_id')->unique()->count() !== 1) {
-                throw new Refusal('The pieces are of more than one unit: sign each unit by itself.', '/pieces');
+                throw new PiecesOfSeveralUnits();
             }
             $rules = [];
             foreach ($found as $piece) {
                 if ($piece->stage !== 'passed') {
-                    throw new Refusal(
-                        "Model $piece->number ($piece->code) has not passed its check: it is ".
-                            Terms::stage(Stage::from($piece->stage)).
-                            '.',
-                        '/pieces',
-                        409,
-                    );
+                    throw new NotPassed($piece);
                 }
                 $rules[$piece->id] = $this->rule($piece, $by);
             }
@@ -90,7 +91,7 @@ final class SignPieces
                 ->lockForUpdate()
                 ->get();
             if ($signOff->kind !== 'sign_off') {
-                throw new Refusal('A withdrawal cannot be withdrawn: check and sign the pieces again.', '', 409);
+                throw new WithdrawalStays();
             }
             foreach ($pieces as $piece) {
                 $latest = SignOff::query()
@@ -98,7 +99,7 @@ final class SignPieces
                     ->orderByDesc('number')
                     ->first();
                 if ($latest?->id !== $signOff->id) {
-                    throw new Refusal("Sign-off $signOff->number does not hold any more.", '', 409);
+                    throw new SignOffDoesNotHold($signOff->number);
                 }
             }
             $body = [
@@ -140,14 +141,14 @@ final class SignPieces
         $signing = Signing::by(
             $by->id,
             $maySign,
-            Checks::painters($piece),
+            $this->checks->painters($piece),
             array_values(array_unique($mandatory)),
             User::query()->count(),
         );
 
         return $signing->allows()
             ? CheckWords::signing($signing)
-            : throw new Refusal("Model $piece->number: ".CheckWords::signing($signing), '/pieces', 403);
+            : throw new MayNotSign($piece, CheckWords::signing($signing));
     }
 
     /**
@@ -157,7 +158,7 @@ final class SignPieces
      */
     private function body(Collection $pieces, array $rules, User $by): array
     {
-        $unit = $pieces->first()->unit ?? throw new Refusal('There is nothing to sign.', '/pieces');
+        $unit = $pieces->first()->unit ?? throw new NothingToSign();
         $release = $this->releases->of($unit);
         $plan = $release->plan->plain();
 
@@ -188,7 +189,7 @@ final class SignPieces
                         'number' => $p->number,
                         'rule' => $rules[$p->id],
                         'painters' => $p->logs
-                            ->whereIn('family', Checks::ownFamilies())
+                            ->whereIn('family', $this->checks->ownFamilies())
                             ->whereNull('skipped')
                             ->map(fn ($l) => $l->user->name)
                             ->unique()
@@ -295,7 +296,7 @@ final class SignPieces
         foreach ($pieces as $piece) {
             $piece->update(['stage' => $stage, 'revision' => $piece->revision + 1]);
         }
-        ActivityLog::write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link->hash]);
+        $this->log->write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link->hash]);
 
         return $signOff;
     }

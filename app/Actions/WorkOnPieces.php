@@ -4,25 +4,33 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Exceptions\LeftTheBench;
+use App\Exceptions\NoSuchPieces;
+use App\Exceptions\NotBeingWorkedOn;
+use App\Exceptions\NotOnTheBench;
+use App\Exceptions\PieceHasNoSuchStep;
+use App\Exceptions\RepairComesFirst;
+use App\Exceptions\StepsOpen;
 use App\Models\Piece;
 use App\Models\StepLog;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
-use App\Studio\Refusal;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Words\PlanWords;
-use Ordotype\Core\Words\Terms;
 
 /** Marks steps done on pieces, takes a mark back, and offers a finished piece to the check. */
 final class WorkOnPieces
 {
-    public function __construct(private readonly BenchWork $work, private readonly Releases $releases)
-    {
+    public function __construct(
+        private readonly BenchWork $work,
+        private readonly Releases $releases,
+        private readonly ActivityLog $log,
+    ) {
     }
 
     /**
@@ -43,7 +51,7 @@ final class WorkOnPieces
                 ->lockForUpdate()
                 ->get();
             if ($found->count() !== count(array_unique($pieces))) {
-                throw new Refusal('One of the models does not exist.', '/pieces', 404);
+                throw new NoSuchPieces();
             }
             $rows = [];
             foreach ($found as $piece) {
@@ -70,10 +78,10 @@ final class WorkOnPieces
         return DB::transaction(function () use ($piece, $step): Piece {
             $piece = Piece::query()->lockForUpdate()->findOrFail($piece->id);
             if (! Stage::from($piece->stage)->isAtWork()) {
-                throw new Refusal("Model $piece->number is not on the bench any more.", '', 409);
+                throw new LeftTheBench($piece);
             }
             $log = $piece->logs()->whereNull('covered_by')->where('step', $step)->firstOrFail();
-            ActivityLog::write('step.taken_back', $piece, $log->toArray(), null);
+            $this->log->write('step.taken_back', $piece, $log->toArray(), null);
             $log->delete();
             if ($piece->stage === Stage::OnBench->value && ! $piece->logs()->exists()) {
                 $this->move($piece, Stage::Planned);
@@ -88,23 +96,13 @@ final class WorkOnPieces
         return DB::transaction(function () use ($piece): Piece {
             $piece = Piece::query()->with('unit.order.version')->lockForUpdate()->findOrFail($piece->id);
             if (! in_array($piece->stage, [Stage::OnBench->value, Stage::Rework->value], true)) {
-                throw new Refusal(
-                    "Model $piece->number is not being worked on: it is ".
-                        Terms::stage(Stage::from($piece->stage)).
-                        '.',
-                    '',
-                    409,
-                );
+                throw new NotBeingWorkedOn($piece);
             }
             $wanted = $this->work->wanted($piece);
             $missing = array_values(array_diff(array_keys($wanted), $this->done($piece)));
             if ($missing !== []) {
                 $first = $this->name($piece, $wanted[$missing[0]]);
-                throw new Refusal(
-                    count($missing)." steps are still to be done or left out with a reason, first: $first.",
-                    '/steps',
-                    409,
-                );
+                throw new StepsOpen(count($missing), $first);
             }
             $this->move($piece, Stage::Offered);
 
@@ -119,13 +117,7 @@ final class WorkOnPieces
     private function newRows(Piece $piece, array $steps, ?string $skipped): array
     {
         if (! Stage::from($piece->stage)->isAtWork()) {
-            throw new Refusal(
-                "Model $piece->number ($piece->code) is not on the bench: it is ".
-                    Terms::stage(Stage::from($piece->stage)).
-                    '.',
-                '/pieces',
-                409,
-            );
+            throw new NotOnTheBench($piece);
         }
         $wanted = $this->work->wanted($piece);
         $others = $this->releases->of($piece->unit)->steps();
@@ -135,7 +127,7 @@ final class WorkOnPieces
             if (! isset($wanted[$step]) && isset($others[$step])) {
                 continue; // others of the unit get it, this piece does not
             }
-            $one = $wanted[$step] ?? throw new Refusal("Model $piece->number has no such step.", '/steps');
+            $one = $wanted[$step] ?? throw new PieceHasNoSuchStep($piece, $step);
             if (! isset($there[$step])) {
                 $rows[] = $this->row($piece, $step, $one, $skipped);
             }
@@ -158,12 +150,7 @@ final class WorkOnPieces
             $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->givesAny(Effect::Protect));
             if ($step->technique->givesAny(Effect::Protect) && $before !== []) {
                 $first = $this->name($piece, array_values($before)[0]);
-                throw new Refusal(
-                    "{$step->technique->name} covers what is still to be repaired on ".
-                        "model $piece->number: $first comes first.",
-                    '/steps',
-                    409,
-                );
+                throw new RepairComesFirst($piece, $step->technique->name, $first);
             }
         }
     }
@@ -202,6 +189,6 @@ final class WorkOnPieces
     {
         $before = $piece->stage;
         $piece->update(['stage' => $stage->value, 'revision' => $piece->revision + 1]);
-        ActivityLog::write('piece.moved', $piece, ['stage' => $before], ['stage' => $stage->value]);
+        $this->log->write('piece.moved', $piece, ['stage' => $before], ['stage' => $stage->value]);
     }
 }

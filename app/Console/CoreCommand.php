@@ -9,6 +9,7 @@ use App\Formats\UnreadableFile;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use Ordotype\Core\Amendment\Amendment;
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Format\AmendmentFormat;
@@ -19,15 +20,17 @@ use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\Technique;
 use OutOfBoundsException;
 
 /** A command on the core alone: open files in, text or an open format out; no database, no settings, no key. */
 abstract class CoreCommand extends Command
 {
+    private const MOST_PIECES = 10_000;
+
     private string $reading = '';
 
     final public function handle(): int
@@ -93,11 +96,36 @@ abstract class CoreCommand extends Command
     protected function amendments(Standard $standard): array
     {
         $path = $this->file('amend');
-        $known = array_fill_keys(array_map(fn (Technique $t) => $t->key, $standard->techniques), true);
+        $known = $standard->techniqueKeys();
 
         return $path === null
             ? []
             : $this->reading($path, fn () => AmendmentFormat::read(DocumentFile::read($path, 'amendment@1'), $known));
+    }
+
+    /** What the options ask to be planned. */
+    protected function request(string $tier): PlanRequest
+    {
+        $standard = $this->standard($this->needed('standard'));
+
+        return new PlanRequest(
+            $standard,
+            $standard->tier($tier),
+            $this->sculpt($this->needed('sculpt')),
+            $this->scheme(),
+            $this->method(),
+            $this->hasOption('amend') ? $this->amendments($standard) : [],
+            $this->shelf(),
+            $this->hasOption('pieces') ? $this->wholeNumber('pieces', 1, self::MOST_PIECES) : 1,
+        );
+    }
+
+    /** A technique as it is used, in words: "edge highlight (prominent) ×2". */
+    protected static function used(ChosenTechnique $used): string
+    {
+        return mb_strtolower($used->technique->name).
+            ($used->extent->word() === 'full' ? '' : " ({$used->extent->word()})").
+            ($used->passes > 1 ? " ×$used->passes" : '');
     }
 
     /** @throws InvalidArgumentException when the option is missing */

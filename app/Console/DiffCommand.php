@@ -8,7 +8,6 @@ use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Words\PlanWords;
@@ -33,78 +32,83 @@ final class DiffCommand extends CoreCommand
 
     protected function work(): int
     {
-        $standard = $this->standard($this->needed('standard'));
-        $sculpt = $this->sculpt($this->needed('sculpt'));
-        [$scheme, $method, $shelf] = [$this->scheme(), $this->method(), $this->shelf()];
-        $plan = fn (string $tier) => $this->planner()->plan(
-            new PlanRequest($standard, $standard->tier($tier), $sculpt, $scheme, $method, [], $shelf),
+        $difference = new TierDifference(
+            $this->planner()->plan($this->request($this->needed('from'))),
+            $this->planner()->plan($this->request($this->needed('to'))),
         );
-        $difference = new TierDifference($plan($this->needed('from')), $plan($this->needed('to')));
-        [$low, $high] = $difference->prices();
         $voices = new Voices($difference);
-        $words = new PlanWords($difference->to->request);
-        if ($this->option('json') === true) {
-            $this->line(
-                Json::encode([
-                    'from' => $difference->from->request->tier->key,
-                    'to' => $difference->to->request->tier->key,
-                    'sculpt' => $sculpt->name,
-                    'changes' => array_map(
-                        fn (RequirementChange $c) => [
-                            'change' => $c->trend->value,
-                            'area' => ($c->after ?? $c->before)?->area,
-                            'subject' => ($c->after ?? $c->before)?->subject(),
-                            'before' => $voices->asks($c->before),
-                            'after' => $voices->asks($c->after),
-                            'clauses' => array_values(
-                                array_unique(
-                                    Reason::ids([...$c->before->reasons ?? [], ...$c->after->reasons ?? []]),
-                                ),
-                            ),
-                        ],
-                        $difference->changes,
+        match (true) {
+            $this->option('json') === true => $this->line(Json::encode(self::document($difference, $voices))),
+            $this->option('voice') === 'client' => $this->forClient($difference, $voices),
+            default => $this->forPainter($difference, $voices),
+        };
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(TierDifference $difference, Voices $voices): array
+    {
+        [$low, $high] = $difference->prices();
+
+        return [
+            'from' => $difference->from->request->tier->key,
+            'to' => $difference->to->request->tier->key,
+            'sculpt' => $difference->to->request->sculpt->name,
+            'changes' => array_map(
+                fn (RequirementChange $c) => [
+                    'change' => $c->trend->value,
+                    'area' => ($c->after ?? $c->before)?->area,
+                    'subject' => ($c->after ?? $c->before)?->subject(),
+                    'before' => $voices->asks($c->before),
+                    'after' => $voices->asks($c->after),
+                    'clauses' => array_values(
+                        array_unique(Reason::ids([...$c->before->reasons ?? [], ...$c->after->reasons ?? []])),
                     ),
-                    'minutes' => [
-                        'from' => $difference->from->minutesByPasses(),
-                        'to' => $difference->to->minutesByPasses(),
-                        'change' => $difference->minutes(),
-                    ],
-                    'prices' => ['from' => self::price($low), 'to' => self::price($high)],
-                ]),
-            );
+                ],
+                $difference->changes,
+            ),
+            'minutes' => [
+                'from' => $difference->from->minutesByPasses(),
+                'to' => $difference->to->minutesByPasses(),
+                'change' => $difference->minutes(),
+            ],
+            'prices' => ['from' => self::price($low), 'to' => self::price($high)],
+        ];
+    }
 
-            return self::SUCCESS;
+    private function forClient(TierDifference $difference, Voices $voices): void
+    {
+        $this->line("{$difference->to->request->tier->name} gives, over {$difference->from->request->tier->name}:");
+        foreach ($voices->gains() as $line) {
+            $this->line("  + $line");
         }
-        if ($this->option('voice') === 'client') {
-            $this->line(
-                "{$difference->to->request->tier->name} gives, over {$difference->from->request->tier->name}:",
-            );
-            foreach ($voices->gains() as $line) {
-                $this->line("  + $line");
-            }
-            foreach ($voices->losses() as $line) {
-                $this->line("  - $line");
-            }
+        foreach ($voices->losses() as $line) {
+            $this->line("  - $line");
+        }
+    }
 
-            return self::SUCCESS;
-        }
+    private function forPainter(TierDifference $difference, Voices $voices): void
+    {
+        [$low, $high] = $difference->prices();
+        [$from, $to] = [$difference->from, $difference->to];
         $this->line(
-            "{$sculpt->name}: {$difference->from->request->tier->name} ".
-                round($difference->from->minutesByPasses()).
-                ' min → '.
-                "{$difference->to->request->tier->name} ".
-                round($difference->to->minutesByPasses()).
+            "{$to->request->sculpt->name}: {$from->request->tier->name} ".
+                round($from->minutesByPasses()).
+                " min → {$to->request->tier->name} ".
+                round($to->minutesByPasses()).
                 ' min ('.
                 sprintf('%+d', (int) round($difference->minutes())).
                 ' a piece)',
         );
         $this->line('Price: '.(self::price($low) ?? 'none set').' → '.(self::price($high) ?? 'none set'));
+        $words = new PlanWords($to->request);
         $this->table(
             ['Change', 'Area', 'What', 'Before', 'After'],
             array_map(
                 fn (RequirementChange $c) => [
                     Terms::plain($c->trend->value),
-                    self::area($c, $sculpt),
+                    self::area($c, $to->request->sculpt),
                     self::subject($c, $words),
                     $voices->asks($c->before) ?? '·',
                     $voices->asks($c->after) ?? '·',
@@ -112,8 +116,6 @@ final class DiffCommand extends CoreCommand
                 $difference->changes,
             ),
         );
-
-        return self::SUCCESS;
     }
 
     private static function area(RequirementChange $c, Sculpt $sculpt): string

@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
-use App\Studio\Standards;
+use App\Repositories\Standards;
 use InvalidArgumentException;
 use Ordotype\Core\Format\Json;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -20,11 +20,16 @@ final class ExportCommand extends CoreCommand
 
     protected $description = 'Print what the studio holds in its open format';
 
+    public function __construct(private readonly Standards $standards)
+    {
+        parent::__construct();
+    }
+
     protected function work(): int
     {
         [$what, $name] = [$this->argument('what'), $this->argument('name')];
         $document = match ($what) {
-            'standard' => Standards::document($this->version(is_string($name) ? $name : null)),
+            'standard' => $this->standards->document($this->version(is_string($name) ? $name : null)),
             'sculpt' => Json::decode(
                 Sculpt::query()->where('slug', $name)->first()->document ??
                     throw new InvalidArgumentException("There is no figure \"$name\"."),
@@ -43,7 +48,7 @@ final class ExportCommand extends CoreCommand
     private function version(?string $number): StandardVersion
     {
         return $number === null
-            ? Standards::published() ??
+            ? $this->standards->published() ??
                     throw new InvalidArgumentException('No version of the standard is published yet.')
             : StandardVersion::query()->where('number', (int) $number)->first() ??
                     throw new InvalidArgumentException("There is no version $number of the standard.");

@@ -13,10 +13,15 @@ final class ImportCommand extends CoreCommand
 
     protected $description = 'Take a standard, figure, scheme, order or shelf into the studio: all of it, or nothing';
 
+    public function __construct(private readonly ImportDocument $import)
+    {
+        parent::__construct();
+    }
+
     protected function work(): int
     {
         $path = $this->argument('file');
-        $this->line((new ImportDocument())->text(DocumentFile::text(is_string($path) ? $path : '')));
+        $this->line($this->import->text(DocumentFile::text(is_string($path) ? $path : '')));
 
         return self::SUCCESS;
     }

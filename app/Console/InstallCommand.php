@@ -15,7 +15,7 @@ final class InstallCommand extends Command
 
     protected $description = 'Migrate the database; load the demo, or ask for the first lead\'s account';
 
-    public function handle(): int
+    public function handle(DemoStudio $demo): int
     {
         $this->callSilently('migrate', ['--force' => true, '--database' => 'migrate']);
         if (User::query()->exists()) {
@@ -23,7 +23,7 @@ final class InstallCommand extends Command
         }
         if ($this->option('demo') === true) {
             $this->line('Loading the demo studio');
-            (new DemoStudio())->load();
+            $demo->load();
 
             return self::SUCCESS;
         }

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Words\PlanWords;
 use Ordotype\Core\Words\Terms;
 use Ordotype\Core\Words\WarningWords;
+use Symfony\Component\Console\Output\OutputInterface;
 
 final class PlanCommand extends CoreCommand
 {
@@ -32,38 +31,14 @@ final class PlanCommand extends CoreCommand
 
     protected function work(): int
     {
-        $standard = $this->standard($this->needed('standard'));
-        $plan = $this->planner()->plan(
-            new PlanRequest(
-                $standard,
-                $standard->tier($this->needed('tier')),
-                $this->sculpt($this->needed('sculpt')),
-                $this->scheme(),
-                $this->method(),
-                $this->amendments($standard),
-                $this->shelf(),
-                $this->wholeNumber('pieces', 1, 10_000),
-            ),
-        );
+        $plan = $this->planner()->plan($this->request($this->needed('tier')));
         if ($this->option('json') === true) {
-            $this->output->write(
-                Json::encode(PlanFormat::write($plan)),
-                false,
-                \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW,
-            );
+            $this->output->write(Json::encode(PlanFormat::write($plan)), false, OutputInterface::OUTPUT_RAW);
 
             return self::SUCCESS;
         }
-        $this->readable($plan);
-
-        return self::SUCCESS;
-    }
-
-    private function readable(Plan $plan): void
-    {
-        $request = $plan->request;
         $this->line(
-            "{$request->sculpt->name}, {$request->tier->name}: ".
+            "{$plan->request->sculpt->name}, {$plan->request->tier->name}: ".
                 round($plan->minutesByPasses()).
                 ' min a piece in passes, '.
                 round($plan->minutesByArea()).
@@ -71,6 +46,16 @@ final class PlanCommand extends CoreCommand
                 round($plan->setupMinutes()).
                 ' min setting up once',
         );
+        $this->table(['', 'Area', 'min', 'Techniques'], self::areas($plan));
+        $this->table(['No', 'Pass', 'Areas', 'Paint', 'min', 'dry', 'Held by'], self::passes($plan));
+        $this->remarks($plan);
+
+        return self::SUCCESS;
+    }
+
+    /** @return list<list<int|float|string|null>> */
+    private static function areas(Plan $plan): array
+    {
         $rows = [];
         foreach ($plan->areas as $i => $planned) {
             $rows[] = [
@@ -82,47 +67,41 @@ final class PlanCommand extends CoreCommand
                     : implode(', ', array_map(self::used(...), $planned->choice->techniques)),
             ];
         }
-        $this->table(['', 'Area', 'min', 'Techniques'], $rows);
-        $this->table(
-            ['No', 'Pass', 'Areas', 'Paint', 'min', 'dry', 'Held by'],
-            array_map(
-                function ($pass, int $i) use ($plan): array {
-                    $steps = array_map(fn (int $k) => $plan->work->steps[$k], $pass->steps);
-                    $held = array_merge(
-                        ...array_map(
-                            fn (int $k) => array_map(fn (Rule $r) => Terms::rule($r), $plan->work->held[$k]),
-                            $pass->steps,
-                        ),
-                    );
 
-                    return [
-                        $i + 1,
-                        $steps[0]->technique->name,
-                        implode(', ', array_map(fn ($s) => PlanWords::area($s->area), $steps)),
-                        $steps[0]->colour?->words() ?? '',
-                        round($pass->minutes),
-                        round($pass->drying),
-                        implode('; ', array_unique($held)),
-                    ];
-                },
-                $plan->work->passes,
-                array_keys($plan->work->passes),
-            ),
-        );
+        return $rows;
+    }
+
+    /** @return list<list<int|float|string>> */
+    private static function passes(Plan $plan): array
+    {
+        $rows = [];
+        foreach ($plan->work->passes as $i => $pass) {
+            $steps = array_map(fn (int $k) => $plan->work->steps[$k], $pass->steps);
+            $held = array_merge(...array_map(fn (int $k) => $plan->work->held[$k], $pass->steps));
+            $rows[] = [
+                $i + 1,
+                $steps[0]->technique->name,
+                implode(', ', array_map(fn (Step $s) => PlanWords::area($s->area), $steps)),
+                $steps[0]->colour?->words() ?? '',
+                round($pass->minutes),
+                round($pass->drying),
+                implode('; ', array_unique(array_map(Terms::rule(...), $held))),
+            ];
+        }
+
+        return $rows;
+    }
+
+    private function remarks(Plan $plan): void
+    {
         $words = new PlanWords($plan->request);
         $warnings = new WarningWords($plan->request);
         foreach ($plan->conflicts() as $conflict) {
             $this->line('Conflict on '.PlanWords::area($conflict->area).': '.$words->conflict($conflict));
         }
         foreach ($plan->notApplicable() as $one) {
-            $this->line(
-                'Not applicable on '.
-                    PlanWords::area($one->area).
-                    ': '.
-                    $words->subject($one->asked).
-                    ', '.
-                    $words->notApplicable($one),
-            );
+            $what = $words->subject($one->asked).', '.$words->notApplicable($one);
+            $this->line('Not applicable on '.PlanWords::area($one->area).": $what");
         }
         foreach ($plan->warnings as $warning) {
             $this->line('Note: '.$warnings->of($warning));
@@ -130,16 +109,7 @@ final class PlanCommand extends CoreCommand
         $states = array_count_values(
             array_map(fn ($s) => $s->state->value ?? 'judged on the finished work', $plan->requirements),
         );
-        $this->line(
-            'Requirements: '.
-                implode(', ', array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states)),
-        );
-    }
-
-    private static function used(ChosenTechnique $used): string
-    {
-        return mb_strtolower($used->technique->name).
-            ($used->extent->word() === 'full' ? '' : " ({$used->extent->word()})").
-            ($used->passes > 1 ? " ×$used->passes" : '');
+        $counted = array_map(fn (string $state, int $n) => "$n $state", array_keys($states), $states);
+        $this->line('Requirements: '.implode(', ', $counted));
     }
 }

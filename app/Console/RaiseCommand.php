@@ -7,9 +7,11 @@ namespace App\Console;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Outlook\RaisedArea;
+use Ordotype\Core\Outlook\RaisedWork;
 use Ordotype\Core\Outlook\Raising;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Words\PlanWords;
 
 final class RaiseCommand extends CoreCommand
@@ -30,58 +32,25 @@ final class RaiseCommand extends CoreCommand
 
     protected function work(): int
     {
-        $standard = $this->standard($this->needed('standard'));
-        $request = fn (string $tier) => new PlanRequest(
-            $standard,
-            $standard->tier($tier),
-            $this->sculpt($this->needed('sculpt')),
-            $this->scheme(),
-            $this->method(),
-            [],
-            $this->shelf(),
-        );
-        $done = $this->planner()->plan($request($this->needed('from')));
-        $to = $request($this->needed('to'));
+        $done = $this->planner()->plan($this->request($this->needed('from')));
+        $to = $this->request($this->needed('to'));
         $steps = array_map(fn (Step $s) => $s->key(), $done->work->steps);
-        $words = new PlanWords($to);
         $so =
             $this->file('steps') === null ? $steps : array_slice($steps, 0, $this->wholeNumber('steps', 0, 100_000));
-        $raising = new Raising(
+        $work = (new Raising(
             $to,
             count($so) === count($steps) ? Raising::workOf($done) : Raising::workSoFar($done, $so),
-        );
-        $work = $raising->work();
-        $areas = $work->areas;
+        ))->work();
         $minutes =
-            array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $areas)) +
+            array_sum(array_map(fn (RaisedArea $a) => $a->minutes(), $work->areas)) +
             array_sum(array_map(fn (ChosenTechnique $u) => $u->minutes(), $work->whole));
+        $anew = $this->planner()->plan($to)->minutesByArea();
         if ($this->option('json') === true) {
             $this->line(
-                Json::encode([
-                    'from' => $done->request->tier->key,
-                    'to' => $to->tier->key,
-                    'sculpt' => $to->sculpt->name,
-                    'minutes' => $minutes,
-                    'anew' => $this->planner()->plan($to)->minutesByArea(),
-                    'areas' => array_map(
-                        fn (RaisedArea $a) => [
-                            'area' => $a->demand->area?->key,
-                            'minutes' => $a->minutes(),
-                            'grade_bar' => $a->gradeBar,
-                            'repainted' => $a->repainted,
-                            'over' => $a->over,
-                            'added' => array_map(self::written(...), $a->added),
-                            'lost' => array_map(self::written(...), $a->lost),
-                            'conflict' => $a->conflict === null ? null : $words->conflict($a->conflict),
-                        ],
-                        $areas,
-                    ),
-                    'whole' => array_map(self::written(...), $work->whole),
-                    'varnished' => $work->isVarnished,
-                    'concerns' => array_map(fn ($t) => $t->key, $work->concerns),
-                    'order' => array_map(fn (Step $s) => $s->key()->id, $work->work->steps),
-                    'minutes_by_passes' => $work->minutes(),
-                ]),
+                Json::encode(
+                    ['from' => $done->request->tier->key, 'minutes' => $minutes, 'anew' => $anew] +
+                        self::document($work, $to),
+                ),
             );
 
             return self::SUCCESS;
@@ -90,43 +59,76 @@ final class RaiseCommand extends CoreCommand
             "{$to->sculpt->name}, from {$done->request->tier->name} to {$to->tier->name}: ".
                 round($minutes).
                 ' min to add; '.
-                round($this->planner()->plan($to)->minutesByArea()).
+                round($anew).
                 ' min from the start.',
         );
-        $this->table(
-            ['Area', 'min', 'Add', 'Covered or not counted any more', ''],
-            array_map(
+        $this->areas($work, $to);
+        $this->remarks($work);
+
+        return self::SUCCESS;
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(RaisedWork $work, PlanRequest $to): array
+    {
+        $words = new PlanWords($to);
+
+        return [
+            'to' => $to->tier->key,
+            'sculpt' => $to->sculpt->name,
+            'areas' => array_map(
                 fn (RaisedArea $a) => [
-                    $a->demand->area?->name,
-                    round($a->minutes()),
-                    self::names($a->added),
-                    self::names($a->lost),
-                    $a->conflict !== null
-                        ? $words->conflict($a->conflict)
-                        : ($a->repainted
-                            ? 'painted anew, by brush'
-                            : ($a->over > 0
-                                ? "$a->over steps over"
-                                : '')),
+                    'area' => $a->demand->area?->key,
+                    'minutes' => $a->minutes(),
+                    'grade_bar' => $a->gradeBar,
+                    'repainted' => $a->repainted,
+                    'over' => $a->over,
+                    'added' => array_map(self::written(...), $a->added),
+                    'lost' => array_map(self::written(...), $a->lost),
+                    'conflict' => $a->conflict === null ? null : $words->conflict($a->conflict),
                 ],
-                array_values(
-                    array_filter(
-                        $areas,
-                        fn (RaisedArea $a) => $a->added !== [] ||
-                            $a->lost !== [] ||
-                            $a->conflict !== null ||
-                            $a->over > 0,
-                    ),
-                ),
+                $work->areas,
             ),
-        );
+            'whole' => array_map(self::written(...), $work->whole),
+            'varnished' => $work->isVarnished,
+            'concerns' => array_map(fn (Technique $t) => $t->key, $work->concerns),
+            'order' => array_map(fn (Step $s) => $s->key()->id, $work->work->steps),
+            'minutes_by_passes' => $work->minutes(),
+        ];
+    }
+
+    private function areas(RaisedWork $work, PlanRequest $to): void
+    {
+        $words = new PlanWords($to);
+        $rows = [];
+        foreach ($work->areas as $area) {
+            if ($area->added !== [] || $area->lost !== [] || $area->conflict !== null || $area->over > 0) {
+                $rows[] = [
+                    $area->demand->area?->name,
+                    round($area->minutes()),
+                    self::names($area->added),
+                    self::names($area->lost),
+                    match (true) {
+                        $area->conflict !== null => $words->conflict($area->conflict),
+                        $area->repainted => 'painted anew, by brush',
+                        $area->over > 0 => "$area->over steps over",
+                        default => '',
+                    },
+                ];
+            }
+        }
+        $this->table(['Area', 'min', 'Add', 'Covered or not counted any more', ''], $rows);
+    }
+
+    private function remarks(RaisedWork $work): void
+    {
         if ($work->whole !== []) {
             $this->line('On the whole model: '.self::names($work->whole));
         }
         foreach ($work->concerns as $technique) {
             $this->line(
-                "Note: there is $technique->name on it already: work around it, or do it again ".
-                    'after what would cover it.',
+                "Note: there is $technique->name on it already: work around it, or do it again after what would ".
+                    'cover it.',
             );
         }
         if ($work->isVarnished) {
@@ -134,24 +136,13 @@ final class RaiseCommand extends CoreCommand
                 'Note: it is varnished: new paint goes over the varnish, and it is varnished again at the end.',
             );
         }
-
-        if ($work->work->steps !== []) {
-            $this->line(
-                'In this order: '.
-                    implode(
-                        ', ',
-                        array_map(
-                            fn (Step $s) => mb_strtolower($s->technique->name).
-                                ' on '.
-                                ($s->area->name ?? 'the whole model'),
-                            $work->work->steps,
-                        ),
-                    ).
-                    '.',
-            );
+        $order = array_map(
+            fn (Step $s) => mb_strtolower($s->technique->name).' on '.($s->area->name ?? 'the whole model'),
+            $work->work->steps,
+        );
+        if ($order !== []) {
+            $this->line('In this order: '.implode(', ', $order).'.');
         }
-
-        return self::SUCCESS;
     }
 
     /** @return array{technique: string, passes: int, extent: string, minutes: float} */
@@ -168,14 +159,6 @@ final class RaiseCommand extends CoreCommand
     /** @param  list<ChosenTechnique>  $list */
     private static function names(array $list): string
     {
-        return implode(
-            ', ',
-            array_map(
-                fn (ChosenTechnique $u) => mb_strtolower($u->technique->name).
-                    ($u->extent->word() === 'full' ? '' : " ({$u->extent->word()})").
-                    ($u->passes > 1 ? " ×$u->passes" : ''),
-                $list,
-            ),
-        );
+        return implode(', ', array_map(self::used(...), $list));
     }
 }

@@ -7,7 +7,8 @@ namespace App\Console;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Outlook\StoppingPoint;
 use Ordotype\Core\Outlook\StoppingPoints;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Words\PlanWords;
 
@@ -30,48 +31,18 @@ final class StopsCommand extends CoreCommand
 
     protected function work(): int
     {
-        $standard = $this->standard($this->needed('standard'));
-        $plan = $this->planner()->plan(
-            new PlanRequest(
-                $standard,
-                $standard->tier($this->needed('tier')),
-                $this->sculpt($this->needed('sculpt')),
-                $this->scheme(),
-                $this->method(),
-                $this->amendments($standard),
-                $this->shelf(),
-                $this->wholeNumber('pieces', 1, 100_000),
-            ),
-        );
+        $plan = $this->planner()->plan($this->request($this->needed('tier')));
         $stops = new StoppingPoints($plan, $this->planner());
-        $words = new PlanWords($plan->request);
         $points = $stops->all();
-        $keys = array_map(fn (Step $s) => $s->key()->id, $plan->work->steps);
-        $laid = $stops->laidOut($points);
         if ($this->option('json') === true) {
-            $this->line(
-                Json::encode([
-                    'sculpt' => $plan->request->sculpt->name,
-                    'tier' => $plan->request->tier->key,
-                    'stops' => array_map(
-                        fn (StoppingPoint $p) => [
-                            'tier' => $p->tier->key,
-                            'steps' => $p->steps === null ? null : array_map(fn (int $i) => $keys[$i], $p->steps),
-                            'minutes' => $p->steps === null ? null : $p->minutes,
-                            'reason' => $p->obstacle === null ? null : $words->obstacle($p->obstacle),
-                        ],
-                        $points,
-                    ),
-                    'order' => array_map(fn (Step $s) => $s->key()->id, $laid->steps),
-                    'waiting' => $laid->idleMinutes,
-                ]),
-            );
+            $this->line(Json::encode(self::written($plan, $points, $stops->laidOut($points))));
 
             return self::SUCCESS;
         }
+        $words = new PlanWords($plan->request);
         $this->line(
             "{$plan->request->sculpt->name}, {$plan->request->tier->name}: ".
-                count($keys).
+                count($plan->work->steps).
                 ' steps, '.
                 round($plan->minutesByArea()).
                 ' min a model, area by area.',
@@ -89,10 +60,36 @@ final class StopsCommand extends CoreCommand
             ),
         );
         $this->line(
-            'Varnish, gloss, joining, the rim and the final look are done wherever the work '.
-                'stops; the minutes hold them.',
+            'Varnish, gloss, joining, the rim and the final look are done wherever the work stops; the minutes '.
+                'hold them.',
         );
 
         return self::SUCCESS;
+    }
+
+    /**
+     * @param  list<StoppingPoint>  $points
+     * @return array<string, mixed>
+     */
+    private static function written(Plan $plan, array $points, OrderedWork $laid): array
+    {
+        $words = new PlanWords($plan->request);
+        $keys = array_map(fn (Step $s) => $s->key()->id, $plan->work->steps);
+
+        return [
+            'sculpt' => $plan->request->sculpt->name,
+            'tier' => $plan->request->tier->key,
+            'stops' => array_map(
+                fn (StoppingPoint $p) => [
+                    'tier' => $p->tier->key,
+                    'steps' => $p->steps === null ? null : array_map(fn (int $i) => $keys[$i], $p->steps),
+                    'minutes' => $p->steps === null ? null : $p->minutes,
+                    'reason' => $p->obstacle === null ? null : $words->obstacle($p->obstacle),
+                ],
+                $points,
+            ),
+            'order' => array_map(fn (Step $s) => $s->key()->id, $laid->steps),
+            'waiting' => $laid->idleMinutes,
+        ];
     }
 }

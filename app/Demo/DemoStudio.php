@@ -18,10 +18,11 @@ use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
+use App\Repositories\Colours;
+use App\Repositories\Figures;
 use App\Repositories\Releases;
 use App\Studio\Checks;
 use App\Studio\Pictures;
-use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\StageMove;
@@ -33,6 +34,24 @@ use Ordotype\Core\Colour\Scheme;
  */
 final class DemoStudio
 {
+    public function __construct(
+        private readonly CheckPiece $checkPiece,
+        private readonly SignPieces $signPieces,
+        private readonly MovePiece $movePiece,
+        private readonly ArrangeUnit $arrangeUnit,
+        private readonly BendPlan $bendPlan,
+        private readonly PlanUnit $planUnit,
+        private readonly WorkOnPieces $workOnPieces,
+        private readonly ImportDocument $import,
+        private readonly EditStandard $editStandard,
+        private readonly Pictures $pictures,
+        private readonly Figures $figures,
+        private readonly Colours $colours,
+        private readonly Checks $checks,
+        private readonly Releases $releases,
+    ) {
+    }
+
     public function load(): void
     {
         DB::transaction(function (): void {
@@ -40,13 +59,13 @@ final class DemoStudio
                 User::query()->create($person + ['password' => DemoPeople::PASSWORD]);
             }
             $this->as('lead');
-            $import = new ImportDocument();
+            $import = $this->import;
             foreach (['shelf.csv', 'standards/five-rungs.json', 'sculpts/*.json', 'schemes/*.json'] as $pattern) {
                 foreach (glob(database_path("demo/$pattern")) ?: [] as $file) {
                     $import->text((string) file_get_contents($file));
                 }
             }
-            $edit = new EditStandard();
+            $edit = $this->editStandard;
             $edit->publish($edit->open()->refresh()->revision, 'The five rungs, as we paint them.');
             foreach (glob(database_path('demo/orders/*.json')) ?: [] as $file) {
                 $import->text((string) file_get_contents($file));
@@ -66,7 +85,7 @@ final class DemoStudio
     private function onTheBench(): void
     {
         $unit = $this->release('26-038');
-        $passes = app(Releases::class)->of($unit)->passes();
+        $passes = $this->releases->of($unit)->passes();
         foreach ($unit->pieces as $piece) {
             $this->as($piece->number % 2 === 0 ? 'odo' : 'pim');
             $this->paint($piece, max(0, (int) round(count($passes) * (1 - $piece->number / 10))));
@@ -84,7 +103,7 @@ final class DemoStudio
         $this->pass($first);
 
         $this->as('lead');
-        $check = app(CheckPiece::class)->open($second, $this->person('lead'));
+        $check = $this->checkPiece->open($second, $this->person('lead'));
         $this->answerAll($check, [
             $this->asked($check, 'tide_mark') => [
                 'fault' => 'tide_mark',
@@ -93,11 +112,11 @@ final class DemoStudio
                 'size_mm' => null,
             ],
         ]);
-        app(CheckPiece::class)->close($check, $this->person('lead'), 'rework', null);
+        $this->checkPiece->close($check, $this->person('lead'), 'rework', null);
 
-        $check = app(CheckPiece::class)->open($third, $this->person('lead'));
+        $check = $this->checkPiece->open($third, $this->person('lead'));
         foreach (array_slice($check->questions, 0, 9) as $question) {
-            app(CheckPiece::class)->answer($check, $this->person('lead'), $question['key'], 'yes', null, []);
+            $this->checkPiece->answer($check, $this->person('lead'), $question['key'], 'yes', null, []);
         }
     }
 
@@ -108,7 +127,7 @@ final class DemoStudio
             $this->finish($piece, 'painter');
             $this->pass($piece);
         }
-        app(SignPieces::class)->sign(
+        $this->signPieces->sign(
             array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
             $this->person('lead'),
         );
@@ -132,12 +151,12 @@ final class DemoStudio
             $this->finish($piece, 'pim');
             $this->pass($piece);
         }
-        app(SignPieces::class)->sign(
+        $this->signPieces->sign(
             array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
             $this->person('lead'),
         );
         foreach ($unit->pieces as $piece) {
-            app(MovePiece::class)($piece, StageMove::Deliver, '');
+            ($this->movePiece)($piece, StageMove::Deliver, '');
         }
     }
 
@@ -153,8 +172,8 @@ final class DemoStudio
             ->pieces()
             ->orderBy('number')
             ->get();
-        app(MovePiece::class)($pieces[6], StageMove::Hold, 'Its hook broke off; a new one is on the way.');
-        app(MovePiece::class)($pieces[7], StageMove::Lose, 'Dropped behind the cabinet.');
+        ($this->movePiece)($pieces[6], StageMove::Hold, 'Its hook broke off; a new one is on the way.');
+        ($this->movePiece)($pieces[7], StageMove::Lose, 'Dropped behind the cabinet.');
     }
 
     /**
@@ -165,18 +184,18 @@ final class DemoStudio
         $this->as('lead');
         $order = Order::query()->with('scheme', 'units.sculpt')->where('number', '26-041')->firstOrFail();
         $first = $order->units->firstOrFail();
-        $picture = Pictures::take(
+        $picture = $this->pictures->take(
             ReferenceCard::png(
-                UnitPlans::sculpt($first->sculpt),
-                UnitPlans::scheme($order->scheme) ?? new Scheme('', [], []),
-                UnitPlans::shelf(),
+                $this->figures->of($first->sculpt),
+                $this->colours->scheme($order->scheme) ?? new Scheme('', [], []),
+                $this->colours->shelf(),
             ),
         );
         $order->update(['reference' => $picture->sha256]);
 
         $unit = Order::query()->where('number', '26-040')->firstOrFail()->units()->firstOrFail();
         $sergeant = $unit->pieces()->where('number', 1)->firstOrFail();
-        app(ArrangeUnit::class)->amend(
+        $this->arrangeUnit->amend(
             $unit,
             (object) [
                 'level' => 'piece',
@@ -193,7 +212,7 @@ final class DemoStudio
             $sergeant,
         );
         $unit->refresh();
-        app(BendPlan::class)->variants(
+        $this->bendPlan->variants(
             $unit,
             [
                 (object) [
@@ -220,7 +239,7 @@ final class DemoStudio
     {
         $this->as('lead');
         $unit = Order::query()->where('number', $order)->firstOrFail()->units()->orderBy('id')->firstOrFail();
-        app(PlanUnit::class)->release($unit, $unit->revision);
+        $this->planUnit->release($unit, $unit->revision);
 
         return Unit::query()
             ->with(['order.version', 'pieces' => fn ($q) => $q->orderBy('number')])
@@ -230,7 +249,7 @@ final class DemoStudio
     /** Marks the first passes of the plan done on a piece. */
     private function paint(Piece $piece, int $passes): void
     {
-        $release = app(Releases::class)->of($piece->unit()->firstOrFail());
+        $release = $this->releases->of($piece->unit()->firstOrFail());
         $steps = [];
         foreach (array_slice($release->passes(), 0, $passes) as $pass) {
             foreach ($pass->steps as $i) {
@@ -238,7 +257,7 @@ final class DemoStudio
             }
         }
         if ($steps !== []) {
-            app(WorkOnPieces::class)->mark([$piece->id], $steps);
+            $this->workOnPieces->mark([$piece->id], $steps);
         }
     }
 
@@ -246,15 +265,15 @@ final class DemoStudio
     {
         $this->as($who);
         $this->paint($piece, PHP_INT_MAX);
-        app(WorkOnPieces::class)->offer($piece);
+        $this->workOnPieces->offer($piece);
     }
 
     private function pass(Piece $piece): void
     {
         $this->as('lead');
-        $check = app(CheckPiece::class)->open($piece, $this->person('lead'));
+        $check = $this->checkPiece->open($piece, $this->person('lead'));
         $this->answerAll($check, []);
-        app(CheckPiece::class)->close($check, $this->person('lead'), 'passed', null);
+        $this->checkPiece->close($check, $this->person('lead'), 'passed', null);
     }
 
     /**
@@ -263,9 +282,9 @@ final class DemoStudio
      */
     private function answerAll(Check $check, array $faults): void
     {
-        foreach (Checks::questions($check) as $question) {
+        foreach ($this->checks->questions($check) as $question) {
             $fault = $faults[$question->key->id] ?? null;
-            app(CheckPiece::class)->answer(
+            $this->checkPiece->answer(
                 $check,
                 $this->person('lead'),
                 $question->key->id,
@@ -278,7 +297,7 @@ final class DemoStudio
 
     private function asked(Check $check, string $fault): string
     {
-        foreach (Checks::questions($check) as $question) {
+        foreach ($this->checks->questions($check) as $question) {
             if ($question->clauses === [] && in_array($fault, $question->faults, true)) {
                 return $question->key->id;
             }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Exceptions;
 
 use App\Models\Unit;
-use App\Studio\Refusal;
 
 /** The unit is not on the bench. */
 final class NotReleased extends Refusal

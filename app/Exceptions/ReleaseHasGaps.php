@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
-use App\Studio\Conflict;
-
 /** Something is missing before a unit goes to the bench; the lead may go on with a reason. */
 final class ReleaseHasGaps extends Conflict
 {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Studio\Conflict;
-use App\Studio\Refusal;
+use App\Exceptions\Conflict;
+use App\Exceptions\Refusal;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -22,17 +22,17 @@ use Throwable;
 /** Every error of the API as application/problem+json (RFC 9457), with a pointer to each field that is wrong. */
 final class Problem
 {
+    private const NOTHING_HERE = 'There is nothing at this address.';
+
     public static function from(Throwable $e): JsonResponse
     {
-        $previous = $e->getPrevious();
+        return self::ofTheStudio($e) ?? self::ofTheFramework($e);
+    }
 
+    /** What the application itself refuses, with its data. */
+    private static function ofTheStudio(Throwable $e): ?JsonResponse
+    {
         return match (true) {
-            $e instanceof ValidationException => self::make(
-                422,
-                'Some fields are not right',
-                $e->getMessage(),
-                self::fields($e),
-            ),
             $e instanceof FormatException => self::make(
                 422,
                 'The document is not right',
@@ -52,18 +52,34 @@ final class Problem
                 $e->getMessage(),
                 $e->pointer === '' ? [] : [['pointer' => $e->pointer, 'detail' => $e->getMessage()]],
             ),
+            default => null,
+        };
+    }
+
+    private static function ofTheFramework(Throwable $e): JsonResponse
+    {
+        // The framework wraps some of its own refusals; what they were is inside.
+        $cause = $e->getPrevious();
+
+        return match (true) {
+            $e instanceof ValidationException => self::make(
+                422,
+                'Some fields are not right',
+                $e->getMessage(),
+                self::fields($e),
+            ),
             $e instanceof AuthenticationException => self::make(401, 'Not signed in', 'Sign in first.'),
-            $e instanceof AuthorizationException, $previous instanceof AuthorizationException => self::make(
+            $e instanceof AuthorizationException, $cause instanceof AuthorizationException => self::make(
                 403,
                 'Not allowed',
                 'Your role does not allow this.',
             ),
-            $e instanceof ModelNotFoundException, $previous instanceof ModelNotFoundException => self::make(
+            $e instanceof ModelNotFoundException, $cause instanceof ModelNotFoundException => self::make(
                 404,
                 'Not there',
-                'There is nothing at this address.',
+                self::NOTHING_HERE,
             ),
-            $e instanceof TokenMismatchException, $previous instanceof TokenMismatchException => self::make(
+            $e instanceof TokenMismatchException, $cause instanceof TokenMismatchException => self::make(
                 419,
                 'The page is out of date',
                 'Reload the page and try again; what you typed is kept.',
@@ -73,19 +89,12 @@ final class Problem
                 'Too many tries',
                 'Wait a minute and try again.',
             ),
-            $e instanceof HttpExceptionInterface => self::make(
-                $e->getStatusCode(),
-                'That did not work',
-                $e->getStatusCode() === 404
-                    ? 'There is nothing at this address.'
-                    : ($e->getMessage() ?:
-                    'The request was refused.'),
-            ),
+            $e instanceof HttpExceptionInterface => self::ofHttp($e),
             $e instanceof QueryException && (new LostConnectionDetector())->causedByLostConnection($e) => self::make(
                 503,
                 'The database cannot be reached',
-                'Nothing you entered was changed. Try again in a moment; if it stays like this, '.
-                    'ask whoever runs the server.',
+                'Nothing you entered was changed. Try again in a moment; if it stays like this, ask whoever runs '.
+                    'the server.',
             ),
             default => self::make(
                 500,
@@ -93,6 +102,17 @@ final class Problem
                 'It was written to the log. Nothing you entered was changed.',
             ),
         };
+    }
+
+    private static function ofHttp(HttpExceptionInterface $e): JsonResponse
+    {
+        $detail = match (true) {
+            $e->getStatusCode() === 404 => self::NOTHING_HERE,
+            $e->getMessage() === '' => 'The request was refused.',
+            default => $e->getMessage(),
+        };
+
+        return self::make($e->getStatusCode(), 'That did not work', $detail);
     }
 
     /**

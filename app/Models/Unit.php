@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Ordotype\Core\Bench\Stage;
 
 /**
  * A number of pieces of one sculpt at one tier.
@@ -61,5 +62,14 @@ final class Unit extends Model
     public function amendments(): HasMany
     {
         return $this->hasMany(AmendmentRow::class);
+    }
+
+    /** @return Collection<int, Piece> those that are still to be delivered, by number */
+    public function standing(): Collection
+    {
+        return $this->pieces
+            ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
+            ->sortBy('number')
+            ->values();
     }
 }

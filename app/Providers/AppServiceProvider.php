@@ -6,6 +6,9 @@ namespace App\Providers;
 
 use App\Models\User;
 use App\Policies\Rights;
+use App\Repositories\FaultCatalogue;
+use App\Repositories\Releases;
+use App\Repositories\Standards;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -22,6 +25,10 @@ final class AppServiceProvider extends ServiceProvider
         // What is solved within one request or command need not be solved twice.
         $this->app->singleton(AreaSolver::class);
         $this->app->singleton(Planner::class, fn ($app) => new Planner($app->make(AreaSolver::class)));
+        // What was read within one request or command need not be read twice.
+        $this->app->scoped(Standards::class);
+        $this->app->scoped(Releases::class);
+        $this->app->scoped(FaultCatalogue::class);
     }
 
     public function boot(): void

@@ -7,7 +7,7 @@ namespace App\Queries;
 use App\Models\Piece;
 use App\Models\ReleaseRow;
 use App\Models\Unit;
-use App\Studio\Standards;
+use App\Repositories\Standards;
 use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Bench\Stage;
 
@@ -15,6 +15,10 @@ use Ordotype\Core\Bench\Stage;
 final class BatchesOnBench
 {
     private const OPEN = [Stage::Planned, Stage::OnBench, Stage::Rework, Stage::Offered];
+
+    public function __construct(private readonly Standards $standards)
+    {
+    }
 
     /** @return list<array<string, mixed>> */
     public function all(): array
@@ -46,7 +50,7 @@ final class BatchesOnBench
                         'title' => $u->order->title,
                         'due_on' => $u->order->due_on?->format('Y-m-d'),
                         'sculpt' => $u->sculpt->name,
-                        'tier' => Standards::core($u->order->version)->tier($u->tier)->name,
+                        'tier' => $this->standards->core($u->order->version)->tier($u->tier)->name,
                         'steps' => $releases[$u->id]->steps ?? 0,
                         'passes' => $releases[$u->id]->passes ?? 0,
                         'pieces' => $u->pieces

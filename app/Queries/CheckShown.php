@@ -21,7 +21,7 @@ use Ordotype\Core\Words\ClauseWords;
 /** A check as the Check screen shows it, against the release it was opened with. */
 final class CheckShown
 {
-    public function __construct(private readonly Releases $releases)
+    public function __construct(private readonly Releases $releases, private readonly Checks $checks)
     {
     }
 
@@ -48,7 +48,7 @@ final class CheckShown
             'unit' => $this->unit($check, $release),
             'piece' => self::piece($check->piece) + [
                 'painters' => User::query()
-                    ->whereIn('id', Checks::painters($check->piece))
+                    ->whereIn('id', $this->checks->painters($check->piece))
                     ->orderBy('name')
                     ->pluck('name')
                     ->all(),
@@ -159,7 +159,7 @@ final class CheckShown
     /** @return array<string, mixed> */
     private function verdict(Check $check): array
     {
-        $verdict = Checks::verdict($check);
+        $verdict = $this->checks->verdict($check);
 
         return [
             'passes' => $verdict->passes,
@@ -173,7 +173,7 @@ final class CheckShown
     /** @return array<string, bool> */
     private function may(Check $check, User $user): array
     {
-        $own = Checks::isOwnWork($check->piece, $user);
+        $own = $this->checks->isOwnWork($check->piece, $user);
 
         return [
             'answer' => ! $own && $check->closed_at === null && Rights::has($user, 'check.answer'),

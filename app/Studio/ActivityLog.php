@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Auth;
 /** Writes what was changed, by whom, from what to what. */
 final class ActivityLog
 {
-    public static function write(string $action, Model $subject, mixed $before, mixed $after): void
+    public function write(string $action, Model $subject, mixed $before, mixed $after): void
     {
         $json = fn (mixed $v): ?string => $v === null
             ? null

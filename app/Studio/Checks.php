@@ -21,30 +21,34 @@ use Ordotype\Core\Words\CheckWords;
 /** Reads checks as they are kept. */
 final class Checks
 {
-    public static function painted(Piece $piece, User $user): bool
+    public function __construct(private readonly Releases $releases)
     {
-        return in_array($user->id, self::painters($piece), true);
+    }
+
+    public function painted(Piece $piece, User $user): bool
+    {
+        return in_array($user->id, $this->painters($piece), true);
     }
 
     /** Whether somebody else has to look at it: they painted on it, and are not the only person in the studio. */
-    public static function isOwnWork(Piece $piece, User $user): bool
+    public function isOwnWork(Piece $piece, User $user): bool
     {
-        return self::painted($piece, $user) && User::query()->count() > 1;
+        return $this->painted($piece, $user) && User::query()->count() > 1;
     }
 
     /** @return list<string> families whose logged steps make a piece somebody's own work */
-    public static function ownFamilies(): array
+    public function ownFamilies(): array
     {
         return array_map(fn (Family $f) => $f->value, OwnWork::families());
     }
 
     /** @return list<int> ids of those who painted on it */
-    public static function painters(Piece $piece): array
+    public function painters(Piece $piece): array
     {
         return array_values(
             $piece
                 ->logs()
-                ->whereIn('family', self::ownFamilies())
+                ->whereIn('family', $this->ownFamilies())
                 ->whereNull('skipped')
                 ->distinct()
                 ->pluck('user_id')
@@ -54,7 +58,7 @@ final class Checks
     }
 
     /** @return array<string, mixed> */
-    public static function written(Question $q, CheckWords $words): array
+    public function written(Question $q, CheckWords $words): array
     {
         return [
             'key' => $q->key->id,
@@ -70,7 +74,7 @@ final class Checks
     }
 
     /** @return list<Question> as the check was opened with them, without what was asked one by one */
-    public static function questions(Check $check): array
+    public function questions(Check $check): array
     {
         return array_map(
             fn (array $q) => new Question(
@@ -87,9 +91,9 @@ final class Checks
         );
     }
 
-    public static function question(Check $check, string $key): ?Question
+    public function question(Check $check, string $key): ?Question
     {
-        foreach (self::questions($check) as $question) {
+        foreach ($this->questions($check) as $question) {
             if ($question->key->id === $key) {
                 return $question;
             }
@@ -104,19 +108,19 @@ final class Checks
      * @param  list<Question>  $questions
      * @return list<Question>
      */
-    public static function touchedBy(array $questions, Check $last): array
+    public function touchedBy(array $questions, Check $last): array
     {
         $keys = fn (array $ids): array => array_map(fn ($id) => QuestionKey::kept((string) $id), array_values($ids));
 
         return Touched::by(
             $questions,
-            self::questions($last),
+            $this->questions($last),
             $keys($last->faults->pluck('question')->all()),
             $keys($last->answers->pluck('question')->all()),
         );
     }
 
-    public static function verdict(Check $check): Verdict
+    public function verdict(Check $check): Verdict
     {
         $faults = [];
         foreach ($check->faults()->pluck('severity') as $severity) {
@@ -124,10 +128,10 @@ final class Checks
         }
 
         return Verdict::of(
-            self::questions($check),
+            $this->questions($check),
             array_values($check->answers()->pluck('question')->map(fn ($q) => QuestionKey::kept((string) $q))->all()),
             array_values(array_filter($faults, fn (?Severity $s) => $s !== null)),
-            app(Releases::class)->ofCheck($check)->acceptance(),
+            $this->releases->ofCheck($check)->acceptance(),
         );
     }
 }

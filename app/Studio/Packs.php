@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use App\Formats\SchemaCheck;
+use App\Queries\LadderShown;
+use App\Repositories\Standards;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
@@ -23,11 +25,15 @@ final class Packs
 {
     private const KEYS = ['five-rungs', 'two-stages', 'three-grades'];
 
+    public function __construct(private readonly Standards $standards, private readonly LadderShown $ladderShown)
+    {
+    }
+
     /** @return list<array<string, mixed>> */
-    public static function shipped(): array
+    public function shipped(): array
     {
         return array_map(function (string $key): array {
-            $standard = self::standard(self::text($key));
+            $standard = $this->standard($this->text($key));
 
             return [
                 'key' => $key,
@@ -40,7 +46,7 @@ final class Packs
     }
 
     /** @throws ModelNotFoundException<\App\Models\StandardVersion> for a pack that does not ship */
-    public static function text(string $key): string
+    public function text(string $key): string
     {
         return in_array($key, self::KEYS, true)
             ? (string) file_get_contents(database_path("demo/standards/$key.json"))
@@ -52,7 +58,7 @@ final class Packs
      *
      * @throws FormatException
      */
-    public static function preview(string $text): array
+    public function preview(string $text): array
     {
         if (str_starts_with($text, 'name,kind,hex,hiding,ml')) {
             return [
@@ -75,26 +81,28 @@ final class Packs
         }
         SchemaCheck::against('standard@1', $document);
         $standard = StandardFormat::read($document);
-        $open = Standards::draft() ?? Standards::published();
+        $open = $this->standards->draft() ?? $this->standards->published();
         $before =
-            $open === null ? new Standard($standard->name, [], [], [], $standard->currency) : Standards::core($open);
+            $open === null
+                ? new Standard($standard->name, [], [], [], $standard->currency)
+                : $this->standards->core($open);
         $words = new ChangeWords($before, $standard);
 
         return [
             'format' => StandardFormat::WORD,
             'name' => $standard->name,
             'changes' => array_map(
-                fn (StandardChange $c) => LadderView::change($c, $words),
+                fn (StandardChange $c) => $this->ladderShown->change($c, $words),
                 (new StandardDifference($before, $standard))->changes,
             ),
             'lint' => array_map(
-                fn (Finding $f) => LadderView::finding($f, $standard),
+                fn (Finding $f) => $this->ladderShown->finding($f, $standard),
                 (new Lint($standard))->ofTheLadder(),
             ),
         ];
     }
 
-    private static function standard(string $text): Standard
+    private function standard(string $text): Standard
     {
         return StandardFormat::read(Json::decode($text));
     }

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
+use App\Exceptions\NotAPicture;
+use App\Exceptions\PictureDamaged;
+use App\Exceptions\PictureGone;
+use App\Exceptions\PictureTooLarge;
+use App\Exceptions\TooManyPixels;
 use App\Models\Picture;
 use GdImage;
 use Illuminate\Support\Facades\Auth;
@@ -28,37 +33,34 @@ final class Pictures
         IMAGETYPE_WEBP => 'image/webp',
     ];
 
-    /** @throws Refusal when it is no picture, or too large a one */
-    public static function take(string $bytes): Picture
+    /**
+     * @throws PictureTooLarge
+     * @throws NotAPicture
+     * @throws TooManyPixels
+     * @throws PictureDamaged
+     */
+    public function take(string $bytes): Picture
     {
         if (strlen($bytes) > self::MAX_BYTES) {
-            throw new Refusal(
-                'The picture is larger than '.(int) (self::MAX_BYTES / 1_000_000).' MB.',
-                '/picture',
-            );
+            throw new PictureTooLarge((int) (self::MAX_BYTES / 1_000_000));
         }
         $info = @getimagesizefromstring($bytes);
         if ($info === false || ! isset(self::TYPES[$info[2]])) {
-            throw new Refusal('This is no picture that can be read: send a PNG, JPEG or WebP file.', '/picture');
+            throw new NotAPicture();
         }
         if ($info[0] * $info[1] > self::MAX_PIXELS) {
-            throw new Refusal(
-                "The picture has $info[0] × $info[1] pixels; at most ".
-                    (int) (self::MAX_PIXELS / 1_000_000).
-                    ' million are taken.',
-                '/picture',
-            );
+            throw new TooManyPixels($info[0], $info[1], (int) (self::MAX_PIXELS / 1_000_000));
         }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {
-            throw new Refusal('The picture is damaged and cannot be read.', '/picture');
+            throw new PictureDamaged();
         }
-        $image = self::fitted(self::upright($image, $info[2] === IMAGETYPE_JPEG ? $bytes : ''));
+        $image = $this->fitted($this->upright($image, $info[2] === IMAGETYPE_JPEG ? $bytes : ''));
         ob_start();
         $info[2] === IMAGETYPE_PNG ? imagepng($image, null, 6) : imagejpeg($image, null, 88);
         $stored = (string) ob_get_clean();
         $sha = hash('sha256', $stored);
-        Storage::disk()->put(self::path($sha), $stored);
+        Storage::disk()->put($this->path($sha), $stored);
 
         return Picture::query()->firstOrCreate(
             ['sha256' => $sha],
@@ -73,18 +75,17 @@ final class Pictures
         );
     }
 
-    public static function read(Picture $picture): string
+    public function read(Picture $picture): string
     {
-        return Storage::disk()->get(self::path($picture->sha256)) ??
-            throw new Refusal('The file of this picture is not there any more.', '', 404);
+        return Storage::disk()->get($this->path($picture->sha256)) ?? throw new PictureGone();
     }
 
-    private static function path(string $sha): string
+    private function path(string $sha): string
     {
         return 'pictures/'.substr($sha, 0, 2)."/$sha";
     }
 
-    private static function fitted(GdImage $image): GdImage
+    private function fitted(GdImage $image): GdImage
     {
         $longest = max(imagesx($image), imagesy($image));
         $scaled =
@@ -101,9 +102,9 @@ final class Pictures
     }
 
     /** A telephone says in the file how it was held; that goes with the metadata, so the picture is turned first. */
-    private static function upright(GdImage $image, string $jpeg): GdImage
+    private function upright(GdImage $image, string $jpeg): GdImage
     {
-        $turn = match (self::orientation($jpeg)) {
+        $turn = match ($this->orientation($jpeg)) {
             3 => 180,
             6 => 270,
             8 => 90,
@@ -115,7 +116,7 @@ final class Pictures
     }
 
     /** The orientation tag (0x0112) of the first Exif directory of a JPEG file; 1 where there is none. */
-    private static function orientation(string $jpeg): int
+    private function orientation(string $jpeg): int
     {
         $exif = strpos(substr($jpeg, 0, 65536), "Exif\0\0");
         if ($exif === false) {

@@ -11,7 +11,7 @@ use stdClass;
 final class Templates
 {
     /** @return list<array{key: string, name: string, document: stdClass}> */
-    public static function all(): array
+    public function all(): array
     {
         $templates = [];
         foreach (glob(database_path('templates/*.json')) ?: [] as $file) {

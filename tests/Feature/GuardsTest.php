@@ -98,7 +98,7 @@ final class GuardsTest extends StudioTestCase
         $order->units[1]->sculpt = 'no-such-figure';
         $counts = [Order::query()->count(), Unit::query()->count()];
         try {
-            (new ImportDocument())->text(Json::encode($order));
+            app(ImportDocument::class)->text(Json::encode($order));
             self::fail('It was taken in.');
         } catch (FormatException $e) {
             self::assertSame('/units/1/sculpt', $e->problems[0]->path);
@@ -106,7 +106,7 @@ final class GuardsTest extends StudioTestCase
         self::assertSame($counts, [Order::query()->count(), Unit::query()->count()]);
 
         $this->expectException(FormatException::class);
-        (new ImportDocument())->text('{"format":"ordotype/sculpt@1","name":"Half"}');
+        app(ImportDocument::class)->text('{"format":"ordotype/sculpt@1","name":"Half"}');
     }
 
     public function test_export_of_an_import_is_equal(): void
@@ -138,7 +138,7 @@ final class GuardsTest extends StudioTestCase
             return count(DB::getQueryLog());
         };
         $before = array_map($queries, ['orders', 'bench', 'checks', 'sign-offs']);
-        $import = new ImportDocument();
+        $import = app(ImportDocument::class);
         for ($i = 0; $i < 6; $i++) {
             $order = Demo::json('orders/3-check.json');
             assert($order instanceof stdClass);

@@ -34,13 +34,13 @@ final class OwnWorkTest extends StudioTestCase
             'skill' => 5,
         ]);
         Auth::setUser($lead);
-        $import = new ImportDocument();
+        $import = app(ImportDocument::class);
         foreach (
             ['shelf.csv', 'standards/two-stages.json', 'sculpts/mudlark.json', 'schemes/tidemark.json'] as $file
         ) {
             $import->text((string) file_get_contents(database_path("demo/$file")));
         }
-        $edit = new EditStandard();
+        $edit = app(EditStandard::class);
         $edit->publish($edit->open()->refresh()->revision, 'To begin with.');
         Auth::logout();
     }

@@ -283,7 +283,7 @@ final class SchemesAndMapsTest extends StudioTestCase
     /** @return array<string, mixed> */
     private function template(string $key): array
     {
-        return (array) collect(\App\Studio\Templates::all())->firstWhere('key', $key)['document'];
+        return (array) collect(app(\App\Studio\Templates::class)->all())->firstWhere('key', $key)['document'];
     }
 
     private function try(stdClass $document): TestResponse

@@ -41,7 +41,7 @@ abstract class StudioTestCase extends TestCase
 
     protected function load(): void
     {
-        (new DemoStudio())->load();
+        app(DemoStudio::class)->load();
     }
 
     protected function person(string $who): User

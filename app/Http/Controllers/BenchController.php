@@ -6,13 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Actions\WorkOnPieces;
 use App\Http\Requests\MarkSteps;
+use App\Http\Requests\StepUnmarked;
 use App\Models\Piece;
-use App\Models\StepLog;
 use App\Models\Unit;
 use App\Queries\BatchesOnBench;
 use App\Queries\BatchOnBench;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 final class BenchController
 {
@@ -33,14 +32,9 @@ final class BenchController
         );
     }
 
-    public function unmark(Request $request, WorkOnPieces $work): JsonResponse
+    public function unmark(StepUnmarked $given, WorkOnPieces $work): JsonResponse
     {
-        $given = $request->validate([
-            'piece' => ['required', 'integer'],
-            'step' => ['required', 'string', 'max:'.StepLog::KEY_LENGTH],
-        ]);
-
-        return $this->marked([$work->unmark(Piece::query()->findOrFail((int) $given['piece']), $given['step'])]);
+        return $this->marked([$work->unmark($given->piece(), $given->step())]);
     }
 
     public function offer(Piece $piece, WorkOnPieces $work): JsonResponse

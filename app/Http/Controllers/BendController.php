@@ -5,24 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\BendPlan;
+use App\Http\Requests\AimOfUnit;
+use App\Http\Requests\AreasLacking;
+use App\Http\Requests\OldRevision;
+use App\Http\Requests\PlanCopied;
+use App\Http\Requests\PracticeOfUnit;
+use App\Http\Requests\RulesSetAside;
+use App\Http\Requests\SequenceOfSteps;
+use App\Http\Requests\StepDetails;
+use App\Http\Requests\StepMoved;
+use App\Http\Requests\StudioRequest;
+use App\Http\Requests\VariantsOfUnit;
 use App\Models\Piece;
 use App\Models\Unit;
-use App\Models\User;
-use App\Studio\PlanView;
-use App\Studio\Refusal;
-use App\Studio\UnitPlans;
+use App\Queries\MoveOfStep;
+use App\Queries\PlanShown;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\WorkOrder;
-use Ordotype\Core\Sequencing\HeldBack;
-use Ordotype\Core\Sequencing\Move;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Sequencing\StepKey;
-use Ordotype\Core\Standard\Aim;
-use Ordotype\Core\Words\PlanWords;
-use Ordotype\Core\Words\Terms;
-use stdClass;
 
 /**
  * The lead bends a plan: its order, rules set aside, paints and notes of steps, practice, variants, models that lack
@@ -30,198 +28,72 @@ use stdClass;
  */
 final class BendController
 {
-    public function __construct(private readonly BendPlan $bend)
+    public function __construct(private readonly BendPlan $bend, private readonly PlanShown $shown)
     {
     }
 
-    /** What moving a step in the order of work would break, and how long would then be waited; nothing is kept. */
-    public function move(Request $request, Unit $unit): JsonResponse
+    public function move(StepMoved $given, Unit $unit, MoveOfStep $move): JsonResponse
     {
-        $given = $request->validate([
-            'step' => ['required', 'string', 'max:190'],
-            'to' => ['required', 'integer', 'min:0', 'max:10000'],
-        ]);
-        $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
-        $plan = UnitPlans::plan($unit);
-        $keys = array_map(fn (Step $s) => $s->key()->id, $plan->work->steps);
-        $from = array_search($given['step'], $keys, true);
-        if ($from === false) {
-            throw new Refusal('That is no step of this plan.', '/step');
-        }
-        $order = WorkOrder::of($plan->request);
-        $move = Move::of(
-            $plan->work->steps,
-            $order->rules($plan->work->steps),
-            $from,
-            min((int) $given['to'], count($keys) - 1),
-        );
-        $moved = $plan->request->arranged($plan->request->arrangement->rulesOnly()->inSequence($move->sequence));
-        $then = $move->broken !== [] ? null : WorkOrder::of($moved)->lay($plan->work->steps);
-
-        return new JsonResponse([
-            'sequence' => array_map(fn (StepKey $k) => $k->id, $move->sequence),
-            'waiting' => round($plan->work->idleMinutes, 2),
-            'waiting_then' => $then === null ? null : round($then->idleMinutes, 2),
-            'passes' => count($plan->work->passes),
-            'passes_then' => $then === null ? null : count($then->passes),
-            'broken' => array_map(
-                fn (HeldBack $b) => [
-                    'rule' => $b->rule->value,
-                    'words' => Terms::rule($b->rule),
-                    'earlier' => $b->earlier->place()->id,
-                    'earlier_name' => Terms::capital(PlanWords::step($b->earlier)),
-                    'later' => $b->later->place()->id,
-                    'later_name' => Terms::capital(PlanWords::step($b->later)),
-                ],
-                $move->broken,
-            ),
-        ]);
+        return new JsonResponse($move->of($unit, $given->step(), $given->to()));
     }
 
-    public function sequence(Request $request, Unit $unit): JsonResponse
+    public function sequence(SequenceOfSteps $given, Unit $unit): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'sequence' => ['present', 'array', 'max:2000'],
-            'sequence.*' => ['string', 'max:190'],
-        ]);
-
-        return $this->view(
-            $request,
-            $this->bend->sequence($unit, array_values($given['sequence']), (int) $given['revision']),
-        );
+        return $this->view($given, $this->bend->sequence($unit, $given->sequence(), $given->revision()));
     }
 
-    public function step(Request $request, Unit $unit): JsonResponse
-    {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'step' => ['required', 'string', 'max:190'],
-            'paint' => ['nullable', 'string', 'max:120'],
-            'note' => ['nullable', 'string', 'max:500'],
-        ]);
-
-        return $this->view(
-            $request,
-            $this->bend->step(
-                $unit,
-                $given['step'],
-                $given['paint'] ?? null,
-                $given['note'] ?? null,
-                (int) $given['revision'],
-            ),
-        );
-    }
-
-    public function practice(Request $request, Unit $unit): JsonResponse
-    {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'technique' => ['nullable', 'string', 'max:64'],
-        ]);
-
-        return $this->view(
-            $request,
-            $this->bend->practice($unit, $given['technique'] ?? null, (int) $given['revision']),
-        );
-    }
-
-    public function aim(Request $request, Unit $unit): JsonResponse
-    {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'aim' => ['nullable', 'in:quickest,best'],
-        ]);
-
-        return $this->view(
-            $request,
-            $this->bend->aim($unit, Aim::tryFrom($given['aim'] ?? ''), (int) $given['revision']),
-        );
-    }
-
-    public function overrule(Request $request, Unit $unit): JsonResponse
-    {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'rules' => ['required', 'array', 'min:1', 'max:200'],
-            'rules.*.rule' => ['required', 'string'],
-            'rules.*.earlier' => ['required', 'string', 'max:190'],
-            'rules.*.later' => ['required', 'string', 'max:190'],
-            'reason' => ['required', 'string', 'max:500'],
-        ]);
-        $by = $request->user();
-        assert($by instanceof User);
-
-        return $this->view(
-            $request,
-            $this->bend->overrule(
-                $unit,
-                array_values($given['rules']),
-                $given['reason'],
-                $by,
-                (int) $given['revision'],
-            ),
-        );
-    }
-
-    public function uphold(Request $request, Unit $unit, int $place): JsonResponse
+    public function step(StepDetails $given, Unit $unit): JsonResponse
     {
         return $this->view(
-            $request,
-            $this->bend->uphold(
-                $unit,
-                $place,
-                (int) $request->validate(['revision' => ['required', 'integer']])['revision'],
-            ),
+            $given,
+            $this->bend->step($unit, $given->step(), $given->paint(), $given->note(), $given->revision()),
         );
     }
 
-    public function variants(Request $request, Unit $unit): JsonResponse
+    public function practice(PracticeOfUnit $given, Unit $unit): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'variants' => ['present', 'array', 'max:20'],
-        ]);
-        $body = Json::decode($request->getContent());
-        assert($body instanceof stdClass && is_array($body->variants));
+        return $this->view($given, $this->bend->practice($unit, $given->technique(), $given->revision()));
+    }
 
+    public function aim(AimOfUnit $given, Unit $unit): JsonResponse
+    {
+        return $this->view($given, $this->bend->aim($unit, $given->aim(), $given->revision()));
+    }
+
+    public function overrule(RulesSetAside $given, Unit $unit): JsonResponse
+    {
         return $this->view(
-            $request,
-            $this->bend->variants($unit, array_values($body->variants), (int) $given['revision']),
+            $given,
+            $this->bend->overrule($unit, $given->setAside(), $given->reason(), $given->person(), $given->revision()),
         );
     }
 
-    public function lacks(Request $request, Piece $piece): JsonResponse
+    public function uphold(OldRevision $given, Unit $unit, int $place): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'lacks' => ['present', 'array', 'max:200'],
-            'lacks.*' => ['string', 'max:64'],
-        ]);
-
-        return new JsonResponse(
-            PlanView::of(
-                $this->bend->lacks($piece, array_values($given['lacks']), (int) $given['revision']),
-                $request->user(),
-                $piece->refresh(),
-            ),
-        );
+        return $this->view($given, $this->bend->uphold($unit, $place, $given->revision()));
     }
 
-    public function copy(Request $request, Unit $unit): JsonResponse
+    public function variants(VariantsOfUnit $given, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['to' => ['required', 'integer'], 'revision' => ['required', 'integer']]);
-        [$to, $gone] = $this->bend->copy(
-            $unit,
-            Unit::query()->findOrFail((int) $given['to']),
-            (int) $given['revision'],
-        );
+        return $this->view($given, $this->bend->variants($unit, $given->variants(), $given->revision()));
+    }
+
+    public function lacks(AreasLacking $given, Piece $piece): JsonResponse
+    {
+        $unit = $this->bend->lacks($piece, $given->lacks(), $given->revision());
+
+        return new JsonResponse($this->shown->of($unit, $given->person(), $piece->refresh()));
+    }
+
+    public function copy(PlanCopied $given, Unit $unit): JsonResponse
+    {
+        [$to, $gone] = $this->bend->copy($unit, Unit::query()->findOrFail($given->to()), $given->revision());
 
         return new JsonResponse(['unit' => $to->id, 'revision' => $to->revision, 'edits_gone' => $gone]);
     }
 
-    private function view(Request $request, Unit $unit): JsonResponse
+    private function view(StudioRequest $given, Unit $unit): JsonResponse
     {
-        return new JsonResponse(PlanView::of($unit, $request->user()));
+        return new JsonResponse($this->shown->of($unit, $given->person()));
     }
 }

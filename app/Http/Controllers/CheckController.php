@@ -5,143 +5,65 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CheckPiece;
+use App\Http\Requests\AnswerGiven;
+use App\Http\Requests\CheckClosing;
+use App\Http\Requests\NothingSent;
 use App\Models\Check;
 use App\Models\Piece;
-use App\Models\Unit;
-use App\Models\User;
 use App\Queries\CheckShown;
-use App\Studio\Standards;
+use App\Queries\ChecksListed;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
+/** Finished work held against its tier: looked at, answered, sent back or passed. */
 final class CheckController
 {
-    public function __construct(private readonly CheckShown $shown)
+    public function __construct(private readonly CheckShown $shown, private readonly CheckPiece $work)
     {
     }
 
-    /** The units that have pieces to be looked at or to be signed. */
-    public function index(): JsonResponse
+    public function index(ChecksListed $checks): JsonResponse
     {
-        $units = Unit::query()
-            ->with([
-                'order:id,number,title,due_on,standard_version_id',
-                'order.version',
-                'sculpt:id,name',
-                'pieces' => fn ($q) => $q->orderBy('number'),
-                'pieces.checks:id,piece_id,round,verdict,closed_at',
-            ])
-            ->whereHas('pieces', fn ($q) => $q->whereIn('stage', ['offered', 'rework', 'passed', 'signed']))
-            ->orderBy('id')
-            ->get();
-
-        return new JsonResponse([
-            'data' => $units
-                ->map(
-                    fn (Unit $u) => [
-                        'id' => $u->id,
-                        'order_number' => $u->order->number,
-                        'title' => $u->order->title,
-                        'sculpt' => $u->sculpt->name,
-                        'tier' => Standards::core($u->order->version)->tier($u->tier)->name,
-                        'standard_version' => $u->order->version->number,
-                        'pieces' => $u->pieces
-                            ->map(
-                                fn (Piece $p) => [
-                                    'id' => $p->id,
-                                    'number' => $p->number,
-                                    'code' => $p->code,
-                                    'stage' => $p->stage,
-                                    'rounds' => $p->checks->count(),
-                                    'open_check' => $p->checks->whereNull('closed_at')->first()?->id,
-                                ],
-                            )
-                            ->all(),
-                    ],
-                )
-                ->all(),
-        ]);
+        return new JsonResponse(['data' => $checks->all()]);
     }
 
-    public function open(Request $request, Piece $piece, CheckPiece $work): JsonResponse
+    public function open(NothingSent $given, Piece $piece): JsonResponse
     {
-        return new JsonResponse($this->check($work->open($piece, self::person($request)), $request), 201);
+        $check = $this->work->open($piece, $given->person());
+
+        return new JsonResponse($this->shown->of($check, $given->person()), 201);
     }
 
-    public function show(Request $request, Check $check): JsonResponse
+    public function show(NothingSent $given, Check $check): JsonResponse
     {
-        return new JsonResponse($this->check($check, $request));
+        return new JsonResponse($this->shown->of($check, $given->person()));
     }
 
-    public function answer(Request $request, Check $check, CheckPiece $work): JsonResponse
+    public function answer(AnswerGiven $given, Check $check): JsonResponse
     {
-        $given = $request->validate([
-            'question' => ['required', 'string', 'max:190'],
-            'answer' => ['required', 'in:yes,fault,not_seen,not_applicable'],
-            'note' => ['nullable', 'string', 'max:1000'],
-            'faults' => ['array', 'max:20'],
-            'faults.*.fault' => ['required', 'string'],
-            'faults.*.area' => ['nullable', 'string'],
-            'faults.*.spread' => ['required', 'in:spot,patch,whole'],
-            'faults.*.size_mm' => ['nullable', 'numeric', 'min:0.01', 'max:500'],
-        ]);
-        $faults = array_map(
-            fn (array $f) => [
-                'fault' => $f['fault'],
-                'area' => $f['area'] ?? null,
-                'spread' => $f['spread'],
-                'size_mm' => isset($f['size_mm']) ? (float) $f['size_mm'] : null,
-            ],
-            array_values($given['faults'] ?? []),
+        $check = $this->work->answer(
+            $check,
+            $given->person(),
+            $given->question(),
+            $given->answer(),
+            $given->note(),
+            $given->faults(),
         );
 
-        return new JsonResponse(
-            $this->check(
-                $work->answer(
-                    $check,
-                    self::person($request),
-                    $given['question'],
-                    $given['answer'],
-                    $given['note'] ?? null,
-                    $faults,
-                ),
-                $request,
-            ),
-        );
+        return new JsonResponse($this->shown->of($check, $given->person()));
     }
 
-    public function close(Request $request, Check $check, CheckPiece $work): JsonResponse
+    public function close(CheckClosing $given, Check $check): JsonResponse
     {
-        $given = $request->validate([
-            'verdict' => ['required', 'in:passed,rework,accepted'],
-            'reason' => ['nullable', 'string', 'max:1000'],
-        ]);
+        $check = $this->work->close($check, $given->person(), $given->verdict(), $given->reason());
 
-        return new JsonResponse(
-            $this->check(
-                $work->close($check, self::person($request), $given['verdict'], $given['reason'] ?? null),
-                $request,
-            ),
-        );
+        return new JsonResponse($this->shown->of($check, $given->person()));
     }
 
     /** Takes away a fault that was noted by mistake. */
-    public function takeAway(Request $request, Check $check, int $fault, CheckPiece $work): JsonResponse
+    public function takeAway(NothingSent $given, Check $check, int $fault): JsonResponse
     {
-        return new JsonResponse($this->check($work->takeAway($check, $fault, self::person($request)), $request));
-    }
+        $check = $this->work->takeAway($check, $fault, $given->person());
 
-    private static function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
-    }
-
-    /** @return array<string, mixed> */
-    private function check(Check $check, Request $request): array
-    {
-        return $this->shown->of($check, self::person($request));
+        return new JsonResponse($this->shown->of($check, $given->person()));
     }
 }

@@ -4,80 +4,40 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Scheme;
-use App\Models\Sculpt;
+use App\Actions\ShareSheet;
+use App\Exceptions\LinkShowsNothing;
+use App\Http\Requests\FigureOnSheet;
+use App\Http\Requests\NewShare;
+use App\Http\Resources\ShareLinkBrief;
 use App\Models\ShareLink;
-use App\Models\StandardVersion;
-use App\Queries\FigureShown;
-use App\Studio\ActivityLog;
-use App\Studio\Refusal;
-use App\Studio\Standards;
-use App\Studio\UnitPlans;
+use App\Queries\SheetShown;
+use App\Repositories\Standards;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Ladder\ComparedRung;
-use Ordotype\Core\Ladder\ComparisonSheet;
-use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Words\Voices;
 
-/**
- * One figure at every offered tier, for a client: on screen, on paper, and by a link that shows this and nothing else.
- */
+/** The comparison sheet on screen and on paper, and by a link that shows this and nothing else. */
 final class ComparisonController
 {
-    public function show(Request $request): JsonResponse
-    {
-        $given = $request->validate(['sculpt' => ['required', 'string', 'exists:sculpts,slug']]);
+    private const MOST_LINKS = 100;
 
-        return new JsonResponse($this->sheet(Standards::current(), $given['sculpt'], true));
+    public function __construct(private readonly SheetShown $sheet)
+    {
+    }
+
+    public function show(FigureOnSheet $given, Standards $standards): JsonResponse
+    {
+        return new JsonResponse($this->sheet->of($standards->current(), $given->sculpt(), true));
     }
 
     public function links(): JsonResponse
     {
-        return new JsonResponse([
-            'data' => ShareLink::query()
-                ->orderByDesc('id')
-                ->limit(100)
-                ->get()
-                ->map(
-                    fn (ShareLink $l) => [
-                        'id' => $l->id,
-                        'sculpt' => $l->shows['sculpt'] ?? '',
-                        'version' => $l->shows['version'] ?? 0,
-                        'prices' => (bool) ($l->shows['prices'] ?? false),
-                        'expires_at' => $l->expires_at->toIso8601ZuluString(),
-                        'holds' => $l->holds(),
-                    ],
-                )
-                ->all(),
-        ]);
+        $links = ShareLink::query()->orderByDesc('id')->limit(self::MOST_LINKS)->get();
+
+        return new JsonResponse(['data' => ShareLinkBrief::collection($links)]);
     }
 
-    public function share(Request $request): JsonResponse
+    public function share(NewShare $given, ShareSheet $share): JsonResponse
     {
-        $given = $request->validate([
-            'sculpt' => ['required', 'string', 'exists:sculpts,slug'],
-            'prices' => ['required', 'boolean'],
-            'days' => ['required', 'integer', 'min:1', 'max:365'],
-        ]);
-        $secret = bin2hex(random_bytes(16));
-        $link = DB::transaction(function () use ($given, $secret, $request): ShareLink {
-            $link = ShareLink::query()->create([
-                'hash' => hash('sha256', $secret),
-                'what' => 'comparison',
-                'shows' => [
-                    'sculpt' => $given['sculpt'],
-                    'prices' => (bool) $given['prices'],
-                    'version' => Standards::current()->number,
-                ],
-                'made_by' => $request->user()?->getAuthIdentifier(),
-                'expires_at' => now()->addDays((int) $given['days']),
-            ]);
-            ActivityLog::write('share.made', $link, null, $link->shows);
-
-            return $link;
-        });
+        [$link, $secret] = $share->make($given->sculpt(), $given->prices(), $given->days(), $given->person());
 
         return new JsonResponse(
             [
@@ -89,12 +49,9 @@ final class ComparisonController
         );
     }
 
-    public function withdraw(ShareLink $link): JsonResponse
+    public function withdraw(ShareLink $link, ShareSheet $share): JsonResponse
     {
-        DB::transaction(function () use ($link): void {
-            $link->update(['withdrawn_at' => $link->withdrawn_at ?? now()]);
-            ActivityLog::write('share.withdrawn', $link, null, null);
-        });
+        $share->withdraw($link);
 
         return new JsonResponse(null, 204);
     }
@@ -104,67 +61,9 @@ final class ComparisonController
     {
         $link = ShareLink::query()->where('hash', hash('sha256', $secret))->first();
         if ($link === null || ! $link->holds()) {
-            throw new Refusal('This link shows nothing any more. Ask the studio for a new one.', '', 404);
-        }
-        $version = StandardVersion::query()
-            ->where('number', $link->shows['version'] ?? 0)
-            ->firstOrFail();
-
-        return new JsonResponse(
-            $this->sheet($version, (string) ($link->shows['sculpt'] ?? ''), (bool) ($link->shows['prices'] ?? false)),
-        );
-    }
-
-    /** @return array<string, mixed> */
-    private function sheet(StandardVersion $version, string $slug, bool $prices): array
-    {
-        $standard = Standards::core($version);
-        $sculpt = UnitPlans::sculpt(Sculpt::query()->where('slug', $slug)->firstOrFail());
-        $scheme = UnitPlans::scheme(Scheme::query()->first());
-        $sheet = new ComparisonSheet($standard, $sculpt, $scheme, UnitPlans::shelf());
-
-        return [
-            'studio' => $standard->name,
-            'version' => $version->number,
-            'sculpt' => $sculpt->name,
-            'slug' => $slug,
-            'currency' => $standard->currency,
-            'frame_mm' => $sculpt->frameMm ?? [60, 80],
-            'figure' => FigureShown::of($sculpt, $scheme, UnitPlans::shelf()),
-            'rungs' => array_map(
-                fn (ComparedRung $r) => [
-                    'key' => $r->tier->key,
-                    'name' => $r->tier->name,
-                    'order' => $r->tier->order,
-                    'status' => $r->tier->status->value,
-                    'intent' => $r->tier->intent,
-                    'distance_cm' => $r->tier->viewing->distanceCm,
-                    'adds' => (new Voices($r->fromBelow))->gains(),
-                    'loses' => (new Voices($r->fromBelow))->losses(),
-                    'not_here' => $r->toNext === null ? [] : (new Voices($r->toNext))->gains(),
-                    'price' => $prices && $r->price() !== null
-                            ? ['low' => $r->price()->low, 'high' => $r->price()->high]
-                            : null,
-                    'marks' => array_map(
-                        fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
-                        $r->plan->areas,
-                    ),
-                ],
-                $sheet->rungs,
-            ),
-        ];
-    }
-
-    /** @return list<string> the effects whose marks the schematic figure shows */
-    private static function marks(PlannedArea $planned): array
-    {
-        $marks = [];
-        foreach ($planned->choice->techniques ?? [] as $used) {
-            foreach (array_keys($used->technique->effects) as $effect) {
-                $marks[$effect] = true;
-            }
+            throw new LinkShowsNothing();
         }
 
-        return array_map(strval(...), array_keys($marks));
+        return new JsonResponse($this->sheet->shared($link));
     }
 }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ImportDocument;
+use App\Exceptions\EmptyFile;
+use App\Exceptions\FileTooLarge;
 use App\Studio\Packs;
-use App\Studio\Refusal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -14,6 +15,10 @@ use Illuminate\Http\Response;
 /** Documents in the open formats, in and out. */
 final class ImportController
 {
+    public function __construct(private readonly Packs $packs)
+    {
+    }
+
     /** The file itself is the body. All of it is taken in, or nothing. */
     public function store(Request $request, ImportDocument $import): JsonResponse
     {
@@ -23,17 +28,17 @@ final class ImportController
     /** What taking a pack in would change, without doing it. */
     public function preview(Request $request): JsonResponse
     {
-        return new JsonResponse(Packs::preview($this->file($request)));
+        return new JsonResponse($this->packs->preview($this->file($request)));
     }
 
     public function packs(): JsonResponse
     {
-        return new JsonResponse(['data' => Packs::shipped()]);
+        return new JsonResponse(['data' => $this->packs->shipped()]);
     }
 
     public function pack(string $pack): Response
     {
-        return new Response(Packs::text($pack), 200, [
+        return new Response($this->packs->text($pack), 200, [
             'Content-Type' => 'application/json',
             'Content-Disposition' => "attachment; filename=\"$pack.json\"",
         ]);
@@ -43,10 +48,10 @@ final class ImportController
     {
         $text = (string) $request->getContent();
         if (trim($text) === '' || trim($text) === '[]' || trim($text) === '{}') {
-            throw new Refusal('The file is empty.');
+            throw new EmptyFile();
         }
         if (strlen($text) > 8_000_000) {
-            throw new Refusal('The file is larger than 8 MB.', '', 413);
+            throw new FileTooLarge(8);
         }
 
         return $text;

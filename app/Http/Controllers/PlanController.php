@@ -5,65 +5,46 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\PlanUnit;
-use App\Models\Piece;
+use App\Http\Requests\OldRevision;
+use App\Http\Requests\PieceOfPlan;
+use App\Http\Requests\PlanEdits;
+use App\Http\Requests\ReleaseToBench;
 use App\Models\Unit;
-use App\Studio\PlanView;
+use App\Queries\PlanShown;
+use App\Repositories\Units;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
+/** The plan of a unit: shown, changed by hand, released to the bench and taken back from it. */
 final class PlanController
 {
-    public function show(Request $request, Unit $unit): JsonResponse
+    public function __construct(private readonly PlanUnit $plan, private readonly PlanShown $shown)
     {
-        return new JsonResponse(PlanView::of($unit, $request->user(), self::piece($request, $unit)));
     }
 
-    public function edit(Request $request, Unit $unit, PlanUnit $plan): JsonResponse
+    public function show(PieceOfPlan $given, Unit $unit, Units $units): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'piece' => ['nullable', 'integer'],
-            'edits' => ['present', 'array'],
-            'edits.*' => ['array'],
-            'edits.*.*.technique' => ['required', 'string'],
-            'edits.*.*.passes' => ['required', 'integer', 'min:1', 'max:20'],
-            'edits.*.*.extent' => ['required', 'in:spot,prominent,full'],
-        ]);
-
-        $piece = self::piece($request, $unit);
-
-        return new JsonResponse(
-            PlanView::of(
-                $plan->edit($unit, $given['edits'], (int) $given['revision'], $piece),
-                $request->user(),
-                $piece,
-            ),
-        );
+        return new JsonResponse($this->shown->of($unit, $given->person(), $units->piece($unit, $given->piece())));
     }
 
-    public function release(Request $request, Unit $unit, PlanUnit $plan): JsonResponse
+    public function edit(PlanEdits $given, Unit $unit, Units $units): JsonResponse
     {
-        $given = $request->validate([
-            'revision' => ['required', 'integer'],
-            'despite' => ['nullable', 'string', 'max:500'],
-        ]);
-        $released = $plan->release($unit, (int) $given['revision'], $given['despite'] ?? null);
+        $piece = $units->piece($unit, $given->piece());
+        $unit = $this->plan->edit($unit, $given->edits(), $given->revision(), $piece);
 
-        return new JsonResponse(PlanView::of($released, $request->user()));
+        return new JsonResponse($this->shown->of($unit, $given->person(), $piece));
     }
 
-    public function takeBack(Request $request, Unit $unit, PlanUnit $plan): JsonResponse
+    public function release(ReleaseToBench $given, Unit $unit): JsonResponse
     {
-        $given = $request->validate(['revision' => ['required', 'integer']]);
+        $unit = $this->plan->release($unit, $given->revision(), $given->despite());
 
-        return new JsonResponse(PlanView::of($plan->takeBack($unit, (int) $given['revision']), $request->user()));
+        return new JsonResponse($this->shown->of($unit, $given->person()));
     }
 
-    /** The model of the unit that a request names by its number. */
-    public static function piece(Request $request, Unit $unit): ?Piece
+    public function takeBack(OldRevision $given, Unit $unit): JsonResponse
     {
-        $number = $request->validate(['piece' => ['nullable', 'integer', 'min:1']])['piece'] ?? null;
+        $unit = $this->plan->takeBack($unit, $given->revision());
 
-        return $number === null ? null : $unit->pieces()->where('number', (int) $number)->firstOrFail();
+        return new JsonResponse($this->shown->of($unit, $given->person()));
     }
 }

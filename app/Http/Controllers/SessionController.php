@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Demo\DemoPeople;
+use App\Http\Requests\SignIn;
 use App\Models\User;
 use App\Policies\Rights;
 use Illuminate\Http\JsonResponse;
@@ -36,16 +37,12 @@ final class SessionController
         ]);
     }
 
-    public function store(Request $request): JsonResponse
+    public function store(SignIn $given): JsonResponse
     {
-        $given = $request->validate([
-            'email' => ['required', 'string', 'email', 'max:200'],
-            'password' => ['required', 'string', 'max:500'],
-        ]);
-        if (! Auth::attempt($given)) {
+        if (! Auth::attempt($given->credentials())) {
             throw ValidationException::withMessages(['email' => 'This address and password do not belong together.']);
         }
-        $request->session()->regenerate();
+        $given->session()->regenerate();
 
         return $this->show();
     }

@@ -5,19 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SignPieces;
-use App\Models\Piece;
+use App\Http\Requests\NothingSent;
+use App\Http\Requests\SignOffWanted;
+use App\Http\Requests\SignOffWithdrawn;
+use App\Http\Resources\SignOffBrief;
 use App\Models\SignOff;
-use App\Models\User;
-use App\Policies\Rights;
-use App\Queries\CertificateWords;
+use App\Queries\CertificateShown;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
-use Ordotype\Core\Format\Json;
-use stdClass;
 
+/** Sign-offs: made, withdrawn, and shown as certificates. Nothing here is ever changed. */
 final class SignOffController
 {
-    public function __construct(private readonly CertificateWords $words)
+    private const PAGE = 50;
+
+    public function __construct(private readonly SignPieces $sign, private readonly CertificateShown $shown)
     {
     }
 
@@ -26,97 +27,35 @@ final class SignOffController
         $records = SignOff::query()
             ->with(['user:id,name', 'pieces:id,number,code'])
             ->orderByDesc('number')
-            ->cursorPaginate(50);
+            ->cursorPaginate(self::PAGE);
 
         return new JsonResponse([
-            'data' => array_map(
-                fn (SignOff $s) => [
-                    'number' => $s->number,
-                    'kind' => $s->kind,
-                    'hash' => $s->hash,
-                    'signed_at' => $s->signed_at->toIso8601ZuluString(),
-                    'by' => $s->user->name,
-                    'pieces' => $s->pieces->map(fn (Piece $p) => $p->code)->all(),
-                ],
-                $records->items(),
-            ),
+            'data' => SignOffBrief::collection($records->items()),
             'next_cursor' => $records->nextCursor()?->encode(),
         ]);
     }
 
-    public function show(Request $request, int $number): JsonResponse
+    public function show(NothingSent $given, int $number): JsonResponse
     {
-        return new JsonResponse(
-            $this->certificate(SignOff::query()->where('number', $number)->firstOrFail(), $request),
-        );
+        return new JsonResponse($this->shown->of(self::numbered($number), $given->person()));
     }
 
-    public function store(Request $request, SignPieces $sign): JsonResponse
+    public function store(SignOffWanted $given): JsonResponse
     {
-        $given = $request->validate([
-            'pieces' => ['required', 'array', 'min:1', 'max:500'],
-            'pieces.*' => ['integer'],
-        ]);
+        $record = $this->sign->sign($given->pieces(), $given->person());
 
-        return new JsonResponse(
-            $this->certificate(
-                $sign->sign(array_map(intval(...), $given['pieces']), self::person($request)),
-                $request,
-            ),
-            201,
-        );
+        return new JsonResponse($this->shown->of($record, $given->person()), 201);
     }
 
-    public function withdraw(Request $request, int $number, SignPieces $sign): JsonResponse
+    public function withdraw(SignOffWithdrawn $given, int $number): JsonResponse
     {
-        $given = $request->validate(['reason' => ['required', 'string', 'max:1000']]);
+        $record = $this->sign->withdraw(self::numbered($number), $given->person(), $given->reason());
 
-        return new JsonResponse(
-            $this->certificate(
-                $sign->withdraw(
-                    SignOff::query()->where('number', $number)->firstOrFail(),
-                    self::person($request),
-                    $given['reason'],
-                ),
-                $request,
-            ),
-            201,
-        );
+        return new JsonResponse($this->shown->of($record, $given->person()), 201);
     }
 
-    /** @return array<string, mixed> */
-    private function certificate(SignOff $record, Request $request): array
+    private static function numbered(int $number): SignOff
     {
-        $withdrawn = SignOff::query()
-            ->where('kind', 'withdrawal')
-            ->where('number', '>', $record->number)
-            ->whereHas('pieces', fn ($q) => $q->whereIn('pieces.id', $record->pieces()->pluck('pieces.id')))
-            ->orderBy('number')
-            ->first();
-
-        $body = Json::decode($record->record);
-        assert($body instanceof stdClass);
-
-        return [
-            'number' => $record->number,
-            'kind' => $record->kind,
-            'hash' => $record->hash,
-            'previous' => $record->previous,
-            'signed_at' => $record->signed_at->toIso8601ZuluString(),
-            'record' => $body,
-            'words' => $this->words->of($record, $body),
-            'withdrawn_by' => $record->kind === 'sign_off' ? $withdrawn?->number : null,
-            'may_withdraw' => $record->kind === 'sign_off' &&
-                $withdrawn === null &&
-                Rights::has(self::person($request), 'sign'),
-        ];
-    }
-
-    private static function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
+        return SignOff::query()->where('number', $number)->firstOrFail();
     }
 }

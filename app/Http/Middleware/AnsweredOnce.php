@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Studio\Refusal;
+use App\Exceptions\BadIdempotencyKey;
+use App\Exceptions\IdempotencyKeyReused;
+use App\Exceptions\StillBeingAnswered;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -24,7 +26,7 @@ final class AnsweredOnce
             return $next($request);
         }
         if (preg_match('/^[\x21-\x7e]{8,100}$/D', $key) !== 1) {
-            throw new Refusal('Idempotency-Key must be 8 to 100 printable characters.', '', 400);
+            throw new BadIdempotencyKey();
         }
         $mine = ['user_id' => $user->getAuthIdentifier(), 'key' => $key];
         $fingerprint = hash('sha256', $request->method()."\n".$request->path()."\n".$request->getContent());
@@ -50,10 +52,10 @@ final class AnsweredOnce
     private function again(object $before, string $fingerprint): Response
     {
         if (($before->request ?? null) !== $fingerprint) {
-            throw new Refusal('This Idempotency-Key was used for another request.');
+            throw new IdempotencyKeyReused();
         }
         if (($before->status ?? null) === null) {
-            throw new Refusal('The same request is being answered just now.', '', 409);
+            throw new StillBeingAnswered();
         }
 
         return new Response((string) $before->body, (int) $before->status, [

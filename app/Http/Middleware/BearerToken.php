@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Exceptions\UnknownToken;
 use App\Models\AccessToken;
-use App\Studio\Refusal;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -29,7 +29,7 @@ final class BearerToken
             ->whereNull('revoked_at')
             ->first();
         if ($token === null) {
-            throw new Refusal('This token is not known, or was revoked.', '', 401);
+            throw new UnknownToken();
         }
         $token->update(['last_used_at' => now()]);
         $token->user->limitedTo = $token->abilities;

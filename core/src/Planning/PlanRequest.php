@@ -47,6 +47,22 @@ final readonly class PlanRequest
         );
     }
 
+    /** The same by another standard. */
+    public function under(Standard $standard, Tier $tier): self
+    {
+        return new self(
+            $standard,
+            $tier,
+            $this->sculpt,
+            $this->scheme,
+            $this->method,
+            $this->amendments,
+            $this->shelf,
+            $this->pieces,
+            $this->arrangement,
+        );
+    }
+
     public function by(Method $method): self
     {
         return new self(

@@ -51,6 +51,12 @@ final readonly class Standard
         return isset($this->techniqueByKey[$key]);
     }
 
+    /** @return array<string, true> by key of a technique, retired ones too */
+    public function techniqueKeys(): array
+    {
+        return array_fill_keys(array_keys($this->techniqueByKey), true);
+    }
+
     /** @throws OutOfBoundsException when no technique has that key */
     public function technique(string $key): Technique
     {

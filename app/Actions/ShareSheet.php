@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\ShareLink;
+use App\Models\User;
+use App\Repositories\Standards;
+use App\Studio\ActivityLog;
+use Illuminate\Support\Facades\DB;
+
+/** Makes links to comparison sheets, and withdraws them. A link's secret is told once: only its hash is kept. */
+final class ShareSheet
+{
+    public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)
+    {
+    }
+
+    /**
+     * @param  string  $sculpt  the slug of a figure
+     * @return array{ShareLink, string} the link and its secret, 128 random bits in hexadecimal
+     */
+    public function make(string $sculpt, bool $prices, int $days, User $by): array
+    {
+        $secret = bin2hex(random_bytes(16));
+        $link = DB::transaction(function () use ($sculpt, $prices, $days, $by, $secret): ShareLink {
+            $link = ShareLink::query()->create([
+                'hash' => hash('sha256', $secret),
+                'what' => 'comparison',
+                'shows' => [
+                    'sculpt' => $sculpt,
+                    'prices' => $prices,
+                    'version' => $this->standards->current()->number,
+                ],
+                'made_by' => $by->id,
+                'expires_at' => now()->addDays($days),
+            ]);
+            $this->log->write('share.made', $link, null, $link->shows);
+
+            return $link;
+        });
+
+        return [$link, $secret];
+    }
+
+    public function withdraw(ShareLink $link): void
+    {
+        DB::transaction(function () use ($link): void {
+            $link->update(['withdrawn_at' => $link->withdrawn_at ?? now()]);
+            $this->log->write('share.withdrawn', $link, null, null);
+        });
+    }
+}

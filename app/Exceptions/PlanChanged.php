@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exceptions;
+
+use App\Models\Unit;
+
+/** Somebody else has changed the plan of a unit since it was read. */
+final class PlanChanged extends Conflict
+{
+    public function __construct(public readonly Unit $unit)
+    {
+        parent::__construct('Somebody else has changed this plan in the meantime.', [
+            'revision' => $unit->revision,
+            'edits' => $unit->edits,
+        ]);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** How a check ends. */
+final class CheckClosing extends StudioRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'verdict' => ['required', 'in:passed,rework,accepted'],
+            'reason' => ['nullable', 'string', 'max:1000'],
+        ];
+    }
+
+    public function verdict(): string
+    {
+        return $this->text('verdict');
+    }
+
+    public function reason(): ?string
+    {
+        return $this->textOrNull('reason');
+    }
+}

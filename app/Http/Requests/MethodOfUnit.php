@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use stdClass;
+
+/** The schools that an order is painted by. */
+final class MethodOfUnit extends StudioRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'revision' => ['required', 'integer', 'min:0'],
+            'method' => ['present', 'array'],
+        ];
+    }
+
+    /** As `ordotype/method@1`. */
+    public function schools(): stdClass
+    {
+        return $this->object('method');
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Exceptions\TokensArePersonal;
+
+/** Something that only the person may do, signed in as such; a token may not. */
+class OwnAccount extends StudioRequest
+{
+    /** @throws TokensArePersonal */
+    public function authorize(): bool
+    {
+        return $this->person()->limitedTo === null ? true : throw new TokensArePersonal();
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [];
+    }
+}

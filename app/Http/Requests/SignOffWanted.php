@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** Pieces to be signed off. */
+final class SignOffWanted extends StudioRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'pieces' => ['required', 'array', 'min:1', 'max:500'],
+            'pieces.*' => ['integer'],
+        ];
+    }
+
+    /** @return list<int> ids */
+    public function pieces(): array
+    {
+        return array_map(intval(...), $this->texts('pieces'));
+    }
+}

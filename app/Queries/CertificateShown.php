@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\SignOff;
+use App\Models\User;
+use App\Policies\Rights;
+use Ordotype\Core\Format\Json;
+use stdClass;
+
+/** A record of the sign-off chain, in words, with whether it still holds. */
+final class CertificateShown
+{
+    public function __construct(private readonly CertificateWords $words)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(SignOff $record, User $person): array
+    {
+        $withdrawn = SignOff::query()
+            ->where('kind', 'withdrawal')
+            ->where('number', '>', $record->number)
+            ->whereHas('pieces', fn ($q) => $q->whereIn('pieces.id', $record->pieces()->pluck('pieces.id')))
+            ->orderBy('number')
+            ->first();
+        $body = Json::decode($record->record);
+        assert($body instanceof stdClass);
+        $signs = $record->kind === 'sign_off';
+
+        return [
+            'number' => $record->number,
+            'kind' => $record->kind,
+            'hash' => $record->hash,
+            'previous' => $record->previous,
+            'signed_at' => $record->signed_at->toIso8601ZuluString(),
+            'record' => $body,
+            'words' => $this->words->of($record, $body),
+            'withdrawn_by' => $signs ? $withdrawn?->number : null,
+            'may_withdraw' => $signs && $withdrawn === null && Rights::has($person, 'sign'),
+        ];
+    }
+}

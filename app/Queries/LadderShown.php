@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\ClauseRow;
+use App\Models\Order;
+use App\Models\Sculpt;
+use App\Models\StandardVersion;
+use App\Models\Unit;
+use App\Models\User;
+use App\Policies\Rights;
+use App\Repositories\Standards;
+use Illuminate\Support\Collection;
+use Ordotype\Core\Format\ChangeFormat;
+use Ordotype\Core\Format\ClauseFormat;
+use Ordotype\Core\Format\DocumentEdit;
+use Ordotype\Core\Ladder\Cell;
+use Ordotype\Core\Ladder\Change;
+use Ordotype\Core\Ladder\Finding;
+use Ordotype\Core\Ladder\Grid;
+use Ordotype\Core\Ladder\Row;
+use Ordotype\Core\Ladder\StandardChange;
+use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Words\ChangeWords;
+use Ordotype\Core\Words\ClauseWords;
+use Ordotype\Core\Words\LadderWords;
+
+/** A version of the standard as the Standard screen shows it. */
+final class LadderShown
+{
+    public function __construct(private readonly Standards $standards)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function of(StandardVersion $version, ?User $user): array
+    {
+        $standard = $this->standards->core($version);
+        $grid = new Grid($standard);
+        $published = $this->standards->published();
+
+        return [
+            'name' => $standard->name,
+            'version' => [
+                'number' => $version->number,
+                'status' => $version->status,
+                'revision' => $version->revision,
+                'note' => $version->note,
+                'sha256' => $version->sha256,
+                'published_at' => $version->published_at?->toIso8601ZuluString(),
+            ],
+            'published' => $published === null
+                    ? null
+                    : [
+                        'number' => $published->number,
+                        'published_at' => $published->published_at?->toIso8601ZuluString(),
+                    ],
+            'currency' => $standard->currency,
+            'open_units' => $this->openUnits(),
+            'tiers' => array_map(self::tier(...), $grid->tiers()),
+            'rows' => $this->rows($grid, $standard, $version),
+            'techniques' => array_map(self::technique(...), $standard->techniques),
+            'sculpts' => Sculpt::query()
+                ->orderBy('id')
+                ->get(['slug', 'name', 'role'])
+                ->map(fn (Sculpt $s) => ['slug' => $s->slug, 'name' => $s->name, 'role' => $s->role])
+                ->all(),
+            'editable' => $user !== null && Rights::has($user, 'standard.edit'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function tier(Tier $tier): array
+    {
+        return [
+            'key' => $tier->key,
+            'name' => $tier->name,
+            'order' => $tier->order,
+            'status' => $tier->status->value,
+            'intent' => $tier->intent,
+            'pace' => $tier->pace->value,
+            'distance_cm' => $tier->viewing->distanceCm,
+            'extends' => $tier->extends,
+            'drop' => $tier->drop ?? [],
+            'head' => ChangeFormat::head($tier),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function technique(Technique $technique): array
+    {
+        return [
+            'key' => $technique->key,
+            'name' => $technique->name,
+            'family' => $technique->family->value,
+            'whole' => $technique->whole,
+            'retired' => $technique->retired === true,
+            'effects' => array_keys($technique->effects),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function rows(Grid $grid, Standard $standard, StandardVersion $version): array
+    {
+        $words = new LadderWords($standard);
+        $clauses = new ClauseWords($standard);
+        $revisions = $version
+            ->clauses()
+            ->get(['tier', 'clause', 'revision'])
+            ->keyBy(fn (ClauseRow $r) => "$r->tier $r->clause");
+
+        return array_map(
+            fn (Row $row) => [
+                'suffix' => $row->suffix,
+                'group' => $row->group,
+                'label' => $words->row($row),
+                'cells' => array_map(
+                    fn (Cell $cell, string $in) => $this->cell($cell, $in, $standard, $clauses, $revisions),
+                    $row->cells,
+                    $words->cells($row),
+                ),
+            ],
+            $grid->rows(),
+        );
+    }
+
+    /**
+     * @param  Collection<string, ClauseRow>  $revisions
+     * @return array<string, mixed>
+     */
+    private function cell(
+        Cell $cell,
+        string $words,
+        Standard $standard,
+        ClauseWords $clauses,
+        Collection $revisions,
+    ): array {
+        $clause = $cell->clause;
+        $tier = $standard->tier($cell->tier);
+
+        return [
+            'tier' => $cell->tier,
+            'own' => $cell->own,
+            'as_before' => $cell->asBefore,
+            'words' => $words,
+            'revision' => $cell->own ? $revisions->get("$cell->tier {$clause?->id}")->revision ?? 0 : 0,
+            'clause' => $clause === null ? null : ClauseFormat::write($clause),
+            'says' => $clause === null ? null : $clauses->sentence($clause),
+            'extent' => $clause instanceof EffectClause ||
+                ($clause instanceof TechniqueClause && $clause->status->value === 'required')
+                    ? $clause->extent()->word()
+                    : null,
+            'passes' => $clause instanceof EffectClause || $clause instanceof TechniqueClause
+                    ? $clause->passes()
+                    : null,
+            'status' => match (true) {
+                $clause === null => null,
+                $clause instanceof TechniqueClause => $clause->status->value,
+                default => 'required',
+            },
+            'dropped' => $clause === null && $tier->drop !== null && in_array($cell->suffix, $tier->drop, true),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function finding(Finding $f, Standard $standard): array
+    {
+        $words = new LadderWords($standard);
+
+        return [
+            'kind' => $f->kind->value,
+            'tier' => $f->tier->key,
+            'clauses' => array_map(fn (Clause $c) => $c->id, $f->clauses),
+            'why' => $words->why($f),
+            'change' => $words->change($f),
+            'changes' => array_map(fn (Change $c) => $this->edit(ChangeFormat::write($c)), $f->edits),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function edit(DocumentEdit $edit): array
+    {
+        return ['what' => $edit->what, 'tier' => $edit->tier, 'before' => $edit->before, 'after' => $edit->after];
+    }
+
+    /** @return array<string, mixed> */
+    public function change(StandardChange $c, ChangeWords $words): array
+    {
+        return [
+            'kind' => $c->kind->value,
+            'what' => ChangeWords::what($c),
+            'tiers' => array_map(fn (Tier $t) => $t->name, $c->tiers),
+            'label' => $words->label($c),
+            'before' => $words->before($c),
+            'after' => $words->after($c),
+        ];
+    }
+
+    /**
+     * Orders that are not finished, by tier: what a tier's retirement would leave standing.
+     *
+     * @return list<array{tier: string, units: int, orders: list<string>}>
+     */
+    private function openUnits(): array
+    {
+        return Unit::query()
+            ->whereHas('order', fn ($q) => $q->whereNotIn('status', Order::FINISHED))
+            ->with('order:id,number')
+            ->get(['id', 'order_id', 'tier'])
+            ->groupBy('tier')
+            ->map(
+                fn ($units, $tier) => [
+                    'tier' => (string) $tier,
+                    'units' => $units->count(),
+                    'orders' => array_values($units->map(fn (Unit $u) => $u->order->number)->unique()->sort()->all()),
+                ],
+            )
+            ->values()
+            ->all();
+    }
+}

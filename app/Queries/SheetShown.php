@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\ShareLink;
+use App\Models\StandardVersion;
+use App\Repositories\Colours;
+use App\Repositories\Figures;
+use App\Repositories\Standards;
+use Ordotype\Core\Ladder\ComparedRung;
+use Ordotype\Core\Ladder\ComparisonSheet;
+use Ordotype\Core\Planning\PlannedArea;
+use Ordotype\Core\Words\Voices;
+
+/** One figure at every offered tier, for a client. */
+final class SheetShown
+{
+    public function __construct(
+        private readonly Standards $standards,
+        private readonly Figures $figures,
+        private readonly Colours $colours,
+    ) {
+    }
+
+    /** @return array<string, mixed> what a share link shows, with or without prices */
+    public function shared(ShareLink $link): array
+    {
+        return $this->of(
+            $this->standards->numbered((int) ($link->shows['version'] ?? 0)),
+            (string) ($link->shows['sculpt'] ?? ''),
+            (bool) ($link->shows['prices'] ?? false),
+        );
+    }
+
+    /**
+     * @param  string  $slug  of a figure
+     * @return array<string, mixed>
+     */
+    public function of(StandardVersion $version, string $slug, bool $prices): array
+    {
+        $standard = $this->standards->core($version);
+        $sculpt = $this->figures->named($slug);
+        $scheme = $this->colours->usual();
+        $shelf = $this->colours->shelf();
+
+        return [
+            'studio' => $standard->name,
+            'version' => $version->number,
+            'sculpt' => $sculpt->name,
+            'slug' => $slug,
+            'currency' => $standard->currency,
+            'frame_mm' => $sculpt->frameMm ?? [60, 80],
+            'figure' => FigureShown::of($sculpt, $scheme, $shelf),
+            'rungs' => array_map(
+                fn (ComparedRung $r) => self::rung($r, $prices),
+                (new ComparisonSheet($standard, $sculpt, $scheme, $shelf))->rungs,
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function rung(ComparedRung $rung, bool $prices): array
+    {
+        $price = $prices ? $rung->price() : null;
+
+        return [
+            'key' => $rung->tier->key,
+            'name' => $rung->tier->name,
+            'order' => $rung->tier->order,
+            'status' => $rung->tier->status->value,
+            'intent' => $rung->tier->intent,
+            'distance_cm' => $rung->tier->viewing->distanceCm,
+            'adds' => (new Voices($rung->fromBelow))->gains(),
+            'loses' => (new Voices($rung->fromBelow))->losses(),
+            'not_here' => $rung->toNext === null ? [] : (new Voices($rung->toNext))->gains(),
+            'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
+            'marks' => array_map(
+                fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
+                $rung->plan->areas,
+            ),
+        ];
+    }
+
+    /** @return list<string> the effects whose marks the schematic figure shows */
+    private static function marks(PlannedArea $planned): array
+    {
+        $marks = [];
+        foreach ($planned->choice->techniques ?? [] as $used) {
+            foreach (array_keys($used->technique->effects) as $effect) {
+                $marks[$effect] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($marks));
+    }
+}
