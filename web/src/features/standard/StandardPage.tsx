@@ -7,7 +7,7 @@ import type { Attempt, Cell, Change, Clause, Consequences, Finding, Ladder, Row,
 import { Top } from '../../app/Frame';
 import { ExtentMark, minutes, TierMark } from '../../ui/marks';
 import { Empty, Loading } from '../../ui/states';
-import { type Draft, useDraft } from './draft';
+import { type Clash, type Draft, useDraft } from './draft';
 import { KINDS, Sentence } from './Sentence';
 import { NoLadder } from './NoLadder';
 import { StandardTabs } from './StandardTabs';
@@ -17,6 +17,8 @@ type At = { row: number; col: number };
 /** The row that is being written and is not on the ladder yet. */
 type NewRow = { suffix: string; label: string };
 const KEEP = 'ordotype.standard.edit';
+/** A clause that is being changed: where it stands, what it was when the change began, what it is to be. */
+type Kept = { at: At; was: Clause | null; clause: Clause };
 
 const CellFace = ({ cell }: { cell: Cell }) => {
     if (cell.dropped) return <span>— not asked here</span>;
@@ -78,6 +80,8 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
     // Keys come faster than the page is drawn: where we are is known at once.
     const here = useRef(at);
     const [edit, setEdit] = useState<Clause | null>(null);
+    // What the cell said when the change of it began.
+    const [was, setWas] = useState<Clause | null>(null);
     const [adding, setAdding] = useState<NewRow | 'choose' | null>(null);
     const [head, setHead] = useState<{ tier: TierFrame | null } | null>(null);
     const [sculpt, setSculpt] = useState(trialFigure(ladder));
@@ -98,6 +102,9 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
     const changed = edit !== null;
     const now = (to: Clause | null, place = tier, where = cell): Change => ({ what: 'clause', tier: place?.key ?? null, before: where?.own && where.clause ? { ...where.clause } : null, after: to && { ...to } });
     const trying: Change[] = edit ? [now(edit)] : [];
+    // Somebody else may change the cell while it is being changed here: both are shown, and neither is lost.
+    const overtaken = edit !== null && !adding && JSON.stringify(own(cell)) !== JSON.stringify(was);
+    const clash = draft.clash ?? (overtaken ? { mine: trying, at: 0, theirs: own(cell) } : null);
 
     const tried = useQuery({
         queryKey: ['try', tier?.key, sculpt, JSON.stringify(trying), ladder.version.number, ladder.version.revision],
@@ -117,17 +124,24 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
     useEffect(() => {
         const kept = sessionStorage.getItem(KEEP);
         if (kept) {
-            const { at: where, clause: what } = JSON.parse(kept) as { at: At; clause: Clause };
-            setAt(where);
-            setEdit(what);
+            const found = JSON.parse(kept) as Kept;
+            here.current = found.at;
+            setAt(found.at);
+            setWas(found.was);
+            setEdit(found.clause);
         }
     }, []);
-    const change = (to: Clause) => { setEdit(to); sessionStorage.setItem(KEEP, JSON.stringify({ at, clause: to })); };
+    const change = (to: Clause) => {
+        const began = edit ? was : own(cell);
+        setWas(began);
+        setEdit(to);
+        sessionStorage.setItem(KEEP, JSON.stringify({ at, was: began, clause: to } satisfies Kept));
+    };
     const leave = () => { setEdit(null); setAdding(null); draft.forget(); sessionStorage.removeItem(KEEP); };
     const pick = (to: At) => { here.current = to; setAt(to); setHead(null); leave(); };
     const save = async () => {
         const to = edit ?? template;
-        if (!to || !tier) return;
+        if (!to || !tier || overtaken) return;
         const changes = [now(adding && adding !== 'choose' && edit ? { ...edit, ...(edit.label ? {} : { label: adding.label }) } : to)];
         // A row that was not asked here comes back by its own clause, so the drop goes with it.
         if (cell?.dropped && tier.head.drop) changes.push(heads(tier, tier.head.drop.filter((s) => s !== cell.clause?.id && s !== row?.suffix)));
@@ -237,10 +251,10 @@ function LadderView({ ladder: whole, say }: { ladder: Ladder; say: (text: string
                             {cell?.dropped && <p className="small soft">{tier.name} takes the clauses of the rung below, and leaves this one out on purpose.</p>}
                             {!adding && cell && !cell.clause && !cell.dropped && clause && <p className="small soft">{tier.name} says nothing here yet; this is how another rung puts it.</p>}
                             {!drafting && ladder.editable && <p className="small soft">This version is published and stays as it is. Open a draft to change it.</p>}
-                            {draft.clash && <ClashNote draft={draft} leave={() => { leave(); void queries.invalidateQueries({ queryKey: ['standard'] }); }} />}
+                            {clash && <ClashNote clash={clash} make={draft.make} leave={() => { leave(); void queries.invalidateQueries({ queryKey: ['standard'] }); }} />}
                             {writes && (
                                 <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap', marginTop: 8 }}>
-                                    <button className="btn main" disabled={draft.busy || (!changed && !!cell?.clause)} onClick={() => void save()}>{cell?.clause ? 'Keep' : 'Ask this here'}</button>{changed && <kbd style={{ alignSelf: 'center' }}>Ctrl ↵</kbd>}
+                                    <button className="btn main" disabled={draft.busy || overtaken || (!changed && !!cell?.clause)} onClick={() => void save()}>{cell?.clause ? 'Keep' : 'Ask this here'}</button>{changed && <kbd style={{ alignSelf: 'center' }}>Ctrl ↵</kbd>}
                                     {(changed || adding) && <button className="btn" onClick={leave}>Leave as it was</button>}
                                     {!changed && cell?.clause && <button className="btn quiet" onClick={notAsked}>Not asked here</button>}
                                     {!changed && cell?.own && cell.clause && tier.extends && <button className="btn quiet" onClick={() => void draft.make([now(null)])}>As the rung below</button>}
@@ -286,13 +300,13 @@ function useSettled<T>(value: T, ms: number): T {
     return settled;
 }
 
-function ClashNote({ draft, leave }: { draft: Draft; leave: () => void }) {
-    const theirs = draft.clash?.theirs as (Clause & Partial<TierFrame>) | null;
+function ClashNote({ clash, make, leave }: { clash: Clash; make: Draft['make']; leave: () => void }) {
+    const theirs = clash.theirs as (Clause & Partial<TierFrame>) | null;
     return (
         <div className="says warn" role="alert" style={{ margin: '8px 0' }}>
             <b>Somebody else changed this first.</b><br />
             <span className="small">Theirs: {theirs ? [theirs.effect, theirs.status, theirs.extent, theirs.passes && `${theirs.passes} passes`, theirs.min, theirs.max, theirs.limit].flat().filter((w) => w !== undefined && w !== null).join(', ') : 'taken out'}. Yours is kept above.</span><br />
-            <button className="btn quiet" onClick={() => { const mine = draft.clash; if (mine) void draft.make(mine.mine.map((c, i) => (i === mine.at ? { ...c, before: mine.theirs as Change['before'] } : c))).then((kept) => { if (kept) leave(); }); }}>Put mine in its place</button><button className="btn quiet" onClick={leave}>Take theirs</button>
+            <button className="btn quiet" onClick={() => void make(clash.mine.map((c, i) => (i === clash.at ? { ...c, before: clash.theirs as Change['before'] } : c))).then((kept) => { if (kept) leave(); })}>Put mine in its place</button><button className="btn quiet" onClick={leave}>Take theirs</button>
         </div>
     );
 }
@@ -324,6 +338,9 @@ function Rate({ currency, writes }: { currency: string; writes: boolean }) {
     if (!rate.data) return null;
     return <p className="small soft" style={{ margin: '8px 0 0' }}>Costs are held against <input key={rate.data.hourly_rate} className="slot num" style={{ width: 58 }} aria-label="What an hour at the bench costs" disabled={!writes} defaultValue={rate.data.hourly_rate} onBlur={(e) => { if (e.target.value !== rate.data.hourly_rate) set.mutate(e.target.value); }} /> {currency} an hour at the bench.{set.isError && <span className="says bad" role="alert">{saysWhy(set.error)}</span>}</p>;
 }
+
+/** What the cell's own tier says there; null where it says nothing or takes it from the rung below. */
+const own = (cell: Cell | undefined): Clause | null => (cell?.own ? cell.clause : null);
 
 /** A hero shows most of what a tier asks. */
 export const trialFigure = (ladder: Ladder): string => (ladder.sculpts.find((s) => s.role === 'hero') ?? ladder.sculpts[0])?.slug ?? '';
