@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Repositories;
 
 use App\Exceptions\NoStandard;
+use App\Exceptions\NothingPublished;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -31,10 +32,10 @@ final class Standards
         return StandardVersion::query()->where('status', 'draft')->first();
     }
 
-    /** @throws ModelNotFoundException<StandardVersion> when nothing is published yet */
+    /** @throws NothingPublished */
     public function current(): StandardVersion
     {
-        return $this->published() ?? throw (new ModelNotFoundException())->setModel(StandardVersion::class);
+        return $this->published() ?? throw new NothingPublished();
     }
 
     /**

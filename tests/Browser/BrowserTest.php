@@ -431,22 +431,6 @@ final class BrowserTest extends BrowserTestCase
         );
     }
 
-    /** @param  array<string, mixed>  $change  written by somebody else, past the page that is open */
-    private function elsewhere(string $clause, array $change): int
-    {
-        return self::$chrome->page->executeAsyncScript(
-            'const [id, change, done] = arguments; (async () => { const l = await (await '.
-                'fetch("/api/v1/standard", {headers: {Accept: "application/json"}})).json(); const '.
-                'c = l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id);'.
-                'const r = await fetch("/api/v1/standard/draft/clauses", {method: "PUT", headers: '.
-                '{Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": '.
-                'decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: '.
-                'JSON.stringify({tier: c.tier, revision: c.revision, clause: {...c.clause, '.
-                '...change}})}); done(r.status); })()',
-            [$clause, $change],
-        );
-    }
-
     /** The effect a clause of the open standard asks for now. */
     private function kept(string $clause): ?string
     {
@@ -455,23 +439,6 @@ final class BrowserTest extends BrowserTestCase
                 '"application/json"}}).then(r => r.json()).then(l => done(l.rows.flatMap(r => '.
                 'r.cells).find(c => c.own && c.clause?.id === id)?.clause.effect ?? null))',
             [$clause],
-        );
-    }
-
-    /** @param  callable(): bool  $holds */
-    private function until(callable $holds): void
-    {
-        for ($i = 0; $i < 100; $i++) {
-            if ($holds()) {
-                self::addToAssertionCount(1);
-
-                return;
-            }
-            usleep(100_000);
-        }
-        self::fail(
-            'It did not come to that. The page shows: '.
-                mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500),
         );
     }
 }

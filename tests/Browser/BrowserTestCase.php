@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy;
 use PHPUnit\Framework\TestCase;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 use Tests\Support\Chrome;
 
-/** The real interface in a real browser, on a database of its own with the demo in it. */
+/** The real interface in a real browser, on a database of its own, with the demo in it unless a test says otherwise. */
 abstract class BrowserTestCase extends TestCase
 {
+    /** What fills the empty database before the first test. */
+    protected const FILL = [PHP_BINARY, 'artisan', 'ordotype:install', '--demo'];
+
     private static Process $server;
 
     protected static Chrome $chrome;
@@ -29,8 +33,10 @@ abstract class BrowserTestCase extends TestCase
             'QUEUE_CONNECTION' => 'sync',
             'LOG_CHANNEL' => 'stderr',
         ];
-        foreach ([['migrate:fresh', '--database=migrate', '--force'], ['ordotype:install', '--demo']] as $command) {
-            (new Process([PHP_BINARY, 'artisan', ...$command], $root, $env, null, 120))->mustRun();
+        foreach (
+            [[PHP_BINARY, 'artisan', 'migrate:fresh', '--database=migrate', '--force'], static::FILL] as $command
+        ) {
+            (new Process($command, $root, $env, null, 120))->mustRun();
         }
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('no free port');
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
@@ -90,5 +96,38 @@ abstract class BrowserTestCase extends TestCase
         );
 
         return array_values($found);
+    }
+
+    /** @param  array<string, mixed>  $change  written by somebody else, past the page that is open */
+    protected function elsewhere(string $clause, array $change): int
+    {
+        return self::$chrome->page->executeAsyncScript(
+            'const [id, change, done] = arguments; (async () => { const l = await (await '.
+                'fetch("/api/v1/standard", {headers: {Accept: "application/json"}})).json(); const '.
+                'c = l.rows.flatMap(r => r.cells).find(c => c.own && c.clause?.id === id);'.
+                'const r = await fetch("/api/v1/standard/draft/clauses", {method: "PUT", headers: '.
+                '{Accept: "application/json", "Content-Type": "application/json", "X-XSRF-TOKEN": '.
+                'decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])}, body: '.
+                'JSON.stringify({tier: c.tier, revision: c.revision, clause: {...c.clause, '.
+                '...change}})}); done(r.status); })()',
+            [$clause, $change],
+        );
+    }
+
+    /** @param  callable(): bool  $holds */
+    protected function until(callable $holds): void
+    {
+        for ($i = 0; $i < 100; $i++) {
+            if ($holds()) {
+                self::addToAssertionCount(1);
+
+                return;
+            }
+            usleep(100_000);
+        }
+        self::fail(
+            'It did not come to that. The page shows: '.
+                mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500),
+        );
     }
 }

@@ -364,25 +364,4 @@ final class PlanBrowserTest extends BrowserTestCase
             ->css($selector)
             ->findElement(WebDriverBy::xpath(str_starts_with($path, '.') ? $path : ".$path"));
     }
-
-    /** @param  callable(): bool  $holds */
-    private function until(callable $holds): void
-    {
-        for ($i = 0; $i < 80; $i++) {
-            try {
-                if ($holds()) {
-                    $this->addToAssertionCount(1);
-
-                    return;
-                }
-            } catch (\Facebook\WebDriver\Exception\StaleElementReferenceException) {
-                // The page has been drawn anew in between.
-            }
-            usleep(100_000);
-        }
-        self::fail(
-            'It did not come to that. The page shows: '.
-                mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500),
-        );
-    }
 }

@@ -4,8 +4,9 @@ import { api, saysWhy } from '../../api/client';
 import type { Comparison as Sheet, Ladder, ShareLink } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { can, usePerson } from '../../app/session';
-import { Failed, Loading } from '../../ui/states';
+import { Empty, Failed, Loading } from '../../ui/states';
 import { Comparison } from './Comparison';
+import { NoLadder } from './NoLadder';
 import { NoFigure, StandardTabs } from './StandardTabs';
 
 export default function ComparisonPage() {
@@ -17,10 +18,12 @@ export default function ComparisonPage() {
     const ladder = useQuery({ queryKey: ['standard'], queryFn: () => api.get<Ladder>('standard') });
     const figures = ladder.data?.sculpts ?? [];
     const sculpt = chosen || (figures.find((s) => s.role === 'regular') ?? figures[0])?.slug || '';
-    const query = useQuery({ queryKey: ['comparison', sculpt], queryFn: () => api.get<Sheet>(`standard/comparison?sculpt=${sculpt}`), placeholderData: (before) => before, enabled: sculpt !== '' });
+    const query = useQuery({ queryKey: ['comparison', sculpt], queryFn: () => api.get<Sheet>(`standard/comparison?sculpt=${sculpt}`), placeholderData: (before) => before, enabled: sculpt !== '' && ladder.data?.published != null });
     const links = useQuery({ queryKey: ['shares'], queryFn: () => api.get<{ data: ShareLink[] }>('shares'), enabled: can(person, 'share') });
     const share = useMutation({ mutationFn: () => api.post<{ path: string; expires_at: string }>('shares', { sculpt, prices, days }), onSuccess: () => queries.invalidateQueries({ queryKey: ['shares'] }) });
     const withdraw = useMutation({ mutationFn: (id: number) => api.remove(`shares/${id}`), onSuccess: () => queries.invalidateQueries({ queryKey: ['shares'] }) });
+    if (ladder.isPending) return <Loading what="the ladder" />;
+    if (ladder.isError) return <NoLadder error={ladder.error} again={() => void ladder.refetch()} />;
     const date = (text: string) => new Date(text).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
     return (
         <>
@@ -31,7 +34,7 @@ export default function ComparisonPage() {
             </Top>
             <StandardTabs />
             <div className="page" style={{ display: 'grid', gap: 14 }}>
-                {ladder.data && figures.length === 0 ? <NoFigure /> : query.isPending ? <Loading what="the plans of every tier" /> : query.isError ? <Failed error={query.error} again={() => void query.refetch()} />
+                {figures.length === 0 ? <NoFigure /> : !ladder.data.published ? <Empty title="Nothing is published yet"><p>A client sees what is binding: publish the draft, and the sheet is here.</p></Empty> : query.isPending ? <Loading what="the plans of every tier" /> : query.isError ? <Failed error={query.error} again={() => void query.refetch()} />
                     : <><h2 className="only-print">{query.data.studio}: the {query.data.sculpt} at every tier</h2><Comparison sheet={query.data} prices={prices} /></>}
                 {can(person, 'share') && sculpt !== '' && (
                     <section className="card pad no-print" aria-label="Links for clients">

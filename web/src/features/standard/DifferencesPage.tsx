@@ -4,8 +4,9 @@ import { api, saysWhy } from '../../api/client';
 import type { Difference, Ladder } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { minutes } from '../../ui/marks';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Empty, Loading } from '../../ui/states';
 import { trialFigure } from './StandardPage';
+import { NoLadder } from './NoLadder';
 import { NoFigure, StandardTabs } from './StandardTabs';
 
 const SIGNS: Record<string, string> = { added: '+', dropped: '−', strengthened: '▲', weakened: '▼', changed: '~', allows_more: '↑', allows_less: '↓' };
@@ -20,7 +21,7 @@ export default function DifferencesPage() {
     const sculpt = search.get('sculpt') ?? (ladder.data ? trialFigure(ladder.data) : '');
     const query = useQuery({ queryKey: ['difference', from, to, sculpt, ladder.data?.version.revision], queryFn: () => api.get<Difference>(`standard/difference?from=${from}&to=${to}&sculpt=${sculpt}`), enabled: from !== '' && to !== '' && sculpt !== '', placeholderData: (before) => before });
     if (ladder.isPending) return <Loading what="the ladder" />;
-    if (ladder.isError) return <Failed error={ladder.error} again={() => void ladder.refetch()} />;
+    if (ladder.isError) return <NoLadder error={ladder.error} again={() => void ladder.refetch()} />;
     const pick = (key: string, value: string, options: { key: string; name: string }[], label: string) => <label className="small soft">{label} <select className="btn" aria-label={label} value={value} onChange={(e) => setSearch({ from, to, sculpt, [key]: e.target.value })}>{options.map((o) => <option key={o.key} value={o.key}>{o.name}</option>)}</select></label>;
     const d = query.data;
     const price = (p: Difference['from']['price']) => (p ? `${d?.currency ?? ''} ${p.low}${p.high ? `–${p.high}` : ' and up'}` : 'no price set');

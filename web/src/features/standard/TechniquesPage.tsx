@@ -5,8 +5,9 @@ import { api } from '../../api/client';
 import type { Technique, TechniqueUse } from '../../api/types';
 import { Top } from '../../app/Frame';
 import { can, usePerson } from '../../app/session';
-import { Caution, Empty, Failed, Loading } from '../../ui/states';
+import { Caution, Empty, Loading } from '../../ui/states';
 import { useDraft } from './draft';
+import { NoLadder } from './NoLadder';
 import { StandardTabs } from './StandardTabs';
 import { Words } from './Sentence';
 import { effectWords, plain, valuesOf, word } from './words';
@@ -25,7 +26,7 @@ export default function TechniquesPage() {
     const [edit, setEdit] = useState<{ before: Technique | null; now: Technique } | null>(null);
     const shown = useMemo(() => (query.data?.data ?? []).filter(({ technique: t }) => (family === '' || t.family === family) && (find === '' || `${t.name} ${t.notes.purpose} ${Object.keys(t.effects).map(effectWords).join(' ')}`.toLowerCase().includes(find.toLowerCase()))), [query.data, find, family]);
     if (query.isPending) return <Loading what="the catalogue" />;
-    if (query.isError) return <Failed error={query.error} again={() => void query.refetch()} />;
+    if (query.isError) return <NoLadder error={query.error} again={() => void query.refetch()} />;
     const writes = query.data.version.status === 'draft' && can(person, 'standard.edit');
     const put = async (before: Technique | null, after: Technique) => { if (await draft.make([{ what: 'technique', tier: null, before: before && { ...before }, after: { ...after } }])) setEdit(null); };
     return (
