@@ -147,8 +147,8 @@ final class WorkOnPieces
         $repairs = $this->work->repairs($piece);
         $open = array_diff_key($repairs, array_flip($done));
         foreach (array_intersect_key($repairs, array_flip($done)) as $step) {
-            $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->givesAny(Effect::Protect));
-            if ($step->technique->givesAny(Effect::Protect) && $before !== []) {
+            $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->has(Effect::Protect));
+            if ($step->technique->has(Effect::Protect) && $before !== []) {
                 $first = $this->name($piece, array_values($before)[0]);
                 throw new RepairComesFirst($piece, $step->technique->name, $first);
             }

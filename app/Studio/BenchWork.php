@@ -37,7 +37,7 @@ final class BenchWork
         foreach ($check === null || $check->verdict !== 'rework' ? [] : $check->faults->sortBy('id') as $fault) {
             $steps += $this->repairOf($fault, $piece);
         }
-        $last = array_filter($steps, fn (WantedStep $s) => $s->technique->givesAny(Effect::Protect));
+        $last = array_filter($steps, fn (WantedStep $s) => $s->technique->has(Effect::Protect));
 
         // Varnish goes over everything else, whichever fault called for it.
         return array_diff_key($steps, $last) + $last;
@@ -69,7 +69,7 @@ final class BenchWork
         foreach (
             $piece->logs()->whereNull('skipped')->whereNull('covered_by')->pluck('technique')->unique() as $key
         ) {
-            if ($standard->hasTechnique($key) && $standard->technique($key)->givesAny(Effect::Protect)) {
+            if ($standard->hasTechnique($key) && $standard->technique($key)->has(Effect::Protect)) {
                 return true;
             }
         }

@@ -107,7 +107,7 @@ final class RaisingTest extends TestCase
                 ? array_values(
                     array_filter(
                         $fine->techniques,
-                        fn ($t) => $t->givesAny(Effect::BaseColour) &&
+                        fn ($t) => $t->has(Effect::BaseColour) &&
                             ! $t->whole &&
                             ! $t->tidied &&
                             $t->grade !== null &&
@@ -205,7 +205,7 @@ final class RaisingTest extends TestCase
         $ground = $area->rank->value === 'ground';
         $base =
             array_values(
-                array_filter($done, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)),
+                array_filter($done, fn (ChosenTechnique $u) => $u->technique->has(Effect::BaseColour)),
             )[0] ?? null;
         if ($done === []) {
             return null;
@@ -233,7 +233,7 @@ final class RaisingTest extends TestCase
         $method = new MethodOnModel(new Method(), $request->sculpt, null, $request->shelf);
         $options = [];
         foreach ($request->standard->techniques as $index => $t) {
-            if (! isset($demand->allowed[$t->key]) || (! $bare && $t->givesAny(Effect::BaseColour))) {
+            if (! isset($demand->allowed[$t->key]) || (! $bare && $t->has(Effect::BaseColour))) {
                 continue;
             }
             $candidate = Candidate::onArea($t, $index, $area, $request->sculpt, $request->tier->pace, $method);
@@ -244,7 +244,7 @@ final class RaisingTest extends TestCase
             foreach (
                 $candidate->isAlwaysFull() ? [Extent::Full] : [Extent::Spot, Extent::Prominent, Extent::Full] as $extent
             ) {
-                for ($passes = 1; $passes <= ($t->givesAny(Effect::BaseColour) ? 1 : $t->maxPasses); $passes++) {
+                for ($passes = 1; $passes <= ($t->has(Effect::BaseColour) ? 1 : $t->maxPasses); $passes++) {
                     $levels[] = [
                         new ChosenTechnique($t, $index, $passes, $extent, $candidate->minutes[$extent->value]),
                         $before,
@@ -435,7 +435,7 @@ final class RaisingTest extends TestCase
     /** @param  list<ChosenTechnique>  $list */
     private static function bases(array $list): int
     {
-        return count(array_filter($list, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)));
+        return count(array_filter($list, fn (ChosenTechnique $u) => $u->technique->has(Effect::BaseColour)));
     }
 
     /**

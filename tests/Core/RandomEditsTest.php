@@ -186,7 +186,7 @@ final class RandomEditsTest extends TestCase
                     array_filter(
                         $standard->techniques,
                         fn ($t) => DemandResolver::fits($t, $area) &&
-                            ! $t->givesAny(Effect::BaseColour) &&
+                            ! $t->has(Effect::BaseColour) &&
                             array_filter($used, fn ($u) => $u->technique->key === $t->key) === [],
                     ),
                 );

@@ -32,11 +32,11 @@ final class SchoolsTest extends TestCase
     public static function schools(): iterable
     {
         $first = fn (Plan $p, callable $is): int => self::placesOf($p, $is)[0] ?? -1;
-        $metal = fn (Step $s): bool => $s->area?->isMetal() === true && $s->technique->givesAny(Effect::BaseColour);
+        $metal = fn (Step $s): bool => $s->area?->isMetal() === true && $s->technique->has(Effect::BaseColour);
         $cloth = fn (Step $s): bool => $s->area !== null &&
             ! $s->area->isMetal() &&
             $s->area->rank->value !== 'ground' &&
-            $s->technique->givesAny(Effect::BaseColour);
+            $s->technique->has(Effect::BaseColour);
 
         yield 'a dark undercoat spares the underlay of metal' => [
             School::Undercoat,
@@ -64,9 +64,9 @@ final class SchoolsTest extends TestCase
             'value_sketch',
             'company',
             function (Plan $with) use ($first): void {
-                $sketch = $first($with, fn (Step $s) => $s->technique->givesAny(Effect::Value));
+                $sketch = $first($with, fn (Step $s) => $s->technique->has(Effect::Value));
                 self::assertGreaterThan(
-                    $first($with, fn (Step $s) => $s->technique->givesAny(Effect::Undercoat)),
+                    $first($with, fn (Step $s) => $s->technique->has(Effect::Undercoat)),
                     $sketch,
                 );
                 self::assertSame(['method.undercoat'], Reason::ids($with->work->steps[$sketch]->because));
@@ -102,7 +102,7 @@ final class SchoolsTest extends TestCase
             'last',
             'banner',
             fn (Plan $with) => self::assertGreaterThan(
-                $first($with, fn (Step $s) => $s->technique->givesAny(Effect::Protect)),
+                $first($with, fn (Step $s) => $s->technique->has(Effect::Protect)),
                 min(self::placesOf($with, $metal)),
             ),
         ];

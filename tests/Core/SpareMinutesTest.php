@@ -124,7 +124,7 @@ final class SpareMinutesTest extends TestCase
                         $where,
                     );
                     self::assertGreaterThanOrEqual(2, $extra->technique()->suit($extra->area->relief), $where);
-                    if ($extra->technique()->givesAny(Effect::Glow)) {
+                    if ($extra->technique()->has(Effect::Glow)) {
                         $touches = array_intersect($extra->area->touches, array_map(fn (Area $a) => $a->key, $glows));
                         self::assertTrue(in_array($extra->area->key, $lit, true) || $touches !== [], $where);
                     }

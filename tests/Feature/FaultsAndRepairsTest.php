@@ -60,7 +60,7 @@ final class FaultsAndRepairsTest extends StudioTestCase
     {
         $piece = Piece::query()->where('stage', 'rework')->with('unit')->firstOrFail();
         $repairs = app(BenchWork::class)->repairs($piece);
-        $protects = fn (WantedStep $s): bool => $s->technique->givesAny(Effect::Protect);
+        $protects = fn (WantedStep $s): bool => $s->technique->has(Effect::Protect);
         $varnish = array_keys(array_filter($repairs, $protects));
         self::assertSame($varnish, array_slice(array_keys($repairs), -count($varnish)), 'it is listed last');
         $mark = fn (array $steps, int $status) => $this->api(

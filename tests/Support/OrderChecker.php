@@ -158,7 +158,7 @@ final class OrderChecker
             return 19.5;
         }
 
-        return self::PHASES[$step->technique->givesAny(Effect::BaseColour) ? 'base' : self::OF[$step->technique->key]];
+        return self::PHASES[$step->technique->has(Effect::BaseColour) ? 'base' : self::OF[$step->technique->key]];
     }
 
     /** @return list<string> rules by which the later of two steps should have come first */

@@ -36,7 +36,7 @@ final readonly class AreaProblem
     ) {
     }
 
-    /** Equal for problems that have the same solution: everything the search looks at, minutes to a billionth. */
+    /** Equal for problems that have the same solution: everything the search looks at, minutes to the bit. */
     public function signature(): string
     {
         $parts = [
@@ -47,17 +47,12 @@ final readonly class AreaProblem
         ];
         foreach ($this->candidates as $c) {
             $t = $c->technique;
+            [, $spot, $prominent, $full] = $c->minutes;
             $parts[] =
-                "$c->index {$t->key} ".
-                round($c->minutes[1] * 1e9).
-                ' '.
-                round($c->minutes[2] * 1e9).
-                ' '.
-                round($c->minutes[3] * 1e9).
-                " $c->grade ".
-                implode(',', array_map(fn ($e) => $e->value, $c->needs)).
-                ($c->needsWash ? ' wash' : '').
-                " $t->character";
+                pack('e3', $spot, $prominent, $full).
+                "$c->index $t->key $c->grade $t->character".
+                ($c->needs === [] ? '' : ' '.implode(',', array_map(fn (Effect $e) => $e->value, $c->needs))).
+                ($c->needsWash ? ' wash' : '');
         }
         foreach ($this->requirements as $r) {
             $parts[] =

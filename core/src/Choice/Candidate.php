@@ -20,15 +20,15 @@ final readonly class Candidate
 {
     private const SUIT_FACTOR = [1 => 1.6, 2 => 1.25, 3 => 1.0];
 
-    /** Families in which the pace asks for a grade. */
+    /** By {@see Family} in which the pace asks for a grade. */
     private const GRADED = [
-        Family::Spray,
-        Family::Base,
-        Family::Shade,
-        Family::Highlight,
-        Family::Blend,
-        Family::Line,
-        Family::Detail,
+        'spray' => true,
+        'base' => true,
+        'shade' => true,
+        'highlight' => true,
+        'blend' => true,
+        'line' => true,
+        'detail' => true,
     ];
 
     /**
@@ -77,11 +77,12 @@ final readonly class Candidate
             $size *
             $cast;
         $minutes = [0.0, 0.0, 0.0, 0.0];
+        $paced = $pace->timeFactor();
         foreach ([Extent::Spot, Extent::Prominent, Extent::Full] as $extent) {
             $factor = $extent->timeFactor() * $method->timeFactor($technique, $area, $extent);
             $minutes[$extent->value] =
                 (($technique->handling + $hand * $factor) * $area->access + $technique->perPiece * $area->count) *
-                $pace->timeFactor();
+                $paced;
         }
 
         return new self(
@@ -101,20 +102,16 @@ final readonly class Candidate
      */
     public static function gradeOn(Technique $technique, int $suit): ?int
     {
-        return $technique->grade === null || ! in_array($technique->family, self::GRADED, true)
-            ? null
-            : max(
-                1,
-                min(
-                    5,
-                    $technique->grade +
-                        match ($suit) {
-                            3 => 1,
-                            1 => -1,
-                            default => 0,
-                        },
-                ),
-            );
+        if ($technique->grade === null || ! isset(self::GRADED[$technique->family->value])) {
+            return null;
+        }
+        $better = match ($suit) {
+            3 => 1,
+            1 => -1,
+            default => 0,
+        };
+
+        return max(1, min(5, $technique->grade + $better));
     }
 
     /** Minutes on the whole model: hand × coats × cm²/10 + per_piece × times, times the pace for preparation only. */
@@ -130,12 +127,12 @@ final readonly class Candidate
     /** A wash or a stain: something can go into it while it is wet. */
     public function isWash(): bool
     {
-        return $this->technique->tidied && $this->technique->givesAny(Effect::Shade);
+        return $this->technique->tidied && $this->technique->has(Effect::Shade);
     }
 
     public function isBase(): bool
     {
-        return $this->technique->givesAny(Effect::BaseColour);
+        return $this->technique->has(Effect::BaseColour);
     }
 
     /** Bases, underlays and the tidying of a base are done on the whole area or not at all. */
@@ -143,12 +140,12 @@ final readonly class Candidate
     {
         return $this->technique->whole ||
             $this->isBase() ||
-            $this->technique->givesAny(Effect::Underlay) ||
+            $this->technique->has(Effect::Underlay) ||
             $this->technique->key === WellKnown::TIDY;
     }
 
     public function isLight(): bool
     {
-        return $this->technique->givesAny(Effect::HighlightRaised, Effect::HighlightEdge);
+        return $this->technique->has(Effect::HighlightRaised) || $this->technique->has(Effect::HighlightEdge);
     }
 }

@@ -49,7 +49,7 @@ final readonly class ConflictFinder
     private static function withoutBase(AreaProblem $problem): ConflictCause
     {
         foreach ($problem->candidates as $candidate) {
-            if ($candidate->technique->givesAny(Effect::BaseColour)) {
+            if ($candidate->technique->has(Effect::BaseColour)) {
                 return ConflictCause::BaseLacksWhatItNeeds;
             }
         }

@@ -78,7 +78,8 @@ final class Conformance
     }
 
     /**
-     * Whether base, tidying, needs and exclusions hold: what must be so whatever the clauses say. Gives what is wrong.
+     * Whether base, tidying, needs and exclusions hold: what must be so whatever the clauses say. Gives what is
+     * wrong.
      *
      * @param  list<ChosenTechnique>  $used
      * @param  list<Effect>  $given
@@ -93,7 +94,7 @@ final class Conformance
         ?Area $area,
     ): array {
         $broken = [];
-        $bases = array_filter($used, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour));
+        $bases = array_filter($used, fn (ChosenTechnique $u) => $u->technique->has(Effect::BaseColour));
         if (
             $needsBase &&
             (count($bases) !== 1 ||

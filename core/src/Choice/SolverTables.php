@@ -46,7 +46,8 @@ final class SolverTables
     public array $active = [];
 
     /**
-     * @var list<list<array{int, int, int}>> by demand: [candidate, place in cost, units a pass] for each useful extent
+     * @var list<list<array{int, int, int}>> by demand: [candidate, place in cost, units a pass] for each useful
+     * extent
      */
     public array $columns = [];
 
@@ -317,11 +318,11 @@ final class SolverTables
             }
             $most = min($this->isBase[$i] ? 1 : $this->passesLeft($candidate), $most);
             for ($passes = $must === null ? 1 : $must->passes; $passes <= $most; $passes++) {
-                $levels[] = [$passes, $extent];
+                $levels[] = [$passes * $this->cost[4 * $i + $extent], $passes, -$extent];
             }
         }
-        $cost = fn (int $passes, int $extent): array => [$passes * $this->cost[4 * $i + $extent], $passes, -$extent];
-        usort($levels, fn (array $a, array $b) => $cost(...$a) <=> $cost(...$b));
+        sort($levels);
+        $levels = array_map(fn (array $l): array => [$l[1], -$l[2]], $levels);
 
         return $must === null ? [...$levels, [0, 0]] : $levels;
     }

@@ -25,7 +25,8 @@ final readonly class ClausesInForce
 
     /**
      * Amendments are applied in the order studio, order, unit, piece. Those that hold on some pieces only are left to
-     * the plans of those pieces; so is, of the studio's and an order's, one that names a clause of another tier, since
+     * the plans of those pieces; so is, of the studio's and an order's, one that names a clause of another tier,
+     * since
      * these hold over units of several tiers.
      *
      * @param  list<Amendment>  $amendments

@@ -26,11 +26,21 @@ final readonly class DemandResolver
     /** @var array<string, true> effects that only whole techniques give */
     private array $wholeOnly;
 
+    /** @var array<string, list<Technique>> by family */
+    private array $ofFamily;
+
+    /** What holds of a technique that no clause names, and of the tidying of a base. */
+    private TechniqueSaid $unsaid;
+
+    private TechniqueSaid $tidying;
+
     public function __construct(private Standard $standard, private ClausesInForce $clauses, private Sculpt $sculpt)
     {
         $byArea = [];
         $byWhole = [];
+        $ofFamily = [];
         foreach ($standard->techniques as $technique) {
+            $ofFamily[$technique->family->value][] = $technique;
             foreach (array_keys($technique->effects) as $effect) {
                 if ($technique->whole) {
                     $byWhole[$effect] = true;
@@ -40,6 +50,12 @@ final readonly class DemandResolver
             }
         }
         $this->wholeOnly = array_diff_key($byWhole, $byArea);
+        $this->ofFamily = $ofFamily;
+        $default = $clauses->tier->defaultStatus();
+        $this->unsaid = new TechniqueSaid($default);
+        $this->tidying = new TechniqueSaid(
+            $default === TechniqueStatus::NotOffered ? TechniqueStatus::Allowed : $default,
+        );
     }
 
     /** Whether a technique can be used on an area at all, whatever the tier says of it. */
@@ -49,7 +65,7 @@ final readonly class DemandResolver
             $technique->retired !== true &&
             $technique->permitsMaterial($area->material) &&
             $technique->suit($area->relief) > 0 &&
-            ! ($area->rank === Rank::Ground && $technique->givesAny(Effect::BaseColour));
+            ! ($area->rank === Rank::Ground && $technique->has(Effect::BaseColour));
     }
 
     public function ofArea(Area $area): AreaDemand
@@ -217,7 +233,7 @@ final readonly class DemandResolver
     {
         $techniques =
             $clause->technique === null
-                ? array_filter($this->standard->techniques, $clause->names(...))
+                ? $this->ofFamily[$clause->family->value ?? ''] ?? []
                 : [$this->standard->technique($clause->technique)];
         $notApplicable = [];
         foreach ($techniques as $technique) {
@@ -250,10 +266,7 @@ final readonly class DemandResolver
 
     private function unsaid(Technique $technique): TechniqueSaid
     {
-        $default = $this->clauses->tier->defaultStatus();
-        $tidies = $default === TechniqueStatus::NotOffered && $technique->key === WellKnown::TIDY;
-
-        return new TechniqueSaid($tidies ? TechniqueStatus::Allowed : $default);
+        return $technique->key === WellKnown::TIDY ? $this->tidying : $this->unsaid;
     }
 
     /** Why no technique of the catalogue can give this effect here; null when one can. */

@@ -6,7 +6,8 @@ namespace Ordotype\Core\Demand;
 
 use Ordotype\Core\Method\School;
 
-/** Why something is asked for or done: a clause, an amendment, a school of the method, or a rule of the job itself. */
+/** Why something is asked for or done: a clause, an amendment, a school of the method, or a rule of the job
+ * itself. */
 final readonly class Reason
 {
     /** @var string the word under which the open formats name it; equal for equal reasons */

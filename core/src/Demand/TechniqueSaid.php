@@ -17,7 +17,7 @@ final readonly class TechniqueSaid
 
     public function isUsable(): bool
     {
-        return in_array($this->status, [TechniqueStatus::Required, TechniqueStatus::Allowed], true);
+        return $this->status === TechniqueStatus::Required || $this->status === TechniqueStatus::Allowed;
     }
 
     public function requiring(TechniqueRequirement $one): self

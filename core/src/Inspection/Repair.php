@@ -156,7 +156,7 @@ final readonly class Repair
     private function baseOf(Area $area): ?Technique
     {
         foreach ($this->plan->area($area->key)->choice->techniques ?? [] as $used) {
-            if ($used->technique->givesAny(Effect::BaseColour)) {
+            if ($used->technique->has(Effect::BaseColour)) {
                 return $used->technique->family === Family::Spray
                     ? $this->known(WellKnown::BASE_COAT)
                     : $used->technique;

@@ -118,11 +118,9 @@ final readonly class MethodOnModel
     /** Techniques the method lets be used whatever the tier says, because others need them. */
     public function permits(Technique $technique): ?School
     {
-        $isDark = $this->method->answer(School::Undercoat) === 'dark';
-
         return match (true) {
-            $technique->givesAny(Effect::GlossGround) && $this->decalsOnGloss() => School::Decals,
-            $technique->givesAny(Effect::LightGround) && $isDark => School::Undercoat,
+            $technique->has(Effect::GlossGround) && $this->decalsOnGloss() => School::Decals,
+            $technique->has(Effect::LightGround) && $this->method->answer(School::Undercoat) === 'dark' => School::Undercoat,
             default => null,
         };
     }
@@ -130,7 +128,7 @@ final readonly class MethodOnModel
     /** Whether a decal on this area goes into a wash that is still wet. */
     public function goesIntoWash(Technique $technique, Area $area): bool
     {
-        return $technique->givesAny(Effect::Mark) &&
+        return $technique->has(Effect::Mark) &&
             $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash';
     }
 
@@ -159,7 +157,7 @@ final readonly class MethodOnModel
         if ($onDark && in_array($technique->key, self::SHOW_THE_GROUND, true)) {
             $needs[] = Effect::LightGround;
         }
-        if ($this->decalsOnGloss() && $technique->givesAny(Effect::Mark)) {
+        if ($this->decalsOnGloss() && $technique->has(Effect::Mark)) {
             $needs[] = Effect::GlossGround;
         }
 
@@ -170,7 +168,7 @@ final readonly class MethodOnModel
     public function coats(Technique $technique, Area $area): int
     {
         $coats = $technique->coats;
-        if (! $technique->givesAny(Effect::BaseColour)) {
+        if (! $technique->has(Effect::BaseColour)) {
             return $coats;
         }
         $undercoat = $this->method->answer(School::Undercoat);

@@ -167,7 +167,7 @@ final class Raising
     {
         foreach ($this->done as $list) {
             foreach ($list as $used) {
-                if ($used->technique->givesAny(Effect::Protect)) {
+                if ($used->technique->has(Effect::Protect)) {
                     return true;
                 }
             }
@@ -213,7 +213,7 @@ final class Raising
             return false;
         }
         foreach ($done as $used) {
-            if ($used->technique->givesAny(Effect::BaseColour)) {
+            if ($used->technique->has(Effect::BaseColour)) {
                 return ! RaisingOnTop::reaches($used, $area, $bar) && ! $used->technique->tidied;
             }
         }

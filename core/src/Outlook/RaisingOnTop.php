@@ -79,7 +79,7 @@ final readonly class RaisingOnTop
     /** @param  list<ChosenTechnique>  $list */
     public static function hasBase(array $list): bool
     {
-        return self::only($list, fn (ChosenTechnique $u) => $u->technique->givesAny(Effect::BaseColour)) !== [];
+        return self::only($list, fn (ChosenTechnique $u) => $u->technique->has(Effect::BaseColour)) !== [];
     }
 
     public static function reaches(ChosenTechnique $used, Area $area, int $bar): bool

@@ -90,7 +90,7 @@ final readonly class SprayComparison
             $sprayHand += $options[$area->key]->sprayed->minutes() ?? 0.0;
             $brushHand += $options[$area->key]->brushed->minutes() ?? 0.0;
             foreach ($options[$area->key]->brushed->choice->techniques ?? [] as $used) {
-                if ($used->technique->givesAny(Effect::BaseColour)) {
+                if ($used->technique->has(Effect::BaseColour)) {
                     $bases[$used->technique->key] = $used->technique->setup;
                 }
             }

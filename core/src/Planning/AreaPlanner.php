@@ -49,16 +49,17 @@ final readonly class AreaPlanner
         $candidates = [];
         $requirements = $demand->requirements;
         foreach ($request->standard->techniques as $index => $technique) {
-            if (! DemandResolver::fits($technique, $area)) {
-                continue;
-            }
             $added = isset($adds[$technique->key]);
             $usable =
                 isset($demand->allowed[$technique->key]) ||
                 $added ||
                 $method->permits($technique) !== null ||
                 ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
-            if (! $usable || $method->keepsOff($technique, $area) !== null) {
+            if (
+                ! $usable ||
+                ! DemandResolver::fits($technique, $area) ||
+                $method->keepsOff($technique, $area) !== null
+            ) {
                 continue;
             }
             $candidates[] = Candidate::onArea(

@@ -66,7 +66,7 @@ final class MoreOnLadder
         ) {
             return false;
         }
-        if (! $technique->givesAny(Effect::Glow) || $area->material === Material::Glow) {
+        if (! $technique->has(Effect::Glow) || $area->material === Material::Glow) {
             return true;
         }
         foreach ($this->request->sculpt->areas as $other) {

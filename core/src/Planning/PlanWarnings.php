@@ -73,7 +73,7 @@ final readonly class PlanWarnings
             foreach ($planned->choice->techniques ?? [] as $used) {
                 $goesIn = $area !== null && $this->chosen->context->method->goesIntoWash($used->technique, $area);
                 $hasDecal = $hasDecal || $goesIn;
-                $hasWash = $hasWash || ($used->technique->tidied && $used->technique->givesAny(Effect::Shade));
+                $hasWash = $hasWash || ($used->technique->tidied && $used->technique->has(Effect::Shade));
             }
             if ($hasDecal && ! $hasWash) {
                 $warnings[] = new Warning(WarningKind::NoWetWash, $area);

@@ -132,7 +132,7 @@ final class SpareMinutes
     {
         return $planned->choice?->uses($technique->key) !== true &&
             DemandResolver::fits($technique, $area) &&
-            ! $technique->givesAny(Effect::BaseColour) &&
+            ! $technique->has(Effect::BaseColour) &&
             ($technique->perPiece <= 0 || $area->count > 0) &&
             $this->context->method->keepsOff($technique, $area) === null &&
             $this->more->has($technique, $area);

@@ -79,12 +79,12 @@ final class StepColours
                             ],
                             true,
                         ) => $colours->base,
-                        $step->technique->givesAny(Effect::Separate) => $colours->line ??
+                        $step->technique->has(Effect::Separate) => $colours->line ??
                             ($colours->shades[0] ?? null),
-                        $step->technique->givesAny(Effect::Reflect) => $colours->lights === []
+                        $step->technique->has(Effect::Reflect) => $colours->lights === []
                             ? null
                             : $colours->lights[count($colours->lights) - 1],
-                        $step->technique->givesAny(Effect::Tint) && $isBlend => $colours->tint,
+                        $step->technique->has(Effect::Tint) && $isBlend => $colours->tint,
                         default => null,
                     },
                 ),
@@ -167,7 +167,7 @@ final class StepColours
             [Phase::RaisedLight, Phase::EdgeLight, Phase::PointLight, Phase::SprayFade, Phase::GroundLight],
             true,
         ) ||
-            ($step->phase === Phase::BlendAndTint && $step->technique->givesAny(Effect::HighlightRaised));
+            ($step->phase === Phase::BlendAndTint && $step->technique->has(Effect::HighlightRaised));
     }
 
     private function single(?string $paint): ?StepColour

@@ -83,7 +83,7 @@ final readonly class StepList
                 $because[] = Reason::method(School::Spraying);
             }
             $colour =
-                $used->technique->givesAny(Effect::Undercoat) && $undercoat !== null ? $this->pot($undercoat) : null;
+                $used->technique->has(Effect::Undercoat) && $undercoat !== null ? $this->pot($undercoat) : null;
             $steps[] = new Step(
                 null,
                 $used->technique,

@@ -61,7 +61,7 @@ final readonly class StepReasons
             }
         }
         $area = $planned->demand->area;
-        if ($area !== null && $technique->givesAny(Effect::BaseColour)) {
+        if ($area !== null && $technique->has(Effect::BaseColour)) {
             $because[] = Reason::base();
         }
         $tidies =

@@ -62,11 +62,11 @@ final readonly class WholeModelPlanner
         $method = $this->context->method;
         $prime = $method->prime();
         $isRequired = in_array($technique->key, $required, true);
-        $sketches = $technique->givesAny(Effect::Value) && $method->given() === [Effect::Value];
+        $sketches = $technique->has(Effect::Value) && $method->given() === [Effect::Value];
 
         return match (true) {
             $technique->family === Family::Prepare => $isRequired,
-            $technique->givesAny(Effect::Undercoat) && $prime !== null => $technique->key === $prime,
+            $technique->has(Effect::Undercoat) && $prime !== null => $technique->key === $prime,
             $sketches => $method->sprays() || $technique->setup <= 1,
             default => isset($demand->allowed[$technique->key]) || $isRequired,
         };

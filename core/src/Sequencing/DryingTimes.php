@@ -4,16 +4,32 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sequencing;
 
+use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 
 /** When the steps of a batch can start without touching wet paint, and what must dry one after another. */
 final readonly class DryingTimes
 {
-    /** @var array<int, list<int>> by place of an area: the places of those it touches while they are painted */
+    /** @var list<list<int>> by place of an area: the places of those it touches while they are painted */
     private array $neighbours;
 
     /** @var list<int> by step: the place of its area; what is done on the whole model has the place after the last */
     public array $places;
+
+    /** @var list<float> by step: minutes until something may go over it, beside the hand minutes */
+    public array $drying;
+
+    /** @var list<bool> by step: whether it strays onto neighbouring areas */
+    public array $isMessy;
+
+    /** @var list<float> by step: its minutes without the handling that a pass over several areas needs only once */
+    private array $hand;
+
+    /** @var list<list<int>> by step: the steps that its coat may hold up */
+    public array $holdsUp;
+
+    /** The place of what is done on the whole model. */
+    private int $everywhere;
 
     /**
      * @param  list<Step>  $steps
@@ -22,19 +38,35 @@ final readonly class DryingTimes
     public function __construct(private array $steps, private Sculpt $sculpt, private int $pieces)
     {
         $neighbours = [];
-        foreach ($sculpt->areas as $place => $area) {
-            $neighbours[$place] = [];
-            foreach ($sculpt->areas as $other => $neighbour) {
-                if ($sculpt->touchAtWork($area->key, $neighbour->key)) {
-                    $neighbours[$place][] = $other;
-                }
-            }
+        foreach ($sculpt->areas as $area) {
+            $touching = fn (Area $other): bool => $sculpt->touchAtWork($area->key, $other->key);
+            $neighbours[] = array_keys(array_filter($sculpt->areas, $touching));
         }
         $this->neighbours = $neighbours;
+        $this->everywhere = count($sculpt->areas);
         $this->places = array_map(
             fn (Step $s) => $s->area === null ? count($sculpt->areas) : $sculpt->place($s->area->key),
             $steps,
         );
+        $this->drying = array_map(fn (Step $s) => $s->drying(), $steps);
+        $this->isMessy = array_map(fn (Step $s) => $s->isMessy() && $s->area !== null, $steps);
+        $this->hand = array_map(fn (Step $s) => $s->minutes - $s->handling, $steps);
+        $this->holdsUp = array_map($this->heldUpBy(...), array_keys($steps));
+    }
+
+    /** @return list<int> steps */
+    private function heldUpBy(int $i): array
+    {
+        $place = $this->places[$i];
+        if ($place === $this->everywhere) {
+            return array_keys($this->steps);
+        }
+        $near = [$place => true, $this->everywhere => true];
+        foreach ($this->isMessy[$i] ? $this->neighbours[$place] : [] as $other) {
+            $near[$other] = true;
+        }
+
+        return array_keys(array_filter($this->places, fn (int $p) => isset($near[$p])));
     }
 
     /**
@@ -45,50 +77,51 @@ final readonly class DryingTimes
     public function startOf(array $members, PartialSchedule $at): float
     {
         $minutes = $this->minutesOf($members);
-
-        return max($at->now, ...array_map(fn (int $i) => $this->readyAt($at, $i, $minutes), $members));
-    }
-
-    /** The first minute at which a step can start on the first piece without touching wet paint on any. */
-    public function readyAt(PartialSchedule $at, int $i, float $minutes): float
-    {
-        $step = $this->steps[$i];
-        $ready = 0.0;
-        if ($step->area === null) {
-            foreach ($at->wet as $coat) {
-                $ready = max($ready, $this->dryAt($coat, $minutes));
-            }
-
-            return $ready;
-        }
-        $place = $this->places[$i];
-        $ready = max(
-            $this->dryAt($at->wet[$place], $minutes),
-            $this->dryAt($at->wet[count($this->sculpt->areas)], $minutes),
-        );
-        foreach ($this->neighbours[$place] as $other) {
-            $ready = max($ready, $this->dryAt($at->wetAround[$other], $minutes));
+        $start = $at->now;
+        foreach ($members as $i) {
+            $ready = $this->readyAt($at, $i, $minutes);
+            $start = $ready > $start ? $ready : $start;
         }
 
-        return $ready;
+        return $start;
     }
 
     /**
-     * Working n pieces step by step, piece k ends a coat at start + k·h and begins the next at start' + (k−1)·h': the
-     * tightest piece is the first where h' ≥ h, else the last.
+     * The first minute at which a step can start on the first piece without touching wet paint on any.
      *
-     * @param  array{float, float, float}|null  $coat
+     * Working n pieces step by step, piece k ends a coat at start + k·h and begins the next at start' + (k−1)·h': the
+     * tightest piece is the first where h' ≥ h, else the last. The search asks this more often than anything else, so
+     * it is written out here.
      */
-    private function dryAt(?array $coat, float $minutes): float
+    public function readyAt(PartialSchedule $at, int $i, float $minutes): float
     {
-        if ($coat === null) {
-            return 0.0;
+        $place = $this->places[$i];
+        if ($place === $this->everywhere) {
+            $coats = $at->wet;
+        } else {
+            $coats = [];
+            if (isset($at->wet[$place])) {
+                $coats[] = $at->wet[$place];
+            }
+            if (isset($at->wet[$this->everywhere])) {
+                $coats[] = $at->wet[$this->everywhere];
+            }
+            foreach ($this->neighbours[$place] as $other) {
+                if (isset($at->wetAround[$other])) {
+                    $coats[] = $at->wetAround[$other];
+                }
+            }
         }
-        [$start, $each, $drying] = $coat;
+        $ready = 0.0;
+        $lag = ($this->pieces - 1) * $minutes;
+        foreach ($coats as [$start, $each, $drying]) {
+            $dry = $start + $drying + ($minutes >= $each ? $each : $this->pieces * $each - $lag);
+            if ($dry > $ready) {
+                $ready = $dry;
+            }
+        }
 
-        return $start +
-            $drying +
-            ($minutes >= $each ? $each : $this->pieces * $each - ($this->pieces - 1) * $minutes);
+        return $ready;
     }
 
     /** @param  list<int>  $members */
@@ -97,7 +130,7 @@ final readonly class DryingTimes
         $minutes = 0.0;
         $handling = 0.0;
         foreach ($members as $i) {
-            $minutes += $this->steps[$i]->minutes - $this->steps[$i]->handling;
+            $minutes += $this->hand[$i];
             $handling = max($handling, $this->steps[$i]->handling);
         }
 

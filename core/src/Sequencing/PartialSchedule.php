@@ -47,21 +47,19 @@ final class PartialSchedule
     public float $handLeft = 0.0;
 
     /**
-     * @var array<int, array{float, float, float}|null> by place of an area (the last for the whole model): start,
-     * minutes and drying of the last coat
+     * @var array<int, array{float, float, float}> by place of an area (the last for the whole model) that was
+     *     painted: start, minutes and drying of its last coat
      */
-    public array $wet;
+    public array $wet = [];
 
     /**
-     * @var array<int, array{float, float, float}|null> the same for coats that must not be disturbed from a
-     * neighbouring area
+     * @var array<int, array{float, float, float}> the same for coats that must not be disturbed from a neighbouring
+     *     area
      */
-    public array $wetAround;
+    public array $wetAround = [];
 
-    public function __construct(int $places)
-    {
-        $this->wet = $this->wetAround = array_fill(0, $places, null);
-    }
+    /** @var array<int, float> by free step: when it can start, where no coat that may hold it up came since */
+    public array $ready = [];
 
     /** Changes of pot so far, and one for each pot that will have to be opened still. */
     public function changesAtLeast(): int

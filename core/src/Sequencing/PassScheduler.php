@@ -47,11 +47,8 @@ final class PassScheduler
      * @param  list<Step>  $steps
      * @param  int  $pieces  how many are worked together, step by step
      */
-    public function __construct(
-        private readonly array $steps,
-        private readonly Sculpt $sculpt,
-        private readonly int $pieces,
-    ) {
+    public function __construct(private readonly array $steps, Sculpt $sculpt, private readonly int $pieces)
+    {
         $this->drying = new DryingTimes($steps, $sculpt, $pieces);
         $this->pots = array_map(fn (Step $s) => $s->pot(), $steps);
     }
@@ -65,7 +62,7 @@ final class PassScheduler
     {
         $cycles = Circles::breakAll($edges, $this->steps);
         $before = $edges->reversed();
-        $this->ranks = $this->ranks($sequence, $edges, $before);
+        $this->ranks = HandOrder::ranks($this->steps, $sequence, $edges, $before);
         $this->stages = $stages;
         $this->feedsWet = array_map(
             fn (int $i) => array_filter(
@@ -100,43 +97,10 @@ final class PassScheduler
         );
     }
 
-    /**
-     * Steps that were put somewhere by hand keep that order among themselves; one that must come before another stands
-     * no later than that.
-     *
-     * @param  list<StepKey>  $sequence
-     * @param  array<int, array<int, array<string, Rule>>>  $before
-     * @return array<int, int> by step; none without a sequence
-     */
-    private function ranks(array $sequence, PrecedenceGraph $edges, array $before): array
-    {
-        if ($sequence === []) {
-            return [];
-        }
-        $place = array_flip(array_map(fn (StepKey $k) => $k->id, $sequence));
-        $ranks = array_map(
-            fn (Step $s) => $place[$s->paintedKey()->id] ?? ($place[$s->key()->id] ?? count($sequence)),
-            $this->steps,
-        );
-        $waits = array_map(fn (int $i) => count($edges->after($i)), array_keys($this->steps));
-        $last = array_keys($waits, 0, true);
-        while ($last !== []) {
-            $i = array_pop($last);
-            foreach (array_keys($before[$i]) as $earlier) {
-                $ranks[$earlier] = min($ranks[$earlier], $ranks[$i]);
-                if (--$waits[$earlier] === 0) {
-                    $last[] = $earlier;
-                }
-            }
-        }
-
-        return $ranks;
-    }
-
     /** @param  array<int, array<int, array<string, Rule>>>  $before */
     private function search(PrecedenceGraph $edges, array $before): PartialSchedule
     {
-        $start = new PartialSchedule(count($this->sculpt->areas) + 1);
+        $start = new PartialSchedule();
         $start->waits = array_map(count(...), $before);
         $start->free = array_fill_keys(array_keys($start->waits, 0, true), true);
         $start->left = array_count_values($this->pots);
@@ -197,11 +161,13 @@ final class PassScheduler
             $at->order[] = $i;
             $at->done[$i] = '1';
             unset($at->free[$i]);
-            $step = $this->steps[$i];
-            $coat = [$from, $minutes, $step->drying()];
+            $coat = [$from, $minutes, $this->drying->drying[$i]];
             $at->wet[$this->drying->places[$i]] = $coat;
-            if ($step->isMessy() && $step->area !== null) {
+            if ($this->drying->isMessy[$i]) {
                 $at->wetAround[$this->drying->places[$i]] = $coat;
+            }
+            foreach ($this->drying->holdsUp[$i] as $held) {
+                unset($at->ready[$held]);
             }
             foreach ($edges->after($i) as $later => $rules) {
                 if (--$at->waits[$later] === 0) {
@@ -226,11 +192,10 @@ final class PassScheduler
     private function endAtLeast(PartialSchedule $at): float
     {
         $end = $at->now + $at->handLeft;
-        foreach (array_keys($at->free) as $i) {
-            $end = max(
-                $end,
-                max($at->now, $this->drying->readyAt($at, $i, $this->steps[$i]->minutes)) + $this->tails[$i],
-            );
+        foreach ($at->free as $i => $_) {
+            $ready = $at->ready[$i] ??= $this->drying->readyAt($at, $i, $this->steps[$i]->minutes);
+            $then = ($ready > $at->now ? $ready : $at->now) + $this->tails[$i];
+            $end = $then > $end ? $then : $end;
         }
 
         return $end;
@@ -244,7 +209,8 @@ final class PassScheduler
     private function options(PartialSchedule $at): array
     {
         $into = array_values(array_filter($at->wetNow, fn (int $i) => isset($at->free[$i])));
-        $options = [];
+        $possible = [];
+        $soonest = INF;
         foreach ($this->byPot($at, $into) as $pot => $members) {
             $passes = match (true) {
                 $into !== [] => [[$members, $at->now]],
@@ -252,28 +218,34 @@ final class PassScheduler
                 default => $this->passesOf($members, $at),
             };
             foreach ($passes as [$now, $from]) {
-                $now = $this->inPassOrder($now);
-                $likely = [
-                    round($from),
-                    (string) $pot === $at->open ? 0 : 1,
-                    $at->left[$pot] - count($now),
-                    $this->steps[$now[0]]->phase->value,
-                    $this->drying->places[$now[0]],
-                    $now[0],
-                ];
-                $options[] = [$likely, $now, $from];
+                $possible[] = [(string) $pot, $now, $from];
+                $soonest = min($soonest, $from);
             }
         }
+        $options = $open = [];
+        foreach ($possible as [$pot, $now, $from]) {
+            if ($from > $soonest + self::WAIT_FOR_MORE) {
+                continue;
+            }
+            $now = $this->inPassOrder($now);
+            $likely = [
+                round($from),
+                $pot === $at->open ? 0 : 1,
+                $at->left[$pot] - count($now),
+                $this->steps[$now[0]]->phase->value,
+                $this->drying->places[$now[0]],
+                $now[0],
+            ];
+            $options[] = [$likely, $now, $from];
+            // What is open goes on while there is anything for it: closing a pot early never saves one.
+            if ($pot === $at->open && $from <= $soonest + self::SAME) {
+                $open[] = [$likely, $now, $from];
+            }
+        }
+        $options = $open === [] ? $options : $open;
         usort($options, fn (array $a, array $b) => $a[0] <=> $b[0]);
-        $soonest = $options === [] ? 0.0 : min(array_map(fn (array $o) => $o[2], $options));
-        // What is open goes on while there is anything for it: closing a pot early never saves one.
-        $open = array_filter($options, fn (array $o) => $o[0][1] === 0 && $o[2] <= $soonest + self::SAME);
-        $options = array_filter(
-            $open === [] ? $options : $open,
-            fn (array $o) => $o[2] <= $soonest + self::WAIT_FOR_MORE,
-        );
 
-        return array_map(fn (array $o) => [$o[1], $o[2]], array_slice(array_values($options), 0, self::BRANCHES));
+        return array_map(fn (array $o) => [$o[1], $o[2]], array_slice($options, 0, self::BRANCHES));
     }
 
     /**
@@ -314,6 +286,9 @@ final class PassScheduler
      */
     private function inPassOrder(array $members): array
     {
+        if (count($members) === 1) {
+            return $members;
+        }
         $key = fn (int $i): array => [$this->feedsWet[$i], $this->ranks[$i] ?? 0, $this->drying->places[$i], $i];
         usort($members, fn (int $a, int $b) => $key($a) <=> $key($b));
 
@@ -332,7 +307,13 @@ final class PassScheduler
         if (count($members) === 1 || $all <= $at->now + self::SAME) {
             return [[$members, $all]];
         }
-        $alone = array_map(fn (int $i) => $this->drying->startOf([$i], $at), $members);
+        $alone = array_map(
+            fn (int $i) => max(
+                $at->now,
+                $at->ready[$i] ??= $this->drying->readyAt($at, $i, $this->steps[$i]->minutes),
+            ),
+            $members,
+        );
         $soonest = min($alone);
         $dry = array_values(
             array_filter($members, fn (int $i, int $k) => $alone[$k] <= $soonest + self::SAME, ARRAY_FILTER_USE_BOTH),

@@ -112,16 +112,16 @@ enum Phase: int
                 match (true) {
                     $technique->mess >= 3 => 1,
                     $technique->mess === 2 => 2,
-                    $technique->givesAny(Effect::Texture) => 4,
-                    $technique->givesAny(Effect::Blend) => 6,
+                    $technique->has(Effect::Texture) => 4,
+                    $technique->has(Effect::Blend) => 6,
                     default => 5,
                 },
-            self::EdgeLight => $this->value + ($technique->givesAny(Effect::Texture) ? 1 : 2),
+            self::EdgeLight => $this->value + ($technique->has(Effect::Texture) ? 1 : 2),
             self::Mark => $this->value +
                 match (true) {
-                    $technique->givesAny(Effect::Mark) => 1,
-                    $technique->givesAny(Effect::MarkSettled) => 2,
-                    $technique->givesAny(Effect::MarkWear) => 4,
+                    $technique->has(Effect::Mark) => 1,
+                    $technique->has(Effect::MarkSettled) => 2,
+                    $technique->has(Effect::MarkWear) => 4,
                     default => 3,
                 },
             default => $this->value,

@@ -58,7 +58,7 @@ final readonly class StepPhases
             if ($area === null) {
                 continue;
             }
-            if ($step->technique->tidied && $step->technique->givesAny(Effect::Shade)) {
+            if ($step->technique->tidied && $step->technique->has(Effect::Shade)) {
                 $last = $washes[$area->key] ?? null;
                 $washes[$area->key] =
                     $last === null ||
@@ -70,7 +70,7 @@ final readonly class StepPhases
                         ? $i
                         : $last;
             } elseif (
-                $step->technique->givesAny(Effect::Mark) &&
+                $step->technique->has(Effect::Mark) &&
                 $this->method->answerFor(School::Decals, $area, $this->sculpt) === 'wet_wash'
             ) {
                 $decals[$area->key] = $i;
@@ -173,7 +173,7 @@ final readonly class StepPhases
     {
         return $step->area !== null &&
             $step->phase === Phase::Wear &&
-            ($step->technique->givesAny(Effect::Wear) || $step->technique->key === WellKnown::RUST) &&
+            ($step->technique->has(Effect::Wear) || $step->technique->key === WellKnown::RUST) &&
             $this->method->answerFor(School::Weathering, $step->area, $this->sculpt) === 'under_wash';
     }
 

@@ -76,6 +76,11 @@ final readonly class Technique
         return $this->effects[$effect->value] ?? Extent::None;
     }
 
+    public function has(Effect $effect): bool
+    {
+        return isset($this->effects[$effect->value]);
+    }
+
     public function givesAny(Effect ...$effects): bool
     {
         foreach ($effects as $effect) {
