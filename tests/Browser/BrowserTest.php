@@ -12,10 +12,10 @@ use Symfony\Component\Process\Process;
 /** The real interface in a real browser, on a database of its own with the demo in it. */
 final class BrowserTest extends BrowserTestCase
 {
-    public function test_every_screen_light_and_dark_has_no_serious_finding_of_axe(): void
+    public function test_every_screen_light_and_dark_has_no_serious_finding_of_axe_and_shows_no_keys(): void
     {
         $chrome = self::$chrome;
-        $found = [];
+        $found = $keys = [];
         $chrome->open('/');
         $chrome->waitFor('who are you today');
         $found['sign-in'] = $this->axe();
@@ -64,11 +64,13 @@ final class BrowserTest extends BrowserTestCase
                 }
                 $chrome->waitFor($sign);
                 $found[$path.($dark ? ' dark' : '')] = $this->axe();
+                $keys[$path] = $this->keysShown();
             }
         }
         $chrome->dark(false);
         $chrome->signOut();
         self::assertSame([], array_filter($found));
+        self::assertSame([], array_filter($keys));
     }
 
     public function test_a_lead_changes_a_cell_by_keyboard_alone(): void

@@ -130,4 +130,21 @@ abstract class BrowserTestCase extends TestCase
                 mb_substr(self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(), 0, 1500),
         );
     }
+
+    /**
+     * @return list<string> keys and ids that a person would read on the page that is open, on paper too: words with an
+     *     underscore or with dots inside
+     */
+    protected function keysShown(): array
+    {
+        return array_values(
+            self::$chrome->page->executeScript(
+                'const texts = []; const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT); '.
+                    'while (walk.nextNode()) texts.push(walk.currentNode.data); const said = [...texts, ...[...document.querySelectorAll("[aria-label], [title], '.
+                    '[placeholder], [alt]")].flatMap(e => ["aria-label", "title", "placeholder", "alt"].map(a => '.
+                    'e.getAttribute(a) ?? ""))].join(" \\n "); return [...new Set(said.match('.
+                    '/\\b[a-z0-9]+_[a-z0-9_]+\\b|\\b[a-z]{3,}\\.[a-z]{3,}(\\.[a-z]+)*\\b/g) ?? [])]',
+            ),
+        );
+    }
 }

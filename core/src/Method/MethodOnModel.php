@@ -118,11 +118,13 @@ final readonly class MethodOnModel
     /** Techniques the method lets be used whatever the tier says, because others need them. */
     public function permits(Technique $technique): ?School
     {
-        return match (true) {
-            $technique->has(Effect::GlossGround) && $this->decalsOnGloss() => School::Decals,
-            $technique->has(Effect::LightGround) && $this->method->answer(School::Undercoat) === 'dark' => School::Undercoat,
-            default => null,
-        };
+        if ($technique->has(Effect::GlossGround) && $this->decalsOnGloss()) {
+            return School::Decals;
+        }
+
+        return $technique->has(Effect::LightGround) && $this->method->answer(School::Undercoat) === 'dark'
+            ? School::Undercoat
+            : null;
     }
 
     /** Whether a decal on this area goes into a wash that is still wet. */

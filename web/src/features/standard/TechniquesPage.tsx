@@ -55,7 +55,7 @@ export default function TechniquesPage() {
                                     {t.notes.faults.length > 0 && <p className="small"><b>Usual faults</b> {t.notes.faults.map(plain).join(', ')}</p>}
                                 </details>
                                 <Caution text={t.notes.caution} />
-                                <div className="small" style={{ marginTop: 6 }}>{used_by.length === 0 ? <span className="soft">No tier names it.</span> : used_by.map((u) => <span key={u.tier} className="pill" style={{ margin: '0 4px 4px 0' }} title={u.clause}>{u.name}: {word('status', u.status)}{u.everywhere ? '' : ', in places'}</span>)}</div>
+                                <div className="small" style={{ marginTop: 6 }}>{used_by.length === 0 ? <span className="soft">No tier names it.</span> : used_by.map((u) => <span key={u.tier} className="pill" style={{ margin: '0 4px 4px 0' }}>{u.name}: {word('status', u.status)}{u.everywhere ? '' : ', in places'}</span>)}</div>
                                 {writes && <div style={{ marginTop: 6 }}><button className="btn quiet" onClick={() => setEdit({ before: t, now: t })}>Change</button><button className="btn quiet" disabled={draft.busy} onClick={() => { const { retired: _, ...rest } = t; void put(t, t.retired ? rest : { ...rest, retired: true }); }}>{t.retired ? 'Take up again' : 'Retire'}</button></div>}
                             </article>
                         ))}
