@@ -13,8 +13,10 @@ export default defineConfig({
             input: 'web/src/main.tsx',
             output: {
                 manualChunks: (id: string) => {
-                    if (/node_modules\/(react|react-dom|react-router|scheduler|@tanstack)\//.test(id)) return 'react';
-                    if (/node_modules\/(antd|@ant-design|@rc-component|rc-[a-z-]+|dayjs)\//.test(id)) return 'antd';
+                    if (/node_modules\/(react|react-dom|react-router|scheduler|@tanstack)\//.test(id))
+                        return 'react';
+                    if (/node_modules\/(antd|@ant-design|@rc-component|rc-[a-z-]+|dayjs)\//.test(id))
+                        return 'antd';
                     return undefined;
                 },
             },

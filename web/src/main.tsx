@@ -13,12 +13,27 @@ import { loadWords } from './features/standard/words';
 import { Failed, Loading } from './ui/states';
 
 const queries = new QueryClient({
-    defaultOptions: { queries: { retry: (count, error) => count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500), staleTime: 5_000, refetchOnWindowFocus: false } },
+    defaultOptions: {
+        queries: {
+            retry: (count, error) =>
+                count < 2 && !(error instanceof Problem && error.status >= 400 && error.status < 500),
+            staleTime: 5_000,
+            refetchOnWindowFocus: false,
+        },
+    },
 });
 
 /** Nothing is drawn before there are words for it. */
 function Worded() {
-    const words = useQuery({ queryKey: ['words'], queryFn: async () => { await loadWords(); return true; }, staleTime: Infinity, gcTime: Infinity });
+    const words = useQuery({
+        queryKey: ['words'],
+        queryFn: async () => {
+            await loadWords();
+            return true;
+        },
+        staleTime: Infinity,
+        gcTime: Infinity,
+    });
     if (words.isPending) return <Loading what="the studio" />;
     if (words.isError) return <Failed error={words.error} again={() => void words.refetch()} />;
     return <Routed />;
@@ -40,4 +55,9 @@ function Root() {
 }
 
 const root = document.getElementById('root');
-if (root) createRoot(root).render(<StrictMode><Root /></StrictMode>);
+if (root)
+    createRoot(root).render(
+        <StrictMode>
+            <Root />
+        </StrictMode>,
+    );

@@ -32,17 +32,31 @@ async function call<T>(method: string, path: string, body?: unknown, raw?: strin
                 Accept: 'application/json',
                 'X-XSRF-TOKEN': token(),
                 // A form names its own type, with the boundary between its parts.
-                ...((body === undefined && raw === undefined) || raw instanceof FormData ? {} : { 'Content-Type': 'application/json' }),
+                ...((body === undefined && raw === undefined) || raw instanceof FormData
+                    ? {}
+                    : { 'Content-Type': 'application/json' }),
             },
             ...(raw !== undefined ? { body: raw } : body === undefined ? {} : { body: JSON.stringify(body) }),
         });
     } catch {
-        throw new Problem({ title: 'No connection', status: 0, detail: 'The server cannot be reached. Nothing was lost: try again when the connection is back.', errors: [] });
+        throw new Problem({
+            title: 'No connection',
+            status: 0,
+            detail: 'The server cannot be reached. Nothing was lost: try again when the connection is back.',
+            errors: [],
+        });
     }
     if (response.status === 204) return undefined as T;
     const read: unknown = await response.json().catch(() => null);
     if (!response.ok) {
-        throw new Problem((read as ProblemBody | null) ?? { title: 'Something broke', status: response.status, detail: `The server answered ${response.status} without saying why.`, errors: [] });
+        throw new Problem(
+            (read as ProblemBody | null) ?? {
+                title: 'Something broke',
+                status: response.status,
+                detail: `The server answered ${response.status} without saying why.`,
+                errors: [],
+            },
+        );
     }
     return read as T;
 }
@@ -57,4 +71,5 @@ export const api = {
     remove: <T>(path: string, body?: unknown) => call<T>('DELETE', path, body ?? {}),
 };
 
-export const saysWhy = (error: unknown): string => (error instanceof Error ? error.message : 'That did not work.');
+export const saysWhy = (error: unknown): string =>
+    error instanceof Error ? error.message : 'That did not work.';

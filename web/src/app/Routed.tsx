@@ -34,18 +34,37 @@ function SignedIn() {
     if (session.isError) return <Failed error={session.error} again={() => void session.refetch()} />;
     if (!session.data.person) return <SignIn demo={session.data.demo} />;
     if (place.pathname === '/') return <Navigate to={startOf(session.data.person)} replace />;
-    return <Frame><Suspense fallback={<Loading what="the page" />}><Outlet /></Suspense></Frame>;
+    return (
+        <Frame>
+            <Suspense fallback={<Loading what="the page" />}>
+                <Outlet />
+            </Suspense>
+        </Frame>
+    );
 }
 
 function Needs({ ability }: { ability: string }) {
     const person = useSession().data?.person ?? null;
-    return can(person, ability) ? <Outlet /> : <Empty title="Not for your role"><p>Ask the lead painter if you need this page.</p></Empty>;
+    return can(person, ability) ? (
+        <Outlet />
+    ) : (
+        <Empty title="Not for your role">
+            <p>Ask the lead painter if you need this page.</p>
+        </Empty>
+    );
 }
 
 export function Routed() {
     return (
         <Routes>
-            <Route path="shared/:secret" element={<Suspense fallback={<Loading what="the sheet" />}><SharedPage /></Suspense>} />
+            <Route
+                path="shared/:secret"
+                element={
+                    <Suspense fallback={<Loading what="the sheet" />}>
+                        <SharedPage />
+                    </Suspense>
+                }
+            />
             <Route element={<SignedIn />}>
                 <Route index element={null} />
                 <Route element={<Needs ability="standard.read" />}>
@@ -79,8 +98,17 @@ export function Routed() {
                     <Route path="check" element={<ChecksPage />} />
                     <Route path="check/:id" element={<CheckPage />} />
                 </Route>
-                <Route element={<Needs ability="certificate.read" />}><Route path="certificates/:number" element={<CertificatePage />} /></Route>
-                <Route path="*" element={<Empty title="Nothing here"><p>This address leads nowhere. Pick a page on the left.</p></Empty>} />
+                <Route element={<Needs ability="certificate.read" />}>
+                    <Route path="certificates/:number" element={<CertificatePage />} />
+                </Route>
+                <Route
+                    path="*"
+                    element={
+                        <Empty title="Nothing here">
+                            <p>This address leads nowhere. Pick a page on the left.</p>
+                        </Empty>
+                    }
+                />
             </Route>
         </Routes>
     );

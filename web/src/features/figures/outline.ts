@@ -6,13 +6,26 @@ export type View = 'front' | 'back';
 const round = (v: number): number => Math.round(Math.min(1, Math.max(0, v)) * 1e4) / 1e4;
 export const at = (x: number, y: number): Point => [round(x), round(y)];
 
-const mm = (a: Point, b: Point, [w, h]: readonly [number, number]): number => Math.hypot((a[0] - b[0]) * w, (a[1] - b[1]) * h);
+const mm = (a: Point, b: Point, [w, h]: readonly [number, number]): number =>
+    Math.hypot((a[0] - b[0]) * w, (a[1] - b[1]) * h);
 
 /** The nearest point of the other rings within reach, or the point itself. */
-export function snapped(p: Point, others: readonly Ring[], frame: readonly [number, number], reach: number): Point {
+export function snapped(
+    p: Point,
+    others: readonly Ring[],
+    frame: readonly [number, number],
+    reach: number,
+): Point {
     let best = p;
     let least = reach;
-    for (const ring of others) for (const q of ring) { const d = mm(p, q, frame); if (d < least) { least = d; best = q; } }
+    for (const ring of others)
+        for (const q of ring) {
+            const d = mm(p, q, frame);
+            if (d < least) {
+                least = d;
+                best = q;
+            }
+        }
     return best;
 }
 
@@ -21,12 +34,26 @@ export function nearestEdge(p: Point, ring: Ring, frame: readonly [number, numbe
     let best = 0;
     let least = Infinity;
     for (let i = 0; i < ring.length; i++) {
-        const a = ring[i] ?? p, b = ring[(i + 1) % ring.length] ?? p;
-        const [ax, ay, bx, by, px, py] = [a[0] * frame[0], a[1] * frame[1], b[0] * frame[0], b[1] * frame[1], p[0] * frame[0], p[1] * frame[1]];
+        const a = ring[i] ?? p,
+            b = ring[(i + 1) % ring.length] ?? p;
+        const [ax, ay, bx, by, px, py] = [
+            a[0] * frame[0],
+            a[1] * frame[1],
+            b[0] * frame[0],
+            b[1] * frame[1],
+            p[0] * frame[0],
+            p[1] * frame[1],
+        ];
         const length = (bx - ax) ** 2 + (by - ay) ** 2;
-        const t = length === 0 ? 0 : Math.max(0, Math.min(1, ((px - ax) * (bx - ax) + (py - ay) * (by - ay)) / length));
+        const t =
+            length === 0
+                ? 0
+                : Math.max(0, Math.min(1, ((px - ax) * (bx - ax) + (py - ay) * (by - ay)) / length));
         const d = Math.hypot(px - ax - t * (bx - ax), py - ay - t * (by - ay));
-        if (d < least) { least = d; best = i; }
+        if (d < least) {
+            least = d;
+            best = i;
+        }
     }
     return best;
 }
@@ -39,4 +66,5 @@ export function split(ring: Ring, i: number, j: number): [Ring, Ring] | null {
 }
 
 /** The same rings as seen from the other side. */
-export const mirrored = (rings: readonly Ring[]): Ring[] => rings.map((ring) => ring.map(([x, y]) => at(1 - x, y)).reverse());
+export const mirrored = (rings: readonly Ring[]): Ring[] =>
+    rings.map((ring) => ring.map(([x, y]) => at(1 - x, y)).reverse());

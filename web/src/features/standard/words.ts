@@ -14,8 +14,13 @@ export const plain = (word: string): string => word.replaceAll('_', ' ');
 export const word = (set: string, value: string): string => sets[set]?.[value] ?? plain(value);
 /** The values of a set, in the order in which they are offered. */
 export const valuesOf = (set: string): string[] => Object.keys(sets[set] ?? {});
-export const effectWords = (effect: string): string => effect.split('|').map((one) => word('effect', one)).join(' or ');
+export const effectWords = (effect: string): string =>
+    effect
+        .split('|')
+        .map((one) => word('effect', one))
+        .join(' or ');
 
 const AT_MOST = ['base_colour', 'colour_drift', 'hard_step', 'bare_primer', 'line_width'];
 /** A criterion as the beginning of a sentence that a figure ends. */
-export const criterionWords = (criterion: string): string => `${word('criterion', criterion)} ${AT_MOST.includes(criterion) ? 'at most' : 'at least'}`;
+export const criterionWords = (criterion: string): string =>
+    `${word('criterion', criterion)} ${AT_MOST.includes(criterion) ? 'at most' : 'at least'}`;
