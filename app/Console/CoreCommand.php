@@ -103,14 +103,18 @@ abstract class CoreCommand extends Command
             : $this->reading($path, fn () => AmendmentFormat::read(DocumentFile::read($path, 'amendment@1'), $known));
     }
 
-    /** What the options ask to be planned. */
-    protected function request(string $tier): PlanRequest
+    /**
+     * What the options ask to be planned.
+     *
+     * @param  string  $tier  the option that names the tier
+     */
+    protected function request(string $tier = 'tier'): PlanRequest
     {
         $standard = $this->standard($this->needed('standard'));
 
         return new PlanRequest(
             $standard,
-            $standard->tier($tier),
+            $standard->tier($this->needed($tier)),
             $this->sculpt($this->needed('sculpt')),
             $this->scheme(),
             $this->method(),

@@ -33,8 +33,8 @@ final class DiffCommand extends CoreCommand
     protected function work(): int
     {
         $difference = new TierDifference(
-            $this->planner()->plan($this->request($this->needed('from'))),
-            $this->planner()->plan($this->request($this->needed('to'))),
+            $this->planner()->plan($this->request('from')),
+            $this->planner()->plan($this->request('to')),
         );
         $voices = new Voices($difference);
         match (true) {

@@ -31,7 +31,7 @@ final class PlanCommand extends CoreCommand
 
     protected function work(): int
     {
-        $plan = $this->planner()->plan($this->request($this->needed('tier')));
+        $plan = $this->planner()->plan($this->request());
         if ($this->option('json') === true) {
             $this->output->write(Json::encode(PlanFormat::write($plan)), false, OutputInterface::OUTPUT_RAW);
 

@@ -32,8 +32,8 @@ final class RaiseCommand extends CoreCommand
 
     protected function work(): int
     {
-        $done = $this->planner()->plan($this->request($this->needed('from')));
-        $to = $this->request($this->needed('to'));
+        $done = $this->planner()->plan($this->request('from'));
+        $to = $this->request('to');
         $steps = array_map(fn (Step $s) => $s->key(), $done->work->steps);
         $so =
             $this->file('steps') === null ? $steps : array_slice($steps, 0, $this->wholeNumber('steps', 0, 100_000));

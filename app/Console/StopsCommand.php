@@ -31,7 +31,7 @@ final class StopsCommand extends CoreCommand
 
     protected function work(): int
     {
-        $plan = $this->planner()->plan($this->request($this->needed('tier')));
+        $plan = $this->planner()->plan($this->request());
         $stops = new StoppingPoints($plan, $this->planner());
         $points = $stops->all();
         if ($this->option('json') === true) {
