@@ -9,15 +9,20 @@ export default defineConfig({
         outDir: 'public/build',
         emptyOutDir: true,
         manifest: 'manifest.json',
-        rollupOptions: {
+        chunkSizeWarningLimit: 900,
+        rolldownOptions: {
             input: 'web/src/main.tsx',
             output: {
-                manualChunks: (id: string) => {
-                    if (/node_modules\/(react|react-dom|react-router|scheduler|@tanstack)\//.test(id))
-                        return 'react';
-                    if (/node_modules\/(antd|@ant-design|@rc-component|rc-[a-z-]+|dayjs)\//.test(id))
-                        return 'antd';
-                    return undefined;
+                codeSplitting: {
+                    groups: [
+                        {
+                            name: 'react',
+                            test: /node_modules\/(react|react-dom|react-router|scheduler|@tanstack)\//,
+                        },
+                        // What the library's components are made of, apart from them: neither part is too large.
+                        { name: 'parts', test: /node_modules\/(@rc-component|rc-[a-z-]+|dayjs)\// },
+                        { name: 'antd', test: /node_modules\/(antd|@ant-design)\// },
+                    ],
                 },
             },
         },

@@ -6,7 +6,6 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
-use Facebook\WebDriver\WebDriverSelect;
 use Symfony\Component\Process\Process;
 
 /** The real interface in a real browser, on a database of its own with the demo in it. */
@@ -121,7 +120,7 @@ final class BrowserTest extends BrowserTestCase
         }
         $this->cell('Edge highlights', 3)->click();
         $chrome->waitFor('Banner · Edge highlights');
-        $this->select('select[aria-label="extent"]', 'spot');
+        $chrome->choose('extent', 'in a spot');
         $chrome->waitFor('This edit, on');
         // What is being typed survives a reload.
         $chrome->page->navigate()->refresh();
@@ -130,7 +129,7 @@ final class BrowserTest extends BrowserTestCase
         self::assertSame(200, $this->elsewhere('banner.edges', ['passes' => 3]));
         $chrome->press('Keep');
         $chrome->waitFor('Somebody else changed this first.');
-        self::assertSame('spot', $chrome->css('select[aria-label="extent"]')->getAttribute('value'));
+        self::assertSame('in a spot', $chrome->chosen('extent'));
         $chrome->press('Put mine in its place');
         $this->until(fn () => ($this->clause('banner.edges')['extent'] ?? null) === 'spot');
         self::assertSame(1, $this->clause('banner.edges')['passes']);
@@ -200,7 +199,7 @@ final class BrowserTest extends BrowserTestCase
         $chrome->waitFor('is not a technique of this');
         $chrome->waitFor('/tiers/0/clauses/');
         unlink($file);
-        $chrome->page->executeScript("document.querySelectorAll('section.card .btn')[2].click()");
+        $chrome->page->executeScript("document.querySelectorAll('section.card .ant-btn')[2].click()");
         $chrome->waitFor('things change');
         self::assertTrue($chrome->text('Take it in', 'button')->isEnabled());
 
@@ -241,7 +240,7 @@ final class BrowserTest extends BrowserTestCase
         // A clause is edited, what it does is shown, and the version is published.
         $this->cell('Dark lines between parts', 3)->click();
         $chrome->waitFor('Banner · Dark lines between parts');
-        $this->select('select[aria-label="effect"]', 'separate_tinted');
+        $chrome->choose('effect', 'tinted lines between parts');
         $chrome->waitFor('This edit, on');
         $chrome->press('Keep');
         $this->until(fn () => $this->kept('banner.lines') === 'separate_tinted');
@@ -254,17 +253,14 @@ final class BrowserTest extends BrowserTestCase
         // An order, a unit, its plan with the reason, released.
         $chrome->press('Orders');
         $chrome->press('New order');
-        $fields = $chrome->page->findElements(WebDriverBy::cssSelector('.ant-modal input'));
-        $fields[0]->sendKeys('Ada Fen');
-        $fields[1]->sendKeys('One on watch');
+        $chrome->fill('Client', 'Ada Fen', '.ant-modal');
+        $chrome->fill('What it is called', 'One on watch', '.ant-modal');
         $chrome->press('Open the order');
         $chrome->waitFor('No units yet');
-        $selects = $chrome->page->findElements(WebDriverBy::cssSelector('form select'));
-        (new WebDriverSelect($selects[0]))->selectByValue('mudlark');
-        (new WebDriverSelect($selects[1]))->selectByValue('banner');
-        $count = $chrome->css('form input[type="number"]');
-        $count->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $count->sendKeys('1');
+        $chrome->press('Add a unit');
+        $chrome->choose('Figure', 'Mudlark', '.ant-modal');
+        $chrome->choose('Tier', 'Banner', '.ant-modal');
+        $chrome->fill('How many models', '1', '.ant-modal');
         $chrome->press('Add the unit');
         $chrome->press('Plan and release');
         $chrome->waitFor('Meets the tier');
@@ -291,7 +287,7 @@ final class BrowserTest extends BrowserTestCase
 
         // The lead finds a fault and sends it back; the repair comes from the fault table.
         $chrome->signIn('Runa Wick');
-        $this->openCheck('One on watch', 'Check model 1');
+        $this->openCheck('One on watch', 'Check the next: model 1');
         $chrome->page->getKeyboard()->sendKeys('f');
         $chrome->press('Note the fault');
         $chrome->waitFor('Repair,');
@@ -306,8 +302,8 @@ final class BrowserTest extends BrowserTestCase
         $chrome->page->get($batch);
         $chrome->waitFor('Model 1: sent back');
         $this->until(function () use ($chrome): bool {
-            foreach ($chrome->page->findElements(WebDriverBy::cssSelector('section .btn.big.main')) as $button) {
-                if (str_contains($button->getText(), 'min') && ! str_contains($button->getText(), '✓')) {
+            foreach ($chrome->page->findElements(WebDriverBy::cssSelector('main .ant-btn-primary.ant-btn-lg')) as $button) {
+                if (str_contains($button->getText(), 'min')) {
                     $button->click();
                     usleep(300_000);
 
@@ -323,7 +319,7 @@ final class BrowserTest extends BrowserTestCase
 
         // Checked again by keyboard, passed, and signed off: the certificate names the version.
         $chrome->signIn('Runa Wick');
-        $this->openCheck('One on watch', 'Check model 1, again');
+        $this->openCheck('One on watch', 'Check the next: model 1, again');
         $chrome->waitFor('round 2');
         $this->answerAll();
         $chrome->press('Pass');
@@ -333,7 +329,7 @@ final class BrowserTest extends BrowserTestCase
         $chrome->waitFor('Certificate 3');
         self::assertTrue($chrome->seen('standard version 2'));
         self::assertTrue($chrome->seen('Ines Tallow'));
-        $hash = $chrome->css('.certificate div.hash')->getText();
+        $hash = $chrome->labelled('Checksum of the record')->getText();
         self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', $hash);
         $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), [
             'DB_DATABASE' => 'ordotype_test',
@@ -354,7 +350,7 @@ final class BrowserTest extends BrowserTestCase
         for ($pass = 1; $pass <= (int) ($found[1] ?? 0); $pass++) {
             $chrome->waitFor("Pass $pass of");
             $chrome->page->getKeyboard()->sendKeys('a');
-            $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.tap.done'))) === 1);
+            $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.tap[aria-pressed="true"]'))) === 1);
             $chrome->page->getKeyboard()->sendKeys('n');
         }
     }
@@ -408,11 +404,6 @@ final class BrowserTest extends BrowserTestCase
         return self::$chrome->page->findElement(
             WebDriverBy::xpath("(//tr[th[contains(., '$row')]]/td)[".($column + 1).']/button'),
         );
-    }
-
-    private function select(string $css, string $value): void
-    {
-        (new WebDriverSelect(self::$chrome->css($css)))->selectByValue($value);
     }
 
     private function focusedRow(): string

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\WebDriverBy;
-
 /** An installation without demo data: one lead, and nothing else yet. */
 final class EmptyStudioBrowserTest extends BrowserTestCase
 {
@@ -15,8 +13,8 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
     {
         $chrome = self::$chrome;
         $chrome->open('/');
-        $chrome->css('input[type="email"]')->sendKeys('lead@studio.example');
-        $chrome->css('input[type="password"]')->sendKeys('a long password');
+        $chrome->fill('E-mail', 'lead@studio.example');
+        $chrome->fill('Password', 'a long password');
         $chrome->press('Sign in');
         $chrome->waitFor('No standard yet');
         foreach (['prices', 'techniques', 'differences', 'comparison'] as $page) {
@@ -50,9 +48,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
         $chrome->press('Open the first one');
         $chrome->waitFor('What it is called');
         foreach (['Client' => 'The Fen Guard', 'What it is called' => 'A guard of twelve'] as $label => $text) {
-            $chrome->page
-                ->findElement(WebDriverBy::xpath("//label[contains(., '$label')]//input"))
-                ->sendKeys($text);
+            $chrome->fill($label, $text, '.ant-modal');
         }
         $chrome->press('Open the order');
 

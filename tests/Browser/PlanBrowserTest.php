@@ -7,7 +7,6 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
-use Facebook\WebDriver\WebDriverSelect;
 
 /** Plans bent by hand, models that differ, schemes and maps, through the interface. */
 final class PlanBrowserTest extends BrowserTestCase
@@ -89,14 +88,13 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->press('Undo');
         $chrome->waitFor('Meets the tier');
         $this->step('hood', 'Sprayed')->click();
-        $add = $this->within('.why', '//label[contains(., "Beside it")]//select');
-        (new WebDriverSelect($add))->selectByValue('tinted_lining');
+        $chrome->choose('Beside it', 'Tinted dark line between parts', '.why');
         $chrome->waitFor('Beyond:');
         $this->step('hood', 'Tinted line')->click();
         $chrome->press('It is practice');
         $chrome->waitFor('not counted as given away');
         $chrome->press('Leave it out on all models, and say why');
-        $chrome->css('.why .change form input')->sendKeys('Nobody sees it.');
+        $chrome->fill('Why it is left out', 'Nobody sees it.', '.why');
         $chrome->press('Leave out');
         $chrome->waitFor('Nobody sees it.');
         // It was put there by hand, so it stays until it is taken out; now the tier offers it less than ever.
@@ -116,11 +114,8 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->press('It lacks 1 area');
         $chrome->waitFor('without hook');
         $chrome->press('Add a variant');
-        $slot = $this->within('.variant', './/label[contains(., "In the slot")]//select');
-        (new WebDriverSelect($slot))->selectByVisibleText('main cloth');
-        (new WebDriverSelect(
-            $this->within('.variant', './/label[contains(., "Base colour")]//select'),
-        ))->selectByVisibleText('Indigo Cloth');
+        $chrome->choose('In the slot', 'main cloth', '.variant');
+        $chrome->choose('Base colour', 'Indigo Cloth', '.variant');
         $chrome->press('Deal them out');
         $chrome->waitFor('Variant 1');
         $this->until(fn () => count($this->get("units/$unit/plan")['kinds']) >= 3);
@@ -143,16 +138,15 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->signIn('Runa Wick');
         $chrome->open('/schemes/tidemark');
         $chrome->waitFor('no test model yet');
-        $light = $chrome->page->findElements(
-            WebDriverBy::xpath('//tr[td[contains(., "main cloth")]]//td[4]//select'),
-        )[1];
-        (new WebDriverSelect($light))->selectByVisibleText('Bilge Green');
+        $paints = fn (int $column): array => $chrome->page->findElements(
+            WebDriverBy::xpath("//tr[td[contains(., 'main cloth')]]/td[$column]//input"),
+        );
+        $chrome->choose($paints(4)[1], 'Bilge Green');
         $chrome->waitFor('is not lighter than Sluice Green');
         $chrome->page->navigate()->refresh();
         $chrome->waitFor('is not lighter than Sluice Green');
         $chrome->press('Leave as it was');
-        $base = $chrome->page->findElement(WebDriverBy::xpath('//tr[td[contains(., "main cloth")]]//td[3]//select'));
-        (new WebDriverSelect($base))->selectByVisibleText('Indigo Cloth');
+        $chrome->choose($paints(3)[0], 'Indigo Cloth');
         $chrome->press('Keep');
         $chrome->waitFor('v2');
         $chrome->press('Test model');
@@ -172,9 +166,7 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->signIn('Runa Wick');
         $chrome->open('/figures');
         $chrome->press('New figure');
-        $this->within('.ant-modal form', './/label[contains(., "What it is called")]//input')->sendKeys(
-            'Quay Runner',
-        );
+        $chrome->fill('What it is called', 'Quay Runner', '.ant-modal');
         $chrome->press('Pouch');
         $chrome->press('Make the figure');
         $chrome->waitFor('15 areas');
@@ -222,17 +214,11 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->open("/units/$unit/plan");
         $chrome->waitFor('Meets the tier');
         $chrome->press('Amend');
-        (new WebDriverSelect(
-            $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "It")]//select'),
-        ))->selectByValue('add');
-        (new WebDriverSelect(
-            $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Technique")]//select'),
-        ))->selectByVisibleText('Tint');
-        $this->within('.ant-modal form', './/label[contains(., "On how many models")]//input')->sendKeys('1');
+        $chrome->choose('It', 'adds a technique', '.ant-modal');
+        $chrome->choose('Technique', 'Tint', '.ant-modal');
+        $chrome->fill('On how many models', '1', '.ant-modal');
         $this->within('.ant-modal form', './/button[normalize-space(.) = "Hood"]')->click();
-        $this->within('.ant-modal form', './/label[starts-with(normalize-space(.), "Why")]//input')->sendKeys(
-            'One of them is older.',
-        );
+        $chrome->fill('Why', 'One of them is older.', '.ant-modal');
         $this->within('.ant-modal form', './/button[normalize-space(.) = "Amend"]')->click();
         $chrome->waitFor('One of them is older.');
         $chrome->waitFor('on 1 models');
@@ -252,17 +238,13 @@ final class PlanBrowserTest extends BrowserTestCase
         );
         $chrome->press('Method');
         $chrome->waitFor('whether the order of work changes');
-        (new WebDriverSelect(
-            $this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select'),
-        ))->selectByVisibleText('Hood only');
+        $chrome->choose('For', 'Hood only', '.ant-modal');
         $chrome->press('out from the middle tone');
         $this->until(
             fn () => $this->get("units/$unit/plan")['method'] !== [] &&
                 ($this->get("units/$unit/plan")['method']['build'][0]['value'] ?? null) === 'from_mid',
         );
-        (new WebDriverSelect(
-            $this->within('.ant-modal', './/label[starts-with(normalize-space(.), "For")]//select'),
-        ))->selectByVisibleText('the whole model');
+        $chrome->choose('For', 'the whole model', '.ant-modal');
         $chrome->waitFor('Hood: out from the middle tone');
     }
 
@@ -274,7 +256,7 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->open("/units/$unit/plan");
         $chrome->press('Compare');
         $chrome->waitFor('Altogether');
-        (new WebDriverSelect($this->within('.ant-modal', './/select')))->selectByVisibleText('Banner');
+        $chrome->choose('This plan beside', 'Banner', '.ant-modal');
         $chrome->waitFor('Only in Banner');
         $chrome->open("/units/$unit/plan");
         $before = $this->get("units/$unit/plan")['aims'];
@@ -290,8 +272,7 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->press('Undo');
         $this->until(fn () => $this->get("units/$unit/plan")['aims']['chosen'] === 'quickest');
         $this->step('coat', 'Sprayed')->click();
-        $note = $this->within('.why', './/label[contains(., "Note for the bench")]//input');
-        $note->sendKeys('Two light mists.');
+        $chrome->fill('Note for the bench', 'Two light mists.', '.why');
         $chrome->css('.plan-figure .chip')->click();
         $this->until(
             fn () => in_array('Two light mists.', (array) $this->get("units/$unit/plan")['arranged']['notes'], true),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverSelect;
+use Facebook\WebDriver\WebDriverKeys;
 
 /** The ladder where its draft moves under the person, and its rungs. */
 final class StandardBrowserTest extends BrowserTestCase
@@ -32,8 +32,8 @@ final class StandardBrowserTest extends BrowserTestCase
         $before = array_column($this->get('standard')['tiers'], 'name');
         self::$chrome->press('Add a rung');
         self::$chrome->waitFor('A new rung');
-        self::$chrome->css('form input[required]')->sendKeys('Between');
-        (new WebDriverSelect($this->labelled('Place')))->selectByVisibleText('above Company');
+        self::$chrome->fill('Name', 'Between', '.ant-drawer');
+        self::$chrome->choose('Place', 'above Company', '.ant-drawer');
         self::$chrome->press('Add the rung');
         $this->until(fn () => count($this->get('standard')['tiers']) === count($before) + 1);
         $after = array_column($this->get('standard')['tiers'], 'name');
@@ -45,7 +45,7 @@ final class StandardBrowserTest extends BrowserTestCase
     {
         self::$chrome->text('Company', 'th', true)->findElement(WebDriverBy::tagName('button'))->click();
         self::$chrome->waitFor('The rung Company');
-        (new WebDriverSelect($this->labelled('Stands as')))->selectByValue('retired');
+        self::$chrome->choose('Stands as', 'retired: stays readable', '.ant-drawer');
         $open = array_values(
             array_filter($this->get('standard')['open_units'], fn (array $u) => $u['tier'] === 'company'),
         )[0];
@@ -58,12 +58,11 @@ final class StandardBrowserTest extends BrowserTestCase
         $cell = WebDriverBy::xpath("(//tr[th[contains(., 'Edge highlights')]]/td)[4]/button");
         $chrome->page->findElement($cell)->click();
         $chrome->waitFor('Banner · Edge highlights');
-        $select = fn () => new WebDriverSelect($chrome->css('select[aria-label="extent"]'));
-        $select()->selectByValue('spot');
+        $chrome->choose('extent', 'in a spot');
         $chrome->waitFor('This edit, on');
         self::assertSame(200, $this->elsewhere('banner.edges', ['passes' => 3]));
         // The next change asks again, and is told that the draft is another one.
-        $select()->selectByValue('prominent');
+        $chrome->choose('extent', 'where it stands out');
         $chrome->waitFor('Somebody else changed this first.');
         self::assertFalse($chrome->text('Keep', 'button')->isEnabled());
         $chrome->waitFor('Does the ladder hold?');
@@ -73,11 +72,44 @@ final class StandardBrowserTest extends BrowserTestCase
         self::assertSame(3, $this->own('banner.edges')['passes']);
     }
 
-    private function labelled(string $label): \Facebook\WebDriver\WebDriverElement
+    public function test_forty_keys_as_fast_as_they_come_lead_where_they_should(): void
     {
-        return self::$chrome->page->findElement(
-            WebDriverBy::xpath("//label[span[normalize-space(.) = '$label']]//select"),
+        $chrome = self::$chrome;
+        $ladder = $this->get('standard');
+        $labels = $chrome->page->executeScript(
+            'return [...document.querySelectorAll("tbody th[scope=row]")].map(e => e.lastChild.textContent)',
         );
+        $rows = count($labels);
+        // A retired rung is folded and stepped over.
+        $open = array_keys(array_filter($ladder['tiers'], fn (array $t) => $t['status'] !== 'retired'));
+        $chrome->page->findElement(WebDriverBy::id('cell-2-3'))->click();
+        [$row, $column] = [2, 3];
+        $steps = [
+            WebDriverKeys::ARROW_DOWN => [1, 0],
+            WebDriverKeys::ARROW_UP => [-1, 0],
+            WebDriverKeys::ARROW_RIGHT => [0, 1],
+            WebDriverKeys::ARROW_LEFT => [0, -1],
+            // Nothing is there to be taken back or done again.
+            'u' => [0, 0],
+            'r' => [0, 0],
+        ];
+        $keys = [];
+        mt_srand(7);
+        for ($i = 0; $i < 40; $i++) {
+            // Mostly down, so that it goes far.
+            $keys[] = $key = mt_rand(0, 1) === 0 ? WebDriverKeys::ARROW_DOWN : array_keys($steps)[mt_rand(0, 5)];
+            $row = max(0, min($rows - 1, $row + $steps[$key][0]));
+            $column = max(min($open), min(max($open), $column + $steps[$key][1]));
+        }
+        // What the cell does to the ladder is being asked for while the keys come.
+        $chrome->page->getKeyboard()->sendKeys($keys);
+        $this->until(
+            fn () => $chrome->page->executeScript(
+                'return document.activeElement.id + " " + '.
+                    'document.querySelector("td[aria-selected=true] button").id',
+            ) === "cell-$row-$column cell-$row-$column",
+        );
+        $chrome->waitFor("{$ladder['tiers'][$column]['name']} · {$labels[$row]}");
     }
 
     /** @return array<string, mixed> the clause as the draft has it now */

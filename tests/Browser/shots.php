@@ -49,7 +49,7 @@ try {
     $chrome->shot("$folder/order.png");
     $chrome->open("/units/{$fresh['units'][1]['id']}/plan");
     $chrome->waitFor('a model');
-    $chrome->page->executeScript("document.querySelectorAll('.strips .step:not([style])')[1].click()");
+    $chrome->page->executeScript("document.querySelectorAll('.strips .step:not([data-area=\"\"])')[1].click()");
     $chrome->waitFor('Why is this here?');
     $chrome->shot("$folder/plan.png");
     $chrome->press('Spare minutes');

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverDimension;
 use Facebook\WebDriver\WebDriverElement;
+use Facebook\WebDriver\WebDriverKeys;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 
@@ -113,65 +115,79 @@ final class Chrome
         }, "the button “{$button}”");
     }
 
+    /** What is labelled so, or is named so to those who hear the page; inside an element where one is given. */
+    public function labelled(string $label, string $within = 'body'): WebDriverElement
+    {
+        $quoted = str_contains($label, "'") ? "\"$label\"" : "'$label'";
+
+        return $this->wait(function () use ($within, $quoted): ?WebDriverElement {
+            $part = $this->css($within);
+            foreach (["normalize-space(.) = $quoted", "starts-with(normalize-space(.), $quoted)"] as $test) {
+                foreach ($part->findElements(WebDriverBy::xpath(".//label[@for][$test]")) as $found) {
+                    return $part->findElement(WebDriverBy::xpath(".//*[@id = '{$found->getAttribute('for')}']"));
+                }
+            }
+
+            return $part->findElements(WebDriverBy::xpath(".//*[@aria-label = $quoted]"))[0] ?? null;
+        }, "“{$label}”");
+    }
+
+    /** Writes over what stands in a field. */
+    public function fill(string $label, string $text, string $within = 'body'): void
+    {
+        $field = $this->labelled($label, $within);
+        $field->sendKeys([WebDriverKeys::CONTROL, 'a', WebDriverKeys::NULL]);
+        $field->sendKeys($text);
+    }
+
+    /** Opens a list and takes what is called so. */
+    public function choose(string|WebDriverElement $list, string $option, string $within = 'body'): void
+    {
+        $field = is_string($list) ? $this->labelled($list, $within) : $list;
+        $this->list($field)->click();
+        if ($field->getAttribute('readonly') === null) {
+            $field->sendKeys($option);
+        }
+        $quoted = str_contains($option, "'") ? "\"$option\"" : "'$option'";
+        $open = 'contains(@class, "ant-select-dropdown") and not(contains(@class, "ant-select-dropdown-hidden"))';
+        // What is said beside a name in the list, its minutes, need not be known.
+        $title = "@title = $quoted or starts-with(@title, concat($quoted, ', '))";
+        $path = "//div[$open]//div[contains(@class, 'ant-select-item-option') and ($title)]";
+        $this->wait(
+            fn () => $this->visible(WebDriverBy::xpath($path))?->click(),
+            "“{$option}” in the list",
+        );
+    }
+
+    /** What a list shows as taken. */
+    public function chosen(string $label): string
+    {
+        return trim($this->list($this->labelled($label))->getText());
+    }
+
+    private function list(WebDriverElement $field): WebDriverElement
+    {
+        return $field->findElement(
+            WebDriverBy::xpath('ancestor-or-self::div[contains(concat(" ", @class, " "), " ant-select ")][1]'),
+        );
+    }
+
     /**
-     * Drags one element over another with the browser's own drag and drop, and holds it there: the caller lets go.
+     * Drags one element over another with the mouse and holds it there: the caller lets go.
      *
      * @return callable(): void lets go
      */
     public function drag(string $from, string $to): callable
     {
-        $at = fn (string $selector): array => (array) $this->page->executeScript(
-            'const r = document.querySelector(arguments[0]).getBoundingClientRect(); return '.
-                '[r.x + r.width / 2, r.y + r.height / 2]',
-            [$selector],
-        );
-        $tell = fn (string $command, array $what) => $this->page->executeCustomCommand(
-            '/session/:sessionId/goog/cdp/execute',
-            'POST',
-            ['cmd' => "Input.$command", 'params' => (object) $what],
-        );
-        [[$x, $y], [$toX, $toY]] = [$at($from), $at($to)];
-        $tell('setInterceptDrags', ['enabled' => true]);
-        $tell('dispatchMouseEvent', ['type' => 'mouseMoved', 'x' => $x, 'y' => $y]);
-        $tell('dispatchMouseEvent', [
-            'type' => 'mousePressed',
-            'x' => $x,
-            'y' => $y,
-            'button' => 'left',
-            'buttons' => 1,
-            'clickCount' => 1,
-        ]);
-        for ($k = 1; $k <= 4; $k++) {
-            $tell('dispatchMouseEvent', [
-                'type' => 'mouseMoved',
-                'x' => $x,
-                'y' => $y - 4 * $k,
-                'button' => 'left',
-                'buttons' => 1,
-            ]);
-        }
-        $over = [
-            'x' => $toX,
-            'y' => $toY,
-            'data' => ['items' => [['mimeType' => 'text/plain', 'data' => 'step']], 'dragOperationsMask' => 16],
-        ];
-        foreach (['dragEnter', 'dragOver', 'dragOver'] as $type) {
-            $tell('dispatchDragEvent', ['type' => $type] + $over);
-        }
+        $actions = fn () => new WebDriverActions($this->page);
+        $start = $this->css($from);
+        $actions()->moveToElement($start)->clickAndHold()->perform();
+        $actions()->moveByOffset(0, -8)->perform();
+        // The first move only lifts it; what is under it counts from the next one on.
+        $actions()->moveToElement($this->css($to))->perform();
+        $actions()->moveByOffset(0, -2)->perform();
 
-        return function () use ($tell, $over): void {
-            foreach (['dragOver', 'drop'] as $type) {
-                $tell('dispatchDragEvent', ['type' => $type] + $over);
-            }
-            $tell('dispatchMouseEvent', [
-                'type' => 'mouseReleased',
-                'x' => $over['x'],
-                'y' => $over['y'],
-                'button' => 'left',
-                'clickCount' => 1,
-            ]);
-            $tell('setInterceptDrags', ['enabled' => false]);
-        };
+        return fn () => $actions()->release()->perform();
     }
 
     public function seen(string $text): bool

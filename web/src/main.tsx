@@ -43,7 +43,7 @@ function Root() {
     const dark = useDark();
     return (
         <ConfigProvider theme={antTheme(dark)} wave={{ disabled: true }}>
-            <AntApp>
+            <AntApp notification={{ placement: 'bottomLeft' }}>
                 <QueryClientProvider client={queries}>
                     <BrowserRouter>
                         <Worded />

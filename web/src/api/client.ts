@@ -1,3 +1,6 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { paths } from './schema';
+
 /** What the server says when it refuses: RFC 9457, with a pointer to each field that is wrong. */
 export interface ProblemBody {
     title: string;
@@ -15,61 +18,77 @@ export class Problem extends Error {
     get status(): number {
         return this.body.status;
     }
+
+    /** Somebody else was quicker, or something stands in the way: the current state came along. */
+    get current(): Record<string, unknown> | null {
+        return this.status === 409 ? (this.body.current ?? null) : null;
+    }
 }
+
+export const saysWhy = (error: unknown): string =>
+    error instanceof Error ? error.message : 'That did not work.';
+
+export const isMissing = (error: unknown): boolean => error instanceof Problem && error.status === 404;
 
 function token(): string {
     const found = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie);
     return found?.[1] === undefined ? '' : decodeURIComponent(found[1]);
 }
 
-async function call<T>(method: string, path: string, body?: unknown, raw?: string | FormData): Promise<T> {
-    let response: Response;
-    try {
-        response = await fetch(`/api/v1/${path}`, {
-            method,
-            credentials: 'same-origin',
-            headers: {
-                Accept: 'application/json',
-                'X-XSRF-TOKEN': token(),
-                // A form names its own type, with the boundary between its parts.
-                ...((body === undefined && raw === undefined) || raw instanceof FormData
-                    ? {}
-                    : { 'Content-Type': 'application/json' }),
-            },
-            ...(raw !== undefined ? { body: raw } : body === undefined ? {} : { body: JSON.stringify(body) }),
-        });
-    } catch {
-        throw new Problem({
+const isProblem = (read: unknown): read is ProblemBody =>
+    typeof read === 'object' && read !== null && 'detail' in read && 'status' in read;
+
+/** The client does not throw by itself: what is refused becomes a typed error here, once. */
+const refusals: Middleware = {
+    onRequest({ request }) {
+        request.headers.set('Accept', 'application/json');
+        request.headers.set('X-XSRF-TOKEN', token());
+        return request;
+    },
+    async onResponse({ response }) {
+        if (response.ok) return;
+        const read: unknown = await response.json().catch(() => null);
+        throw new Problem(
+            isProblem(read)
+                ? read
+                : {
+                      title: 'Something broke',
+                      status: response.status,
+                      detail: `The server answered ${response.status} without saying why.`,
+                      errors: [],
+                  },
+        );
+    },
+    onError() {
+        return new Problem({
             title: 'No connection',
             status: 0,
             detail: 'The server cannot be reached. Nothing was lost: try again when the connection is back.',
             errors: [],
         });
-    }
-    if (response.status === 204) return undefined as T;
-    const read: unknown = await response.json().catch(() => null);
-    if (!response.ok) {
-        throw new Problem(
-            (read as ProblemBody | null) ?? {
-                title: 'Something broke',
-                status: response.status,
-                detail: `The server answered ${response.status} without saying why.`,
-                errors: [],
-            },
-        );
-    }
-    return read as T;
-}
-
-export const api = {
-    get: <T>(path: string) => call<T>('GET', path),
-    post: <T>(path: string, body?: unknown) => call<T>('POST', path, body ?? {}),
-    /** A file as it is, so that what is wrong in it is said by the server with its place. */
-    file: <T>(path: string, text: string) => call<T>('POST', path, undefined, text),
-    form: <T>(path: string, form: FormData) => call<T>('POST', path, undefined, form),
-    put: <T>(path: string, body: unknown) => call<T>('PUT', path, body),
-    remove: <T>(path: string, body?: unknown) => call<T>('DELETE', path, body ?? {}),
+    },
 };
 
-export const saysWhy = (error: unknown): string =>
-    error instanceof Error ? error.message : 'That did not work.';
+export const client = createClient<paths>({ baseUrl: '/api/v1', credentials: 'same-origin' });
+client.use(refusals);
+
+/** The answer itself. */
+export async function given<T>(answer: Promise<{ data?: T }>): Promise<T> {
+    const { data } = await answer;
+    if (data === undefined) {
+        throw new Problem({
+            title: 'No answer',
+            status: 0,
+            detail: 'The server gave an empty answer. Try again.',
+            errors: [],
+        });
+    }
+    return data;
+}
+
+/** A file as it is, so that what is wrong in it is said by the server with its place. */
+export const asText = (text: string) => ({
+    body: text as never,
+    bodySerializer: () => text,
+    headers: { 'Content-Type': 'application/json' },
+});

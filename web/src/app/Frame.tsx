@@ -1,50 +1,44 @@
+import {
+    BulbOutlined,
+    EditOutlined,
+    LogoutOutlined,
+    MoonOutlined,
+    OrderedListOutlined,
+    QuestionOutlined,
+    SafetyCertificateOutlined,
+    TableOutlined,
+} from '@ant-design/icons';
 import { useQueryClient } from '@tanstack/react-query';
-import { Modal } from 'antd';
-import { type ReactNode, useEffect, useState } from 'react';
+import { Button } from 'antd';
+import { type ReactNode, useState } from 'react';
 import { NavLink, useLocation, useNavigate } from 'react-router';
-import { api } from '../api/client';
+import { signOut } from '../api/session';
+import { Help } from './Help';
+import { useKey } from './keys';
 import { can, usePerson } from './session';
 import { switchLamp, useDark } from './theme';
 
-const PLACES: [string, string, string, ReactNode][] = [
-    ['/standard', 'Standard', 'standard.read', <path key="s" d="M5 3v14M5.5 5h4M5.5 9h7M5.5 13h10" />],
-    ['/orders', 'Orders', 'orders.read', <path key="o" d="M3.5 4h13v12h-13zM3.5 8h13M9 8v8" />],
-    ['/bench', 'Bench', 'bench.use', <path key="b" d="m5 12 7.5-8 3 3L8 14.500l-4 1zM3 17.500h14" />],
-    [
-        '/check',
-        'Check',
-        'check.read',
-        <path
-            key="c"
-            d="M8.500 3.500a5 5 0 1 1 0 10 5 5 0 0 1 0-10zM12.500 12.500l4 4M6.500 8.500l1.500 1.500 3-3"
-        />,
-    ],
+/** The rail in the order of the job; `within` names pages that belong to a place without lying under its address. */
+const PLACES = [
+    { to: '/standard', name: 'Standard', needs: 'standard.read', within: [], icon: <OrderedListOutlined /> },
+    {
+        to: '/orders',
+        name: 'Orders',
+        needs: 'orders.read',
+        within: ['/schemes', '/figures', '/units'],
+        icon: <TableOutlined />,
+    },
+    { to: '/bench', name: 'Bench', needs: 'bench.use', within: [], icon: <EditOutlined /> },
+    {
+        to: '/check',
+        name: 'Check',
+        needs: 'check.read',
+        within: ['/certificates'],
+        icon: <SafetyCertificateOutlined />,
+    },
 ];
 
-// Pages that belong to a place without lying under its address.
-const WITHIN: Record<string, string[]> = {
-    '/orders': ['/schemes', '/figures', '/units'],
-    '/check': ['/certificates'],
-};
-
-const KEYS: [string, string][] = [
-    ['?', 'this list'],
-    ['arrow keys', 'Standard: move over the ladder'],
-    ['Enter', 'Standard: edit the cell · Check: next question'],
-    ['c', 'Standard: copy a cell to the right'],
-    ['u r', 'Standard: undo and redo your edits'],
-    ['f', 'Standard: find a clause'],
-    ['Ctrl Enter · Esc', 'Standard: keep the edit · leave it as it was'],
-    ['u', 'Plan: take the last change back'],
-    ['Delete · Esc', 'Plan: take the chosen step out · close it'],
-    ['arrow keys · Delete', 'Figures: move a point of an outline · take it out'],
-    ['Enter · Esc', 'Figures: close an outline · drop it'],
-    ['y f s x', 'Check: yes, fault, cannot be seen, does not apply'],
-    ['n b', 'Bench: next pass, pass before'],
-    ['a', 'Bench: all models done'],
-];
-
-/** The rail in the order of the job. Pages put their own top line in with <Top>. */
+/** Pages put their own top line in with <Top>. */
 export function Frame({ children }: { children: ReactNode }) {
     const person = usePerson();
     const queries = useQueryClient();
@@ -52,19 +46,9 @@ export function Frame({ children }: { children: ReactNode }) {
     const dark = useDark();
     const at = useLocation().pathname;
     const [help, setHelp] = useState(false);
-    useEffect(() => {
-        const press = (e: KeyboardEvent) => {
-            if (
-                e.key === '?' &&
-                !(e.target instanceof HTMLElement && /INPUT|TEXTAREA|SELECT/.test(e.target.tagName))
-            )
-                setHelp(true);
-        };
-        window.addEventListener('keydown', press);
-        return () => window.removeEventListener('keydown', press);
-    }, []);
+    useKey('?', () => setHelp(true));
     const leave = async () => {
-        await api.remove('session');
+        await signOut();
         queries.clear();
         await go('/');
     };
@@ -72,64 +56,41 @@ export function Frame({ children }: { children: ReactNode }) {
         <div className="frame">
             <nav className="rail" aria-label="Places">
                 <img src="/mark.svg" alt="Ordotype" />
-                {PLACES.filter(([, , ability]) => can(person, ability)).map(([to, name, , icon]) => (
+                {PLACES.filter((p) => can(person, p.needs)).map((p) => (
                     <NavLink
-                        key={to}
-                        to={to}
+                        key={p.to}
+                        to={p.to}
                         className={({ isActive }) =>
-                            isActive || WITHIN[to]?.some((p) => at.startsWith(p)) ? 'here' : ''
+                            isActive || p.within.some((w) => at.startsWith(w)) ? 'here' : ''
                         }
                     >
-                        <svg viewBox="0 0 20 20" aria-hidden="true">
-                            {icon}
-                        </svg>
-                        {name}
+                        {p.icon}
+                        {p.name}
                     </NavLink>
                 ))}
                 <div className="foot">
-                    <button onClick={() => setHelp(true)}>
-                        <svg viewBox="0 0 20 20" aria-hidden="true">
-                            <path d="M7 7.500a3 3 0 1 1 4 2.800c-.8.300-1 .9-1 1.700M10 15v.100" />
-                        </svg>
+                    <Button type="text" icon={<QuestionOutlined />} onClick={() => setHelp(true)}>
                         Keys
-                    </button>
-                    <button onClick={switchLamp}>
-                        <svg viewBox="0 0 20 20" aria-hidden="true">
-                            {dark ? (
-                                <path d="M10 6.500a3.500 3.500 0 1 1 0 7 3.500 3.500 0 0 1 0-7zM10 2v2M10 16v2M2 10h2M16 10h2" />
-                            ) : (
-                                <path d="M15.500 12A6 6 0 0 1 8 4.500 6 6 0 1 0 15.500 12z" />
-                            )}
-                        </svg>
+                    </Button>
+                    <Button
+                        type="text"
+                        icon={dark ? <BulbOutlined /> : <MoonOutlined />}
+                        onClick={switchLamp}
+                    >
                         {dark ? 'Day' : 'Lamp'}
-                    </button>
-                    <button onClick={() => void leave()} aria-label={`Sign out ${person?.name ?? ''}`}>
-                        <svg viewBox="0 0 20 20" aria-hidden="true">
-                            <path d="M8 3.500H4v13h4M12.500 6.500 16 10l-3.500 3.500M16 10H8" />
-                        </svg>
+                    </Button>
+                    <Button
+                        type="text"
+                        icon={<LogoutOutlined />}
+                        onClick={() => void leave()}
+                        aria-label={`Sign out ${person?.name ?? ''}`}
+                    >
                         {person?.name.split(' ')[0]}
-                    </button>
+                    </Button>
                 </div>
             </nav>
             <main>{children}</main>
-            <Modal open={help} title="Keys" footer={null} onCancel={() => setHelp(false)}>
-                <table className="plain">
-                    <tbody>
-                        {KEYS.map(([key, what]) => (
-                            <tr key={key}>
-                                <td>
-                                    <kbd>{key}</kbd>
-                                </td>
-                                <td>{what}</td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </table>
-            </Modal>
+            <Help open={help} close={() => setHelp(false)} />
         </div>
     );
-}
-
-export function Top({ children }: { children: ReactNode }) {
-    return <header className="top">{children}</header>;
 }

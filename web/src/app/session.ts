@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '../api/client';
-import type { Person, Session } from '../api/types';
+import { sessionQuery } from '../api/session';
+import type { Person } from '../api/types';
 
-export const useSession = () =>
-    useQuery({ queryKey: ['session'], queryFn: () => api.get<Session>('session'), staleTime: 60_000 });
+export const useSession = () => useQuery(sessionQuery());
 
 export const usePerson = (): Person | null => useSession().data?.person ?? null;
 

@@ -1,6 +1,9 @@
 import type { FigureArea } from '../api/types';
 
-/** The schematic figure, drawn from the outlines of its areas in the order of their layers; areas that are lit stand out. */
+/**
+ * The schematic figure, drawn from the outlines of its areas in the order of their layers; areas that are
+ * lit stand out.
+ */
 export function Figure({
     areas,
     view,
@@ -49,7 +52,7 @@ export function Figure({
             {numbers &&
                 drawn.map((area) => {
                     const ring = area.outline[view]?.[0];
-                    if (!ring || (dims && !(lit?.includes(area.key) ?? false))) return null;
+                    if (!ring || (dims && !lit.includes(area.key))) return null;
                     const xs = ring.map(([x = 0]) => x),
                         ys = ring.map(([, y = 0]) => y);
                     const x = ((Math.min(...xs) + Math.max(...xs)) / 2) * w,

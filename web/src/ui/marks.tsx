@@ -58,7 +58,7 @@ export function ExtentMark({
     const pale = 'var(--rule)';
     const ink = 'var(--ink)';
     return (
-        <span style={{ display: 'inline-flex', alignItems: 'center', gap: 3, flex: 'none' }}>
+        <span className="extent-mark">
             <svg
                 width="14"
                 height="14"
@@ -101,41 +101,40 @@ const STAGES: Record<Stage, string> = {
 };
 export const stageWords = (stage: Stage): string => STAGES[stage];
 
-/** One small cell for each model, by stage. */
-export function StageStrip({
+/** One small cell for each model, by stage; those that may be picked are buttons. */
+export function StageStrip<P extends { id: number; number: number; stage: Stage }>({
     pieces,
     pick,
+    may = () => true,
 }: {
-    pieces: { id: number; number: number; stage: Stage }[];
+    pieces: P[];
     pick?: (id: number) => void;
+    may?: (piece: P) => boolean;
 }) {
     return (
         <div className="cells" role="list" aria-label="models by stage">
-            {pieces.map((p) =>
-                pick ? (
+            {pieces.map((p) => {
+                const name = `model ${p.number}: ${STAGES[p.stage]}`;
+                return (
                     <span key={p.id} role="listitem">
-                        <button
-                            type="button"
-                            className={`cell ${p.stage}`}
-                            title={`model ${p.number}: ${STAGES[p.stage]}`}
-                            aria-label={`model ${p.number}: ${STAGES[p.stage]}`}
-                            onClick={() => pick(p.id)}
-                        >
-                            {p.number}
-                        </button>
+                        {pick && may(p) ? (
+                            <button
+                                type="button"
+                                className={`cell ${p.stage}`}
+                                title={name}
+                                aria-label={name}
+                                onClick={() => pick(p.id)}
+                            >
+                                {p.number}
+                            </button>
+                        ) : (
+                            <span className={`cell ${p.stage}`} title={name} role="img" aria-label={name}>
+                                {p.number}
+                            </span>
+                        )}
                     </span>
-                ) : (
-                    <span
-                        key={p.id}
-                        role="listitem"
-                        className={`cell ${p.stage}`}
-                        title={`model ${p.number}: ${STAGES[p.stage]}`}
-                        aria-label={`model ${p.number}: ${STAGES[p.stage]}`}
-                    >
-                        {p.number}
-                    </span>
-                ),
-            )}
+                );
+            })}
         </div>
     );
 }

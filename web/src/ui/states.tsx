@@ -1,34 +1,35 @@
+import { Button, Empty as Nothing, Result, Skeleton } from 'antd';
 import type { ReactNode } from 'react';
 import { saysWhy } from '../api/client';
+import { Says } from './Says';
 
 export function Loading({ what }: { what: string }) {
     return (
-        <div className="state" role="status">
-            <p>Reading {what} …</p>
+        <div className="state-wait" role="status">
+            <p className="soft">Reading {what} …</p>
+            <Skeleton active title={false} paragraph={{ rows: 5 }} />
         </div>
     );
 }
 
 export function Failed({ error, again }: { error: unknown; again?: () => void }) {
     return (
-        <div className="state" role="alert">
-            <h2>This could not be read</h2>
-            <p>{saysWhy(error)}</p>
-            {again && (
-                <button className="btn" onClick={again}>
-                    Try again
-                </button>
-            )}
+        <div role="alert">
+            <Result
+                status="warning"
+                title="This could not be read"
+                subTitle={saysWhy(error)}
+                extra={again && <Button onClick={again}>Try again</Button>}
+            />
         </div>
     );
 }
 
 export function Empty({ title, children }: { title: string; children?: ReactNode }) {
     return (
-        <div className="state">
-            <h2>{title}</h2>
+        <Nothing className="state" image={null} description={<h2>{title}</h2>}>
             {children}
-        </div>
+        </Nothing>
     );
 }
 
@@ -36,11 +37,11 @@ export function Empty({ title, children }: { title: string; children?: ReactNode
 export function Caution({ text }: { text: string | null | undefined }) {
     if (!text) return null;
     return (
-        <p className="says warn small" style={{ margin: '6px 0' }}>
+        <Says kind="warn" className="small my-6">
             {text}
             {/local rules/i.test(text)
                 ? ''
                 : ' Local rules, the safety data sheet and trained advice come first.'}
-        </p>
+        </Says>
     );
 }

@@ -1,27 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link } from 'react-router';
-import { api } from '../../api/client';
+import { Progress } from 'antd';
 import type { BenchUnit } from '../../api/types';
-import { Top } from '../../app/Frame';
+import { benchQuery } from '../../api/work';
+import { Top } from '../../app/Top';
+import { LinkButton } from '../../ui/LinkButton';
 import { StageStrip } from '../../ui/marks';
+import { Says } from '../../ui/Says';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { day } from '../../ui/when';
+import css from './Bench.module.css';
 
 export default function BenchPage() {
-    const query = useQuery({ queryKey: ['bench'], queryFn: () => api.get<{ data: BenchUnit[] }>('bench') });
+    const query = useQuery(benchQuery());
     return (
         <div className="bench">
             <Top>
                 <h1>Bench</h1>
                 <span className="soft">what is released, the most urgent first</span>
             </Top>
-            <div
-                className="page"
-                style={{
-                    display: 'grid',
-                    gap: 14,
-                    gridTemplateColumns: 'repeat(auto-fill, minmax(340px, 1fr))',
-                }}
-            >
+            <div className={`page ${css.batches}`}>
                 {query.isPending ? (
                     <Loading what="the bench" />
                 ) : query.isError ? (
@@ -31,55 +28,34 @@ export default function BenchPage() {
                         <p>The lead releases units from their plans. Then they wait here.</p>
                     </Empty>
                 ) : (
-                    query.data.data.map((u) => {
-                        const done = u.pieces.reduce((n, p) => n + Math.min(p.done, u.steps), 0);
-                        const back = u.pieces.filter((p) => p.stage === 'rework').length;
-                        return (
-                            <section
-                                key={u.id}
-                                className="card pad"
-                                style={{ display: 'flex', flexDirection: 'column', gap: 12 }}
-                            >
-                                <div>
-                                    <h2>
-                                        {u.pieces.length} × {u.sculpt}
-                                    </h2>
-                                    <span className="soft">
-                                        {u.tier} · {u.title}
-                                        {u.due_on
-                                            ? ` · due ${new Date(u.due_on).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}`
-                                            : ''}
-                                    </span>
-                                </div>
-                                <div
-                                    className="bar"
-                                    role="img"
-                                    aria-label={`${Math.round((100 * done) / Math.max(1, u.steps * u.pieces.length))} % done`}
-                                >
-                                    <i
-                                        style={{
-                                            width: `${(100 * done) / Math.max(1, u.steps * u.pieces.length)}%`,
-                                        }}
-                                    />
-                                </div>
-                                <StageStrip pieces={u.pieces} />
-                                {back > 0 && (
-                                    <p className="says bad" style={{ margin: 0 }}>
-                                        {back} sent back by the check
-                                    </p>
-                                )}
-                                <Link
-                                    className="btn main big"
-                                    style={{ marginTop: 'auto' }}
-                                    to={`/bench/${u.id}`}
-                                >
-                                    Work on this batch
-                                </Link>
-                            </section>
-                        );
-                    })
+                    query.data.data.map((u) => <Batch key={u.id} unit={u} />)
                 )}
             </div>
         </div>
+    );
+}
+
+function Batch({ unit: u }: { unit: BenchUnit }) {
+    const done = u.pieces.reduce((n, p) => n + Math.min(p.done, u.steps), 0);
+    const back = u.pieces.filter((p) => p.stage === 'rework').length;
+    const percent = Math.round((100 * done) / Math.max(1, u.steps * u.pieces.length));
+    return (
+        <section className={`card pad ${css.batch}`}>
+            <div>
+                <h2>
+                    {u.pieces.length} × {u.sculpt}
+                </h2>
+                <span className="soft">
+                    {u.tier} · {u.title}
+                    {u.due_on ? ` · due ${day(u.due_on, false)}` : ''}
+                </span>
+            </div>
+            <Progress percent={percent} size="small" aria-label="Steps done" />
+            <StageStrip pieces={u.pieces} />
+            {back > 0 && <Says kind="bad">{back} sent back by the check</Says>}
+            <LinkButton className={css.work} type="primary" size="large" to={`/bench/${u.id}`}>
+                Work on this batch
+            </LinkButton>
+        </section>
     );
 }

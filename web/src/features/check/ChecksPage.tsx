@@ -1,41 +1,115 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { App } from 'antd';
+import { App, Button, Flex } from 'antd';
 import { Link, useNavigate } from 'react-router';
-import { api, saysWhy } from '../../api/client';
-import type { Certificate, Check, CheckUnit } from '../../api/types';
-import { Top } from '../../app/Frame';
+import type { CheckUnit } from '../../api/types';
+import { checksQuery, openCheck, signOffsQuery, signPieces } from '../../api/work';
+import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
+import { Top } from '../../app/Top';
 import { StageStrip } from '../../ui/marks';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { day } from '../../ui/when';
+import css from './Check.module.css';
 
 export default function ChecksPage() {
-    const query = useQuery({ queryKey: ['checks'], queryFn: () => api.get<{ data: CheckUnit[] }>('checks') });
-    const signed = useQuery({
-        queryKey: ['sign-offs'],
-        queryFn: () =>
-            api.get<{
-                data: { number: number; kind: string; signed_at: string; by: string; pieces: string[] }[];
-            }>('sign-offs'),
-    });
+    const query = useQuery(checksQuery());
+    return (
+        <>
+            <Top>
+                <h1>Check</h1>
+                <span className="soft">what waits to be looked at and signed</span>
+            </Top>
+            <div className={`page ${css.list}`}>
+                <Flex vertical gap={14}>
+                    {query.isPending ? (
+                        <Loading what="what waits" />
+                    ) : query.isError ? (
+                        <Failed error={query.error} again={() => void query.refetch()} />
+                    ) : query.data.data.length === 0 ? (
+                        <Empty title="Nothing waits for a check">
+                            <p>Painters offer finished models from the bench. Then they are here.</p>
+                        </Empty>
+                    ) : (
+                        query.data.data.map((u) => <UnitToCheck key={u.id} unit={u} />)
+                    )}
+                </Flex>
+                <SignedOff />
+            </div>
+        </>
+    );
+}
+
+/** A unit with its models as cells; one that waits is opened by its cell, the next one by the button. */
+function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
     const person = usePerson();
     const go = useNavigate();
-    const queries = useQueryClient();
-    const { message, modal } = App.useApp();
-    const say = (e: unknown) => void message.error(saysWhy(e), 6);
+    const notices = useNotices();
     const open = useMutation({
-        mutationFn: (piece: number) => api.post<Check>(`pieces/${piece}/check`),
+        mutationFn: openCheck,
         onSuccess: (check) => go(`/check/${check.id}`),
-        onError: say,
+        onError: notices.failed,
     });
+    const waiting = u.pieces.filter((p) => p.stage === 'offered');
+    const passed = u.pieces.filter((p) => p.stage === 'passed');
+    const answers = can(person, 'check.answer');
+    const enter = (id: number) => {
+        const piece = waiting.find((p) => p.id === id);
+        if (piece?.open_check != null) void go(`/check/${piece.open_check}`);
+        else if (piece && answers) open.mutate(id);
+    };
+    const next = waiting.find((p) => p.open_check !== null) ?? (answers ? waiting[0] : undefined);
+    return (
+        <section className="card pad">
+            <Flex gap={12} align="center" wrap>
+                <div className="grow">
+                    <h2>{u.sculpt}</h2>
+                    <span className="soft">
+                        {u.tier} v{u.standard_version} · {u.title} · {u.order_number}
+                    </span>
+                </div>
+                {passed.length > 0 && can(person, 'sign') && (
+                    <Sign unit={u} pieces={passed.map((p) => p.id)} />
+                )}
+                {next && (
+                    <Button
+                        type={passed.length > 0 ? 'default' : 'primary'}
+                        disabled={open.isPending}
+                        onClick={() => enter(next.id)}
+                    >
+                        {next.open_check !== null
+                            ? `Go on with model ${next.number}`
+                            : `Check the next: model ${next.number}${next.rounds > 0 ? ', again' : ''}`}
+                    </Button>
+                )}
+            </Flex>
+            <div className="mt-12">
+                <StageStrip pieces={u.pieces} pick={enter} may={(p) => waiting.some((w) => w.id === p.id)} />
+            </div>
+            {waiting.length === 0 && passed.length === 0 && (
+                <p className="soft small mt-8">
+                    {u.pieces.some((p) => p.stage === 'rework')
+                        ? 'Sent back models are on the bench.'
+                        : 'All signed off.'}
+                </p>
+            )}
+        </section>
+    );
+}
+
+function Sign({ unit: u, pieces }: { unit: CheckUnit; pieces: number[] }) {
+    const queries = useQueryClient();
+    const go = useNavigate();
+    const notices = useNotices();
+    const { modal } = App.useApp();
     const sign = useMutation({
-        mutationFn: (pieces: number[]) => api.post<Certificate>('sign-offs', { pieces }),
+        mutationFn: signPieces,
         onSuccess: async (c) => {
             await queries.invalidateQueries();
             await go(`/certificates/${c.number}`);
         },
-        onError: say,
+        onError: notices.failed,
     });
-    const ask = (u: CheckUnit, pieces: number[]) =>
+    const ask = () =>
         modal.confirm({
             title: `Sign off ${pieces.length} ${pieces.length === 1 ? 'model' : 'models'}?`,
             icon: null,
@@ -52,125 +126,31 @@ export default function ChecksPage() {
             onOk: () => sign.mutateAsync(pieces).catch(() => undefined),
         });
     return (
-        <>
-            <Top>
-                <h1>Check</h1>
-                <span className="soft">what waits to be looked at and signed</span>
-            </Top>
-            <div
-                className="page"
-                style={{
-                    display: 'grid',
-                    gap: 14,
-                    gridTemplateColumns: 'minmax(0, 1fr) 280px',
-                    alignItems: 'start',
-                }}
-            >
-                <div style={{ display: 'grid', gap: 14 }}>
-                    {query.isPending ? (
-                        <Loading what="what waits" />
-                    ) : query.isError ? (
-                        <Failed error={query.error} again={() => void query.refetch()} />
-                    ) : query.data.data.length === 0 ? (
-                        <Empty title="Nothing waits for a check">
-                            <p>Painters offer finished models from the bench. Then they are here.</p>
-                        </Empty>
-                    ) : (
-                        query.data.data.map((u) => {
-                            const waiting = u.pieces.filter((p) => p.stage === 'offered');
-                            const passed = u.pieces.filter((p) => p.stage === 'passed');
-                            return (
-                                <section key={u.id} className="card pad" style={{ display: 'grid', gap: 10 }}>
-                                    <div
-                                        style={{
-                                            display: 'flex',
-                                            gap: 12,
-                                            alignItems: 'center',
-                                            flexWrap: 'wrap',
-                                        }}
-                                    >
-                                        <div style={{ flex: 1 }}>
-                                            <h2>{u.sculpt}</h2>
-                                            <span className="soft">
-                                                {u.tier} v{u.standard_version} · {u.title} · {u.order_number}
-                                            </span>
-                                        </div>
-                                        {passed.length > 0 && can(person, 'sign') && (
-                                            <button
-                                                className="btn main"
-                                                onClick={() =>
-                                                    ask(
-                                                        u,
-                                                        passed.map((p) => p.id),
-                                                    )
-                                                }
-                                            >
-                                                Sign off {passed.length} passed
-                                            </button>
-                                        )}
-                                    </div>
-                                    <StageStrip pieces={u.pieces} />
-                                    {waiting.length > 0 && (
-                                        <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
-                                            {waiting.map((p) =>
-                                                p.open_check !== null ? (
-                                                    <Link
-                                                        key={p.id}
-                                                        className="btn"
-                                                        to={`/check/${p.open_check}`}
-                                                    >
-                                                        Go on with model {p.number}
-                                                    </Link>
-                                                ) : (
-                                                    can(person, 'check.answer') && (
-                                                        <button
-                                                            key={p.id}
-                                                            className="btn"
-                                                            disabled={open.isPending}
-                                                            onClick={() => open.mutate(p.id)}
-                                                        >
-                                                            Check model {p.number}
-                                                            {p.rounds > 0 ? ', again' : ''}
-                                                        </button>
-                                                    )
-                                                ),
-                                            )}
-                                        </div>
-                                    )}
-                                    {waiting.length === 0 && passed.length === 0 && (
-                                        <span className="soft small">
-                                            {u.pieces.some((p) => p.stage === 'rework')
-                                                ? 'Sent back models are on the bench.'
-                                                : 'All signed off.'}
-                                        </span>
-                                    )}
-                                </section>
-                            );
-                        })
-                    )}
-                </div>
-                <section className="card pad">
-                    <div className="eyebrow">Signed off</div>
-                    {signed.data?.data.length === 0 && <p className="soft small">Nothing yet.</p>}
-                    {signed.data?.data.map((s) => (
-                        <p key={s.number} style={{ margin: '8px 0 0' }}>
-                            <Link to={`/certificates/${s.number}`} className="strong">
-                                No. {s.number}
-                                {s.kind === 'withdrawal' ? ', withdrawal' : ''}
-                            </Link>
-                            <br />
-                            <span className="small soft">
-                                {new Date(s.signed_at).toLocaleDateString('en-GB', {
-                                    day: 'numeric',
-                                    month: 'short',
-                                    year: 'numeric',
-                                })}
-                                , {s.by}, {s.pieces.length} {s.pieces.length === 1 ? 'model' : 'models'}
-                            </span>
-                        </p>
-                    ))}
-                </section>
-            </div>
-        </>
+        <Button type="primary" onClick={() => void ask()}>
+            Sign off {pieces.length} passed
+        </Button>
+    );
+}
+
+function SignedOff() {
+    const signed = useQuery(signOffsQuery());
+    return (
+        <section className="card pad">
+            <div className="eyebrow">Signed off</div>
+            {signed.data?.data.length === 0 && <p className="soft small">Nothing yet.</p>}
+            {signed.data?.data.map((s) => (
+                <p className="mt-8" key={s.number}>
+                    <Link to={`/certificates/${s.number}`} className="strong">
+                        No. {s.number}
+                        {s.kind === 'withdrawal' ? ', withdrawal' : ''}
+                    </Link>
+                    <br />
+                    <span className="small soft">
+                        {day(s.signed_at)}, {s.by}, {s.pieces.length}{' '}
+                        {s.pieces.length === 1 ? 'model' : 'models'}
+                    </span>
+                </p>
+            ))}
+        </section>
     );
 }

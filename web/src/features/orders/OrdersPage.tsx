@@ -1,41 +1,30 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Modal } from 'antd';
-import { type FormEvent, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { api, saysWhy } from '../../api/client';
-import type { Order, OrderBrief } from '../../api/types';
-import { Top } from '../../app/Frame';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Flex, Input, Table } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ordersQuery } from '../../api/orders';
+import type { OrderBrief } from '../../api/types';
+import { Top } from '../../app/Top';
 import { StageStrip } from '../../ui/marks';
+import { Pick } from '../../ui/Pick';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { plain } from '../standard/words';
+import { Due } from './Due';
+import { NewOrder } from './NewOrder';
+import css from './Orders.module.css';
 import { OrdersTabs } from './OrdersTabs';
-
-export const due = (order: { due_on: string | null; late: boolean }) =>
-    order.due_on ? (
-        <span
-            className={order.late ? 'strong' : 'soft'}
-            style={order.late ? { color: 'var(--fault)' } : undefined}
-        >
-            {order.late ? 'late, was due ' : 'due '}
-            {new Date(order.due_on).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })}
-        </span>
-    ) : (
-        <span className="soft">no date</span>
-    );
 
 export default function OrdersPage() {
     const [making, setMaking] = useState(false);
-    const query = useQuery({
-        queryKey: ['orders'],
-        queryFn: () => api.get<{ data: OrderBrief[] }>('orders'),
-    });
+    const query = useQuery(ordersQuery());
     return (
         <>
             <Top>
                 <h1>Orders</h1>
                 <span className="room" />
-                <button className="btn main" onClick={() => setMaking(true)}>
+                <Button type="primary" onClick={() => setMaking(true)}>
                     New order
-                </button>
+                </Button>
             </Top>
             <OrdersTabs />
             <div className="page">
@@ -46,125 +35,98 @@ export default function OrdersPage() {
                 ) : query.data.data.length === 0 ? (
                     <Empty title="No orders yet">
                         <p>An order says what a client wants: figures, how many, at which tier.</p>
-                        <button className="btn main" onClick={() => setMaking(true)}>
+                        <Button type="primary" onClick={() => setMaking(true)}>
                             Open the first one
-                        </button>
+                        </Button>
                     </Empty>
                 ) : (
-                    <div className="card" style={{ overflow: 'hidden' }}>
-                        <table className="plain">
-                            <thead>
-                                <tr>
-                                    <th>Order</th>
-                                    <th>Due</th>
-                                    <th>Stands</th>
-                                    <th>Units and models</th>
-                                </tr>
-                            </thead>
-                            <tbody>
-                                {query.data.data.map((o) => (
-                                    <tr key={o.id}>
-                                        <td style={{ width: 280 }}>
-                                            <Link
-                                                to={`/orders/${o.id}`}
-                                                className="strong"
-                                                style={{ fontSize: 15 }}
-                                            >
-                                                {o.title}
-                                            </Link>
-                                            <div className="soft small">
-                                                {o.number} · {o.client} · standard v{o.standard_version}
-                                            </div>
-                                        </td>
-                                        <td style={{ width: 150 }}>{due(o)}</td>
-                                        <td style={{ width: 100 }}>{o.status.replace('_', ' ')}</td>
-                                        <td>
-                                            <div style={{ display: 'grid', gap: 6 }}>
-                                                {o.units.map((u) => (
-                                                    <div
-                                                        key={u.id}
-                                                        style={{
-                                                            display: 'grid',
-                                                            gridTemplateColumns: '190px 1fr',
-                                                            gap: 10,
-                                                            alignItems: 'center',
-                                                        }}
-                                                    >
-                                                        <span className="small">
-                                                            {u.pieces.length} × {u.sculpt}
-                                                            <br />
-                                                            <span className="soft">{u.tier_name}</span>
-                                                        </span>
-                                                        <StageStrip pieces={u.pieces} />
-                                                    </div>
-                                                ))}
-                                            </div>
-                                        </td>
-                                    </tr>
-                                ))}
-                            </tbody>
-                        </table>
-                    </div>
+                    <Orders orders={query.data.data} />
                 )}
             </div>
-            <NewOrder open={making} onClose={() => setMaking(false)} />
+            <NewOrder open={making} close={() => setMaking(false)} />
         </>
     );
 }
 
-function NewOrder({ open, onClose }: { open: boolean; onClose: () => void }) {
-    const queries = useQueryClient();
-    const go = useNavigate();
-    const [form, setForm] = useState({ client: '', title: '', brief: '', due_on: '' });
-    const make = useMutation({
-        mutationFn: () =>
-            api.post<Order>('orders', { ...form, due_on: form.due_on || null, brief: form.brief || null }),
-        onSuccess: async (order) => {
-            await queries.invalidateQueries({ queryKey: ['orders'] });
-            onClose();
-            await go(`/orders/${order.id}`);
-        },
-    });
-    const text = (key: 'client' | 'title' | 'due_on', label: string, type = 'text') => (
-        <label className="field">
-            <span>{label}</span>
-            <input
-                className="input"
-                type={type}
-                required={key !== 'due_on'}
-                value={form[key]}
-                onChange={(e) => setForm({ ...form, [key]: e.target.value })}
-            />
-        </label>
+/** All of them, narrowed by what is typed and by how they stand. */
+function Orders({ orders }: { orders: OrderBrief[] }) {
+    const [find, setFind] = useState('');
+    const [stands, setStands] = useState('');
+    const wanted = find.trim().toLowerCase();
+    const shown = orders.filter(
+        (o) =>
+            (stands === '' || o.status === stands) &&
+            `${o.title} ${o.number} ${o.client} ${o.units.map((u) => u.sculpt).join(' ')}`
+                .toLowerCase()
+                .includes(wanted),
     );
-    const submit = (e: FormEvent) => {
-        e.preventDefault();
-        make.mutate();
-    };
     return (
-        <Modal open={open} title="New order" footer={null} onCancel={onClose}>
-            <form style={{ display: 'grid', gap: 12 }} onSubmit={submit}>
-                {text('client', 'Client')}
-                {text('title', 'What it is called')}
-                {text('due_on', 'Due on', 'date')}
-                <label className="field">
-                    <span>Brief: what it is for, what the client expects</span>
-                    <textarea
-                        className="input"
-                        rows={3}
-                        value={form.brief}
-                        onChange={(e) => setForm({ ...form, brief: e.target.value })}
-                    />
-                </label>
-                {make.isError && (
-                    <p className="says bad" role="alert">
-                        {saysWhy(make.error)}
-                    </p>
-                )}
-                <button className="btn main" disabled={make.isPending}>
-                    Open the order
-                </button>
-            </form>
-        </Modal>
+        <>
+            <Flex gap={8} className="mb-12">
+                <Input
+                    className="search"
+                    allowClear
+                    aria-label="Find an order"
+                    placeholder="Order, client or figure"
+                    value={find}
+                    onChange={(e) => setFind(e.target.value)}
+                />
+                <Pick
+                    aria-label="How they stand"
+                    value={stands}
+                    onChange={setStands}
+                    options={[
+                        { value: '', label: 'however they stand' },
+                        ...[...new Set(orders.map((o) => o.status))].map((s) => ({
+                            value: s,
+                            label: plain(s),
+                        })),
+                    ]}
+                />
+            </Flex>
+            <Table
+                className="card"
+                rowKey="id"
+                pagination={false}
+                dataSource={shown}
+                locale={{ emptyText: 'No order is like that.' }}
+                columns={[
+                    { title: 'Order', width: 280, render: (_, o) => <Title order={o} /> },
+                    { title: 'Due', width: 150, render: (_, o) => <Due order={o} /> },
+                    { title: 'Stands', width: 100, render: (_, o) => plain(o.status) },
+                    { title: 'Units and models', render: (_, o) => <Units order={o} /> },
+                ]}
+            />
+        </>
+    );
+}
+
+function Title({ order }: { order: OrderBrief }) {
+    return (
+        <>
+            <Link to={`/orders/${order.id}`} className={`strong ${css.title}`}>
+                {order.title}
+            </Link>
+            <div className="soft small">
+                {order.number} · {order.client} · standard v{order.standard_version}
+            </div>
+        </>
+    );
+}
+
+function Units({ order }: { order: OrderBrief }) {
+    if (order.units.length === 0) return <span className="soft">no units yet</span>;
+    return (
+        <Flex vertical gap={6}>
+            {order.units.map((u) => (
+                <div key={u.id} className={css.unit}>
+                    <span className="small">
+                        {u.pieces.length} × {u.sculpt}
+                        <span className="soft">, {u.tier_name}</span>
+                    </span>
+                    <StageStrip pieces={u.pieces} />
+                </div>
+            ))}
+        </Flex>
     );
 }

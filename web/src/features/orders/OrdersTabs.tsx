@@ -1,20 +1,10 @@
-import { NavLink } from 'react-router';
+import { SubNav } from '../../ui/SubNav';
 
-const PAGES: [string, string][] = [
-    ['/orders', 'Orders'],
-    ['/schemes', 'Schemes'],
-    ['/figures', 'Figures'],
+const PAGES = [
+    { to: '/orders', name: 'Orders' },
+    { to: '/schemes', name: 'Schemes' },
+    { to: '/figures', name: 'Figures' },
 ];
 
 /** What orders are made of. */
-export function OrdersTabs() {
-    return (
-        <nav className="subnav no-print" aria-label="Orders">
-            {PAGES.map(([to, name]) => (
-                <NavLink key={to} to={to} end className={({ isActive }) => (isActive ? 'here' : '')}>
-                    {name}
-                </NavLink>
-            ))}
-        </nav>
-    );
-}
+export const OrdersTabs = () => <SubNav label="Orders" pages={PAGES} />;

@@ -1,21 +1,25 @@
 import { useMutation } from '@tanstack/react-query';
-import { App } from 'antd';
-import { api, saysWhy } from '../../api/client';
+import { Button } from 'antd';
 import type { UnitPlan } from '../../api/types';
+import { amend } from '../../api/units';
+import { useNotices } from '../../app/notices';
 import { minutes } from '../../ui/marks';
 import { effectWords } from '../standard/words';
-import { areaName, type Bend, longName, usesOn } from './bend';
+import { type Bend } from './bend';
+import { areaName, longName, usesOn } from './names';
+import { Says } from '../../ui/Says';
+import { More } from '../../ui/More';
 
 /** How the plan stands to the tier: what is short, over or beyond, each with what puts it right. */
 export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick: (key: string) => void }) {
-    const { message } = App.useApp();
+    const notices = useNotices();
     const { plan, unit } = data;
     const states = plan.requirements.filter((r) => r.state !== null);
     const count = (s: string) => states.filter((r) => r.state === s).length;
     const [bad, over] = [count('short') + count('conflict'), count('over')];
     const leave = useMutation({
         mutationFn: ({ area, technique }: { area: string; technique: string }) =>
-            api.post<UnitPlan>(`units/${unit.id}/amendments`, {
+            amend(unit.id, {
                 revision: unit.revision,
                 amendment: {
                     level: 'unit',
@@ -30,7 +34,7 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
                 },
             }),
         onSuccess: bend.put,
-        onError: (e) => void message.error(saysWhy(e)),
+        onError: notices.failed,
     });
     const doubtful = plan.warnings.filter((w) => w.kind === 'hardly_seen');
     const others = plan.warnings.filter((w) => w.kind !== 'hardly_seen' && w.kind !== 'rule_overruled');
@@ -45,11 +49,11 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
             <div className="eyebrow">
                 Against {unit.tier.name}, v{unit.standard_version}
             </div>
-            <h2 style={{ margin: '2px 0 6px' }}>
+            <h2 className="mt-2 mx-0 mb-6">
                 {bad === 0 ? 'Meets the tier' : `${bad} short`}
                 {over > 0 ? ` · ${over} over` : ''}
             </h2>
-            <p className="small soft" style={{ margin: 0 }}>
+            <p className="small soft m-0">
                 {count('met')} met
                 {plan.surplus.some((s) => !s.beyond && !s.practice)
                     ? ` · ${plan.surplus.filter((s) => !s.beyond && !s.practice).length} steps to spare`
@@ -59,11 +63,7 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
             {states
                 .filter((r) => r.state !== 'met')
                 .map((r, i) => (
-                    <div
-                        key={i}
-                        className={`says small ${r.state === 'over' ? 'warn' : 'bad'}`}
-                        style={{ marginTop: 8 }}
-                    >
+                    <Says key={i} kind={r.state === 'over' ? 'warn' : 'bad'}>
                         <b>
                             {r.state === 'over' ? 'Over' : 'Short'}: {areaName(data, r.area)}
                         </b>
@@ -80,16 +80,12 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
                         {r.area && data.unit.edits[r.area] && data.editable && (
                             <>
                                 {' '}
-                                <button
-                                    className="btn quiet"
-                                    style={{ padding: 0, minHeight: 0 }}
-                                    onClick={() => bend.edit(r.area ?? '', null)}
-                                >
+                                <Button type="link" onClick={() => bend.edit(r.area ?? '', null)}>
                                     As planned
-                                </button>
+                                </Button>
                             </>
                         )}
-                    </div>
+                    </Says>
                 ))}
             {plan.surplus
                 .filter((s) => s.beyond || s.practice)
@@ -97,11 +93,7 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
                     const it = plan.steps.find((x) => x.no === s.step);
                     return (
                         it && (
-                            <div
-                                key={s.step}
-                                className={`says small ${s.beyond ? 'warn' : ''}`}
-                                style={{ marginTop: 8 }}
-                            >
+                            <Says key={s.step} kind={s.beyond ? 'warn' : 'plain'}>
                                 <b>
                                     {s.beyond ? 'Beyond' : 'Practice'}:{' '}
                                     {longName(data, it.technique).toLowerCase()} on{' '}
@@ -113,9 +105,8 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
                                 {data.editable && it.area !== null && s.beyond && (
                                     <>
                                         {' '}
-                                        <button
-                                            className="btn quiet"
-                                            style={{ padding: 0, minHeight: 0 }}
+                                        <Button
+                                            type="link"
                                             onClick={() =>
                                                 bend.edit(
                                                     it.area ?? '',
@@ -126,59 +117,61 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
                                             }
                                         >
                                             Take out
-                                        </button>{' '}
+                                        </Button>{' '}
                                         ·{' '}
-                                        <button
-                                            className="btn quiet"
-                                            style={{ padding: 0, minHeight: 0 }}
-                                            onClick={() => pick(it.key)}
-                                        >
+                                        <Button type="link" onClick={() => pick(it.key)}>
                                             Keep, say why
-                                        </button>
+                                        </Button>
                                     </>
                                 )}
-                            </div>
+                            </Says>
                         )
                     );
                 })}
             {others.map((w, i) => (
-                <div key={i} className="says small" style={{ marginTop: 8 }}>
+                <Says kind="plain" key={i}>
                     {w.text}
-                </div>
+                </Says>
             ))}
             {doubtful.length > 0 && (
-                <details className="small" style={{ marginTop: 8 }}>
-                    <summary>
-                        {doubtful.length} {doubtful.length === 1 ? 'step' : 'steps'} that will hardly be seen
-                    </summary>
+                <More
+                    className="small mt-8"
+                    label={
+                        <>
+                            {doubtful.length} {doubtful.length === 1 ? 'step' : 'steps'} that will hardly be
+                            seen
+                        </>
+                    }
+                >
                     {doubtful.map((w, i) => (
-                        <p key={i} style={{ margin: '6px 0' }}>
+                        <p className="my-6 mx-0" key={i}>
                             {w.text}{' '}
                             {data.editable && data.piece === null && w.area && w.technique && (
-                                <button
-                                    className="btn quiet"
-                                    style={{ padding: 0, minHeight: 0 }}
+                                <Button
+                                    type="link"
                                     disabled={leave.isPending}
                                     onClick={() =>
                                         leave.mutate({ area: w.area ?? '', technique: w.technique ?? '' })
                                     }
                                 >
                                     Leave it out
-                                </button>
+                                </Button>
                             )}
                         </p>
                     ))}
-                </details>
+                </More>
             )}
             {plan.not_applicable.length > 0 && (
-                <details className="small" style={{ marginTop: 8 }}>
-                    <summary>{plan.not_applicable.length} asked for what cannot be there</summary>
+                <More
+                    className="small mt-8"
+                    label={<>{plan.not_applicable.length} asked for what cannot be there</>}
+                >
                     {plan.not_applicable.map((n, i) => (
-                        <p key={i} style={{ margin: '4px 0' }}>
+                        <p className="my-4 mx-0" key={i}>
                             {areaName(data, n.area)}: {effectWords(n.subject)}, {n.reason}
                         </p>
                     ))}
-                </details>
+                </More>
             )}
         </section>
     );

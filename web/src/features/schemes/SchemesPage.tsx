@@ -1,37 +1,27 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Modal } from 'antd';
+import { Button, Form, Input, Modal, Table } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, saysWhy } from '../../api/client';
-import type { Scheme } from '../../api/types';
-import { Top } from '../../app/Frame';
+import { saysWhy } from '../../api/client';
+import { makeScheme, schemesQuery } from '../../api/colours';
 import { can, usePerson } from '../../app/session';
+import { Top } from '../../app/Top';
+import { Field } from '../../ui/Field';
+import { Says } from '../../ui/Says';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { OrdersTabs } from '../orders/OrdersTabs';
-
-export const OUTCOME: Record<string, string> = {
-    untried: 'no test model yet',
-    accepted: 'test model accepted',
-    rejected: 'test model rejected',
-};
+import { OUTCOME } from './scheme';
 
 export default function SchemesPage() {
     const person = usePerson();
     const queries = useQueryClient();
     const go = useNavigate();
     const [name, setName] = useState<string | null>(null);
-    const query = useQuery({
-        queryKey: ['schemes'],
-        queryFn: () =>
-            api.get<{
-                data: { slug: string; name: string; number: number; orders: number; outcome: string }[];
-            }>('schemes'),
-    });
+    const query = useQuery(schemesQuery());
     const make = useMutation({
-        mutationFn: (n: string) =>
-            api.post<Scheme>('schemes', { document: { name: n, slots: {}, areas: {} } }),
+        mutationFn: (n: string) => makeScheme({ document: { name: n, slots: {}, areas: {} } }),
         onSuccess: async (s) => {
-            await queries.invalidateQueries({ queryKey: ['schemes'] });
+            await queries.invalidateQueries({ queryKey: schemesQuery().queryKey });
             await go(`/schemes/${s.slug}`);
         },
     });
@@ -42,9 +32,9 @@ export default function SchemesPage() {
                 <h1>Schemes</h1>
                 <span className="room" />
                 {can(person, 'schemes.edit') && (
-                    <button className="btn main" onClick={open}>
+                    <Button type="primary" onClick={open}>
                         New scheme
-                    </button>
+                    </Button>
                 )}
             </Top>
             <OrdersTabs />
@@ -60,38 +50,44 @@ export default function SchemesPage() {
                             It is shown on every figure of an order.
                         </p>
                         {can(person, 'schemes.edit') && (
-                            <button className="btn main" onClick={open}>
+                            <Button type="primary" onClick={open}>
                                 Make the first one
-                            </button>
+                            </Button>
                         )}
                     </Empty>
                 ) : (
-                    <div className="card" style={{ overflow: 'hidden' }}>
-                        <table className="plain">
-                            <thead>
-                                <tr>
-                                    <th>Scheme</th>
-                                    <th>Version</th>
-                                    <th>Test model</th>
-                                    <th className="right">Orders</th>
-                                </tr>
-                            </thead>
-                            <tbody>
-                                {query.data.data.map((s) => (
-                                    <tr key={s.slug}>
-                                        <td>
-                                            <Link className="strong" to={`/schemes/${s.slug}`}>
-                                                {s.name}
-                                            </Link>
-                                        </td>
-                                        <td className="num">v{s.number}</td>
-                                        <td>{OUTCOME[s.outcome]}</td>
-                                        <td className="right num">{s.orders}</td>
-                                    </tr>
-                                ))}
-                            </tbody>
-                        </table>
-                    </div>
+                    <Table
+                        size="small"
+                        className="card"
+                        pagination={false}
+                        rowKey={(s) => s.slug}
+                        dataSource={query.data.data}
+                        columns={[
+                            {
+                                key: '0',
+                                title: 'Scheme',
+                                render: (_, s) => (
+                                    <Link className="strong" to={`/schemes/${s.slug}`}>
+                                        {s.name}
+                                    </Link>
+                                ),
+                            },
+                            {
+                                key: '1',
+                                title: 'Version',
+                                className: 'num',
+                                render: (_, s) => <>v{s.number}</>,
+                            },
+                            { key: '2', title: 'Test model', render: (_, s) => OUTCOME[s.outcome] },
+                            {
+                                key: '3',
+                                title: 'Orders',
+                                align: 'right',
+                                className: 'num',
+                                render: (_, s) => s.orders,
+                            },
+                        ]}
+                    />
                 )}
             </div>
             <Modal
@@ -101,32 +97,21 @@ export default function SchemesPage() {
                 onCancel={() => setName(null)}
                 destroyOnHidden
             >
-                <form
-                    style={{ display: 'grid', gap: 12 }}
-                    onSubmit={(e) => {
-                        e.preventDefault();
+                <Form
+                    layout="vertical"
+                    className="stack"
+                    onFinish={() => {
                         make.mutate(name ?? '');
                     }}
                 >
-                    <label className="field">
-                        <span>What it is called</span>
-                        <input
-                            className="input"
-                            autoFocus
-                            required
-                            value={name ?? ''}
-                            onChange={(e) => setName(e.target.value)}
-                        />
-                    </label>
-                    {make.isError && (
-                        <p className="says bad" role="alert">
-                            {saysWhy(make.error)}
-                        </p>
-                    )}
-                    <button className="btn main" disabled={make.isPending}>
+                    <Field label="What it is called">
+                        <Input autoFocus value={name ?? ''} onChange={(e) => setName(e.target.value)} />
+                    </Field>
+                    {make.isError && <Says kind="bad">{saysWhy(make.error)}</Says>}
+                    <Button type="primary" htmlType="submit" disabled={make.isPending}>
                         Make it
-                    </button>
-                </form>
+                    </Button>
+                </Form>
             </Modal>
         </>
     );

@@ -1,18 +1,18 @@
-import { Link } from 'react-router';
-import { Problem } from '../../api/client';
+import { isMissing } from '../../api/client';
+import { LinkButton } from '../../ui/LinkButton';
 import { Empty, Failed } from '../../ui/states';
 
 /** What stands where a page needs a standard: none yet, or something that went wrong. */
 export function NoLadder({ error, again }: { error: unknown; again: () => void }) {
-    return error instanceof Problem && error.status === 404 ? (
+    return isMissing(error) ? (
         <Empty title="No standard yet">
             <p>
                 A standard says what each tier includes. Begin with one of the packs that ship, or with a file
                 of your own.
             </p>
-            <Link className="btn main" to="/standard/packs">
+            <LinkButton type="primary" to="/standard/packs">
                 Choose a pack
-            </Link>
+            </LinkButton>
         </Empty>
     ) : (
         <Failed error={error} again={again} />

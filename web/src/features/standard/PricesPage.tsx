@@ -1,174 +1,127 @@
 import { useQuery } from '@tanstack/react-query';
-import { App } from 'antd';
+import { Button, Flex, Input, Table } from 'antd';
 import { useState } from 'react';
-import { api } from '../../api/client';
-import type { Change, Ladder } from '../../api/types';
-import { Top } from '../../app/Frame';
+import { fileQuery, ladderQuery } from '../../api/standard';
+import type { Ladder, Price } from '../../api/types';
+import { useNotices } from '../../app/notices';
+import { Top } from '../../app/Top';
+import { Pick } from '../../ui/Pick';
 import { Failed, Loading } from '../../ui/states';
-import { NoLadder } from './NoLadder';
 import { useDraft } from './draft';
+import { NoLadder } from './NoLadder';
 import { StandardTabs } from './StandardTabs';
 import { plain, valuesOf } from './words';
 
-interface Price {
+interface Kind {
     size: string;
     role: string;
-    tier: string;
-    low: string;
-    high: string | null;
 }
 
 /** What a model costs the client, by size, role and tier; "and up" where there is no upper end. */
 export default function PricesPage() {
-    const { message } = App.useApp();
-    const draft = useDraft((text) => void message.info(text));
-    const ladder = useQuery({ queryKey: ['standard'], queryFn: () => api.get<Ladder>('standard') });
-    const number = ladder.data?.version.number;
-    const file = useQuery({
-        queryKey: ['standard', 'file', number, ladder.data?.version.revision],
-        queryFn: () => api.get<{ prices: Price[] }>(`standard/versions/${number ?? 0}/export`),
-        enabled: number !== undefined,
-        placeholderData: (b) => b,
-    });
-    const [row, setRow] = useState({ size: 'infantry', role: 'regular' });
+    const ladder = useQuery(ladderQuery());
+    const file = useQuery(fileQuery(ladder.data));
     if (ladder.isError) return <NoLadder error={ladder.error} again={() => void ladder.refetch()} />;
     if (file.isError) return <Failed error={file.error} again={() => void file.refetch()} />;
     if (ladder.isPending || file.isPending) return <Loading what="the prices" />;
-    const writes = ladder.data.editable && ladder.data.version.status === 'draft';
-    const tiers = ladder.data.tiers.filter((t) => t.status !== 'retired');
-    const prices = file.data.prices;
-    const rows = valuesOf('size')
+    return <Prices ladder={ladder.data} prices={file.data.prices} />;
+}
+
+function Prices({ ladder, prices }: { ladder: Ladder; prices: Price[] }) {
+    const draft = useDraft(useNotices());
+    const [more, setMore] = useState<Kind>({ size: 'infantry', role: 'regular' });
+    const writes = ladder.editable && ladder.version.status === 'draft';
+    const tiers = ladder.tiers.filter((t) => t.status !== 'retired');
+    const priceOf = (kind: Kind, tier: string) =>
+        prices.find((p) => p.tier === tier && p.size === kind.size && p.role === kind.role) ?? null;
+    const priced: Kind[] = valuesOf('size')
         .flatMap((size) => valuesOf('role').map((role) => ({ size, role })))
-        .filter((r) => prices.some((p) => p.size === r.size && p.role === r.role));
-    const make = (before: Price | null, after: Price | null) =>
-        void draft.make([
-            {
-                what: 'price',
-                tier: null,
-                before: before && { ...before },
-                after: after && { ...after },
-            } satisfies Change,
-        ]);
-    const put = (
-        p: Price | null,
-        key: { size: string; role: string; tier: string },
-        low: string,
-        high: string,
-    ) => {
-        if (low === (p?.low ?? '') && high === (p?.high ?? '')) return;
-        if (low === '') {
-            if (p) make(p, null);
-            return;
-        }
-        make(p, { ...key, low, high: high === '' ? null : high });
+        .filter((k) => prices.some((p) => p.size === k.size && p.role === k.role));
+    const isNew = !priced.some((k) => k.size === more.size && k.role === more.role);
+    const put = (was: Price | null, key: Kind & { tier: string }, low: string, high: string) => {
+        if (low === (was?.low ?? '') && high === (was?.high ?? '')) return;
+        const after = low === '' ? null : { ...key, low, high: high === '' ? null : high };
+        if (was || after) void draft.make([{ what: 'price', tier: null, before: was && { ...was }, after }]);
     };
     return (
         <>
             <Top>
                 <h1>Prices</h1>
                 <span className="pill">
-                    v{number}, {ladder.data.version.status}
+                    v{ladder.version.number}, {ladder.version.status}
                 </span>
                 <span className="room" />
                 {writes && (
-                    <button
-                        className="btn"
-                        disabled={draft.busy || !draft.canUndo()}
-                        onClick={() => void draft.undo()}
-                    >
+                    <Button disabled={draft.busy || !draft.canUndo} onClick={() => void draft.undo()}>
                         Undo
-                    </button>
+                    </Button>
                 )}
             </Top>
             <StandardTabs />
             <div className="page">
-                <p className="soft" style={{ marginTop: 0 }}>
-                    {ladder.data.currency} for each model, low to high; no upper end reads “and up”.{' '}
+                <p className="soft mt-0">
+                    {ladder.currency} for each model, low to high; no upper end reads “and up”.{' '}
                     {writes
                         ? 'An empty low end takes the range out.'
                         : 'Open a draft on the ladder to change them.'}
                 </p>
-                <div className="card" style={{ overflow: 'auto' }}>
-                    <table className="plain">
-                        <thead>
-                            <tr>
-                                <th>Model</th>
-                                {tiers.map((t) => (
-                                    <th key={t.key}>{t.name}</th>
-                                ))}
-                            </tr>
-                        </thead>
-                        <tbody>
-                            {[
-                                ...rows,
-                                ...(writes && !rows.some((r) => r.size === row.size && r.role === row.role)
-                                    ? [row]
-                                    : []),
-                            ].map((r) => (
-                                <tr key={`${r.size} ${r.role}`}>
-                                    <th scope="row">
-                                        {plain(r.size)}, {r.role}
-                                    </th>
-                                    {tiers.map((t) => {
-                                        const p =
-                                            prices.find(
-                                                (x) =>
-                                                    x.tier === t.key &&
-                                                    x.size === r.size &&
-                                                    x.role === r.role,
-                                            ) ?? null;
-                                        return (
-                                            <td key={t.key} className="num">
-                                                {writes ? (
-                                                    <PriceCell
-                                                        key={`${p?.low ?? ''} ${p?.high ?? ''}`}
-                                                        price={p}
-                                                        name={`${r.size} ${r.role} at ${t.name}`}
-                                                        put={(low, high) =>
-                                                            put(p, { ...r, tier: t.key }, low, high)
-                                                        }
-                                                    />
-                                                ) : p ? (
-                                                    `${p.low}${p.high ? `–${p.high}` : ' and up'}`
-                                                ) : (
-                                                    <span className="soft">·</span>
-                                                )}
-                                            </td>
-                                        );
-                                    })}
-                                </tr>
-                            ))}
-                        </tbody>
-                    </table>
-                </div>
+                <Table
+                    className="card prices"
+                    pagination={false}
+                    scroll={{ x: 'max-content' }}
+                    rowKey={(k) => `${k.size} ${k.role}`}
+                    dataSource={[...priced, ...(writes && isNew ? [more] : [])]}
+                    columns={[
+                        {
+                            title: 'Model',
+                            rowScope: 'row',
+                            render: (_, k) => `${plain(k.size)}, ${plain(k.role)}`,
+                        },
+                        ...tiers.map((t) => ({
+                            key: t.key,
+                            title: t.name,
+                            className: 'num',
+                            render: (_: unknown, k: Kind) => {
+                                const p = priceOf(k, t.key);
+                                return writes ? (
+                                    <PriceCell
+                                        key={`${p?.low ?? ''} ${p?.high ?? ''}`}
+                                        price={p}
+                                        name={`${k.size} ${k.role} at ${t.name}`}
+                                        put={(low, high) => put(p, { ...k, tier: t.key }, low, high)}
+                                    />
+                                ) : (
+                                    <Range price={p} />
+                                );
+                            },
+                        })),
+                    ]}
+                />
                 {writes && (
-                    <p className="small soft">
-                        Another row:{' '}
-                        <select
-                            className="btn"
+                    <Flex gap={8} align="center" className="small soft mt-12">
+                        Another row:
+                        <Pick
                             aria-label="size"
-                            value={row.size}
-                            onChange={(e) => setRow({ ...row, size: e.target.value })}
-                        >
-                            {valuesOf('size').map((s) => (
-                                <option key={s}>{s}</option>
-                            ))}
-                        </select>{' '}
-                        <select
-                            className="btn"
+                            value={more.size}
+                            onChange={(size) => setMore({ ...more, size })}
+                            options={valuesOf('size').map((s) => ({ value: s, label: plain(s) }))}
+                        />
+                        <Pick
                             aria-label="role"
-                            value={row.role}
-                            onChange={(e) => setRow({ ...row, role: e.target.value })}
-                        >
-                            {valuesOf('role').map((s) => (
-                                <option key={s}>{s}</option>
-                            ))}
-                        </select>
-                    </p>
+                            value={more.role}
+                            onChange={(role) => setMore({ ...more, role })}
+                            options={valuesOf('role').map((s) => ({ value: s, label: plain(s) }))}
+                        />
+                    </Flex>
                 )}
             </div>
         </>
     );
+}
+
+function Range({ price }: { price: Price | null }) {
+    if (price === null) return <span className="soft">·</span>;
+    return <>{`${price.low}${price.high ? `–${price.high}` : ' and up'}`}</>;
 }
 
 function PriceCell({
@@ -183,28 +136,29 @@ function PriceCell({
     const [low, setLow] = useState(price?.low ?? '');
     const [high, setHigh] = useState(price?.high ?? '');
     return (
-        <span
-            style={{ display: 'inline-flex', gap: 2 }}
+        <Flex
+            gap={2}
+            align="center"
             onBlur={(e) => {
                 if (!e.currentTarget.contains(e.relatedTarget)) put(low.trim(), high.trim());
             }}
         >
-            <input
-                className="slot"
-                style={{ width: 62 }}
+            <Input
+                size="small"
+                className="price"
                 aria-label={`${name}, low`}
                 value={low}
                 onChange={(e) => setLow(e.target.value)}
             />
             –
-            <input
-                className="slot"
-                style={{ width: 60 }}
+            <Input
+                size="small"
+                className="price"
                 aria-label={`${name}, high`}
                 placeholder="and up"
                 value={high}
                 onChange={(e) => setHigh(e.target.value)}
             />
-        </span>
+        </Flex>
     );
 }

@@ -1,18 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
+import { Button, Flex } from 'antd';
 import { useParams } from 'react-router';
-import { api, saysWhy } from '../../api/client';
-import type { Comparison as Sheet } from '../../api/types';
+import { saysWhy } from '../../api/client';
+import { sharedQuery } from '../../api/standard';
 import { Empty, Loading } from '../../ui/states';
 import { Comparison } from './Comparison';
 
 /** What a client sees who has a link: the sheet, and no way anywhere else. */
 export default function SharedPage() {
     const { secret } = useParams();
-    const query = useQuery({
-        queryKey: ['shared', secret],
-        queryFn: () => api.get<Sheet>(`shared/${secret ?? ''}`),
-        retry: false,
-    });
+    const query = useQuery(sharedQuery(secret ?? ''));
     if (query.isPending) return <Loading what="the sheet" />;
     if (query.isError)
         return (
@@ -21,15 +18,15 @@ export default function SharedPage() {
             </Empty>
         );
     return (
-        <main className="page" style={{ maxWidth: 1280, margin: '0 auto' }}>
-            <div style={{ display: 'flex', alignItems: 'baseline', gap: 12, margin: '8px 0 14px' }}>
+        <main className="page shared">
+            <Flex gap={12} align="baseline" className="mt-8 mx-0 mb-14">
                 <h1>The {query.data.sculpt} at every tier</h1>
                 <span className="soft">{query.data.studio}</span>
-                <span style={{ flex: 1 }} />
-                <button className="btn no-print" onClick={() => window.print()}>
+                <span className="grow" />
+                <Button className="no-print" onClick={() => window.print()}>
                     Print
-                </button>
-            </div>
+                </Button>
+            </Flex>
             <Comparison sheet={query.data} prices />
             <p className="small soft">
                 Prices are ranges and not binding until the studio has confirmed an order. The drawings are

@@ -1,34 +1,25 @@
-import { Link, NavLink } from 'react-router';
+import { LinkButton } from '../../ui/LinkButton';
 import { Empty } from '../../ui/states';
+import { SubNav } from '../../ui/SubNav';
 
-const PAGES: [string, string][] = [
-    ['/standard', 'Ladder'],
-    ['/standard/techniques', 'Techniques'],
-    ['/standard/prices', 'Prices'],
-    ['/standard/differences', 'Between two tiers'],
-    ['/standard/comparison', 'Comparison sheet'],
-    ['/standard/versions', 'Versions'],
-    ['/standard/packs', 'Packs and files'],
+const PAGES = [
+    { to: '/standard', name: 'Ladder' },
+    { to: '/standard/techniques', name: 'Techniques' },
+    { to: '/standard/prices', name: 'Prices' },
+    { to: '/standard/differences', name: 'Between two tiers' },
+    { to: '/standard/comparison', name: 'Comparison sheet' },
+    { to: '/standard/versions', name: 'Versions' },
+    { to: '/standard/packs', name: 'Packs and files' },
 ];
 
 /** The pages of the standard. */
-export function StandardTabs() {
-    return (
-        <nav className="subnav no-print" aria-label="The standard">
-            {PAGES.map(([to, name]) => (
-                <NavLink key={to} to={to} end className={({ isActive }) => (isActive ? 'here' : '')}>
-                    {name}
-                </NavLink>
-            ))}
-        </nav>
-    );
-}
+export const StandardTabs = () => <SubNav label="The standard" pages={PAGES} />;
 
 export const NoFigure = () => (
     <Empty title="No figure yet">
         <p>A tier shows what it means on a figure. Take one in from a file in the open format.</p>
-        <Link className="btn main" to="/standard/packs">
+        <LinkButton type="primary" to="/standard/packs">
             Choose a file
-        </Link>
+        </LinkButton>
     </Empty>
 );

@@ -1,22 +1,35 @@
 import { useState } from 'react';
+import { Button, Drawer, Flex, Form, Input, InputNumber } from 'antd';
 import type { Change, Ladder, TierFrame } from '../../api/types';
+import { Pick } from '../../ui/Pick';
+import { Field } from '../../ui/Field';
+import { Says } from '../../ui/Says';
 
-/** The head of a rung: what it is for, how it is looked at, whose clauses it takes. */
-export function TierForm({
-    frame,
-    ladder,
-    readOnly,
-    busy,
-    make,
-    close,
-}: {
+interface TierEdit {
     frame: TierFrame | null;
     ladder: Ladder;
     readOnly: boolean;
     busy: boolean;
     make: (changes: Change[]) => Promise<void>;
     close: () => void;
-}) {
+}
+
+/** The head of a rung, beside the ladder that it belongs to. */
+export function TierDrawer(edit: TierEdit) {
+    return (
+        <Drawer
+            open
+            title={edit.frame ? `The rung ${edit.frame.name}` : 'A new rung'}
+            onClose={edit.close}
+            size={400}
+        >
+            <TierForm {...edit} />
+        </Drawer>
+    );
+}
+
+/** What a rung is for, how it is looked at, whose clauses it takes. */
+function TierForm({ frame, ladder, readOnly, busy, make, close }: TierEdit) {
     const others = ladder.tiers.filter((t) => t.key !== frame?.key).sort((a, b) => a.order - b.order);
     const above = Math.max(0, ...ladder.tiers.map((t) => t.order)) + 1;
     const [under, setUnder] = useState(() =>
@@ -37,7 +50,7 @@ export function TierForm({
     const set = (patch: { [K in keyof TierFrame]?: TierFrame[K] | undefined }) =>
         setForm(
             Object.fromEntries(
-                Object.entries({ ...form, ...patch }).filter(([, v]) => v !== undefined),
+                Object.entries<unknown>({ ...form, ...patch }).filter(([, v]) => v !== undefined),
             ) as TierFrame,
         );
     const key = form.name
@@ -69,67 +82,46 @@ export function TierForm({
             ? ladder.open_units.find((u) => u.tier === frame.key)
             : undefined;
     const select = (label: string, value: string, options: [string, string][], pick: (v: string) => void) => (
-        <label className="field">
-            <span>{label}</span>
-            <select
-                className="input"
+        <Field label={label}>
+            <Pick
                 disabled={readOnly}
                 value={value}
-                onChange={(e) => pick(e.target.value)}
-            >
-                {options.map(([v, w]) => (
-                    <option key={v} value={v}>
-                        {w}
-                    </option>
-                ))}
-            </select>
-        </label>
+                onChange={(value) => pick(value)}
+                options={options.map(([v, w]) => ({ value: v, label: w }))}
+            />
+        </Field>
     );
     const number = (label: string, value: number, pick: (n: number) => void) => (
-        <label className="field">
-            <span>{label}</span>
-            <input
-                className="input"
-                type="number"
-                disabled={readOnly}
-                value={value}
-                onChange={(e) => pick(Number(e.target.value))}
-            />
-        </label>
+        <Field label={label}>
+            <InputNumber disabled={readOnly} value={value} onChange={(value) => pick(value ?? 0)} />
+        </Field>
     );
     return (
-        <form
-            className="card pad"
-            style={{ display: 'grid', gap: 8 }}
-            onSubmit={(e) => {
-                e.preventDefault();
+        <Form
+            layout="vertical"
+            className="stack"
+            onFinish={() => {
                 void make([
                     ...room(),
                     { what: 'tier', tier: null, before: frame && { ...frame }, after: { ...after } },
                 ]);
             }}
         >
-            <div className="eyebrow">{frame ? `The rung ${frame.name}` : 'A new rung'}</div>
-            <label className="field">
-                <span>Name</span>
-                <input
-                    className="input"
-                    required
+            <Field label="Name">
+                <Input
                     disabled={readOnly}
                     value={form.name}
                     onChange={(e) => set({ name: e.target.value })}
                 />
-            </label>
-            <label className="field">
-                <span>What it is for</span>
-                <textarea
-                    className="input"
+            </Field>
+            <Field label="What it is for">
+                <Input.TextArea
                     rows={2}
                     disabled={readOnly}
                     value={form.intent}
                     onChange={(e) => set({ intent: e.target.value })}
                 />
-            </label>
+            </Field>
             {select(
                 'Place',
                 String(under),
@@ -150,11 +142,11 @@ export function TierForm({
                 (v) => set({ status: v as TierFrame['status'] }),
             )}
             {open && (
-                <p className="says warn small" style={{ margin: 0 }} role="status">
+                <Says kind="warn">
                     {open.units} open {open.units === 1 ? 'unit is' : 'units are'} at this tier, in{' '}
                     {open.orders.join(', ')}. They keep their version and are finished at it; no new unit can
                     be given it.
-                </p>
+                </Says>
             )}
             {select(
                 'Takes the clauses of',
@@ -196,7 +188,7 @@ export function TierForm({
                 ],
                 (v) => set({ default_status: v === '' ? undefined : v }),
             )}
-            <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 6 }}>
+            <div className="two">
                 {number('Seen from, cm', form.viewing.distance_cm, (n) =>
                     set({ viewing: { ...form.viewing, distance_cm: n } }),
                 )}
@@ -204,16 +196,14 @@ export function TierForm({
                     set({ viewing: { ...form.viewing, angle_arcmin: n } }),
                 )}
             </div>
-            <div style={{ display: 'flex', gap: 8 }}>
+            <Flex gap={8}>
                 {!readOnly && (
-                    <button className="btn main" disabled={busy || after.key === ''}>
+                    <Button type="primary" htmlType="submit" disabled={busy || after.key === ''}>
                         {frame ? 'Keep' : 'Add the rung'}
-                    </button>
+                    </Button>
                 )}
-                <button type="button" className="btn" onClick={close}>
-                    {readOnly ? 'Close' : 'Leave as it was'}
-                </button>
-            </div>
-        </form>
+                <Button onClick={close}>{readOnly ? 'Close' : 'Leave as it was'}</Button>
+            </Flex>
+        </Form>
     );
 }

@@ -1,12 +1,12 @@
 // The closed sets and their words come from the server, whose own texts use the same ones.
-import { api } from '../../api/client';
+import { vocabulary } from '../../api/session';
 
 type Sets = Record<string, Record<string, string>>;
 let sets: Sets = {};
 
 /** Asked once, before the first page is drawn. */
 export async function loadWords(): Promise<void> {
-    sets = await api.get<Sets>('vocabulary');
+    sets = await vocabulary();
 }
 
 export const plain = (word: string): string => word.replaceAll('_', ' ');

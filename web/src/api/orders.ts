@@ -1,0 +1,33 @@
+import { queryOptions } from '@tanstack/react-query';
+import { client, given } from './client';
+import type { components } from './schema';
+
+type Bodies = components['schemas'];
+
+export const ordersQuery = () =>
+    queryOptions({ queryKey: ['orders'], queryFn: () => given(client.GET('/orders')) });
+
+export const orderQuery = (order: number) =>
+    queryOptions({
+        queryKey: ['order', order],
+        queryFn: () => given(client.GET('/orders/{order}', { params: { path: { order } } })),
+    });
+
+export const openOrder = (body: Bodies['OpenOrderBody']) => given(client.POST('/orders', { body }));
+
+export const addUnit = (order: number, body: Bodies['AddUnitBody']) =>
+    given(client.POST('/orders/{order}/units', { params: { path: { order } }, body }));
+
+/** The scheme of an order, its reference picture, or both. */
+export const colourOrder = (order: number, body: Bodies['GiveSchemeBody']) =>
+    given(client.PUT('/orders/{order}/scheme', { params: { path: { order } }, body }));
+
+export const movePiece = (piece: number, body: Bodies['MovePieceBody']) =>
+    given(client.POST('/pieces/{piece}/move', { params: { path: { piece } }, body }));
+
+/** Kept under the hash of what it shows. */
+export const takePicture = (file: File) => {
+    const form = new FormData();
+    form.append('picture', file);
+    return given(client.POST('/pictures', { body: form as never, bodySerializer: () => form }));
+};

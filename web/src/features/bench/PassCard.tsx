@@ -1,0 +1,92 @@
+import { Button, Flex } from 'antd';
+import type { Batch, BatchPass, BatchPiece } from '../../api/types';
+import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
+import { Caution } from '../../ui/states';
+import css from './Bench.module.css';
+import { type BatchDesk, isDone, needs, working } from './useBatch';
+
+/** The pass that is worked on: its pot, its brush, and the models to tap when they are done. */
+export function PassCard({
+    batch,
+    pass,
+    desk,
+    all,
+    before,
+    next,
+}: {
+    batch: Batch;
+    pass: BatchPass;
+    desk: BatchDesk;
+    all: () => void;
+    before: (() => void) | null;
+    next: (() => void) | null;
+}) {
+    const areas = batch.figure.filter((a) => pass.areas.includes(a.key)).map((a) => a.name.toLowerCase());
+    return (
+        <section className={`card ${css.pass}`}>
+            <div className="eyebrow">
+                Pass {pass.no} of {batch.passes.length}
+            </div>
+            <h1>{pass.technique}</h1>
+            <p className={css.facts}>
+                {pass.paint && (
+                    <span className="strong">
+                        <Swatch hex={pass.hex} /> {pass.paint}
+                    </span>
+                )}
+                <span className="soft">
+                    {areas.length === 0 ? 'whole model' : `${areas.join(', ')}, ${extentWords(pass.extent)}`}
+                </span>
+            </p>
+            <p className="mt-0 mb-8">{pass.how}</p>
+            <p className="soft small mt-0 mb-8">
+                {[
+                    pass.consistency && `Paint: ${pass.consistency}.`,
+                    pass.tools && `Tools: ${pass.tools}.`,
+                    `${minutes(pass.minutes)} a model${pass.dry > 0 ? `, dries ${pass.dry} min` : ''}.`,
+                ]
+                    .filter(Boolean)
+                    .join(' ')}
+            </p>
+            <Caution text={pass.caution} />
+            <div className={css.taps} role="group" aria-label="Models">
+                {batch.pieces.map((p) => (
+                    <Tap key={p.id} piece={p} pass={pass} desk={desk} />
+                ))}
+            </div>
+            <Flex gap={10} wrap className={css.acts ?? ''}>
+                <Button size="large" disabled={before === null} onClick={() => before?.()}>
+                    Back <kbd>b</kbd>
+                </Button>
+                <Button type="primary" size="large" onClick={all} disabled={desk.mark.isPending}>
+                    All done <kbd>a</kbd>
+                </Button>
+                <Button size="large" disabled={next === null} onClick={() => next?.()}>
+                    Next <kbd>n</kbd>
+                </Button>
+            </Flex>
+        </section>
+    );
+}
+
+function Tap({ piece: p, pass, desk }: { piece: BatchPiece; pass: BatchPass; desk: BatchDesk }) {
+    const steps = needs(p, pass);
+    const none = steps.length === 0;
+    const done = !none && isDone(p, pass);
+    return (
+        <Button
+            className={`tap ${css.tap} ${done ? css.done : ''}`}
+            disabled={!working(p) || none}
+            aria-pressed={done}
+            title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`}
+            onClick={() =>
+                done
+                    ? desk.unmark.mutate({ piece: p.id, steps })
+                    : desk.mark.mutate({ pieces: [p.id], steps })
+            }
+        >
+            <b>{p.number}</b>
+            <span className="small">{none ? 'not this one' : done ? 'done' : p.code}</span>
+        </Button>
+    );
+}

@@ -1,0 +1,64 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import type { Batch, BatchPass, BatchPiece } from '../../api/types';
+import { takeBack as takeUnitBack } from '../../api/units';
+import { mark as markSteps, offer as offerPiece, unmark as unmarkStep } from '../../api/work';
+import { useNotices } from '../../app/notices';
+
+export const working = (p: BatchPiece): boolean => ['planned', 'on_bench', 'rework'].includes(p.stage);
+
+/** The steps of a pass that a model needs: where models differ, not all need all. */
+export const needs = (p: BatchPiece, pass: BatchPass): string[] =>
+    p.wants === null ? pass.steps : pass.steps.filter((s) => p.wants?.includes(s));
+
+export const isDone = (p: BatchPiece, pass: BatchPass): boolean =>
+    needs(p, pass).every((s) => p.done.includes(s));
+
+/** Models that want nothing more: every step they need, and every repair, is done. */
+export function finished(batch: Batch): BatchPiece[] {
+    return batch.pieces.filter(
+        (p) =>
+            working(p) &&
+            batch.passes.every((pass) => isDone(p, pass)) &&
+            p.repairs.every((r) => p.done.includes(r.key)),
+    );
+}
+
+/** What is done with a batch: marked, taken back, offered to the check. */
+export function useBatch(batch: Batch) {
+    const queries = useQueryClient();
+    const notices = useNotices();
+    const go = useNavigate();
+    const refresh = () => queries.invalidateQueries({ queryKey: ['batch'] });
+    const mark = useMutation({
+        mutationFn: (what: { pieces: number[]; steps: string[] }) => markSteps(what),
+        onSuccess: refresh,
+        onError: notices.failed,
+    });
+    const unmark = useMutation({
+        mutationFn: async (what: { piece: number; steps: string[] }) => {
+            for (const step of what.steps) await unmarkStep(what.piece, step);
+        },
+        onSettled: refresh,
+        onError: notices.failed,
+    });
+    const offer = useMutation({
+        mutationFn: async (pieces: number[]) => {
+            for (const piece of pieces) await offerPiece(piece);
+        },
+        onSuccess: () => notices.done('Offered to the check.'),
+        onSettled: refresh,
+        onError: notices.failed,
+    });
+    const takeBack = useMutation({
+        mutationFn: () => takeUnitBack(batch.unit.id, batch.unit.revision),
+        onSuccess: async () => {
+            await queries.invalidateQueries();
+            notices.done('Taken back from the bench: it can be changed and released again.');
+            await go(`/units/${batch.unit.id}/plan`);
+        },
+        onError: notices.failed,
+    });
+    return { mark, unmark, offer, takeBack };
+}
+export type BatchDesk = ReturnType<typeof useBatch>;

@@ -1,0 +1,74 @@
+import { Descriptions } from 'antd';
+import type { Certificate, CertificateRecord } from '../../api/types';
+import { plain } from '../standard/words';
+import css from './Certificate.module.css';
+
+/** What was signed: for whom, by whom, against what, and what the check found. */
+export function Signed({ data }: { data: Certificate }) {
+    const { record, words } = data;
+    const painters = [...new Set(record.pieces.flatMap((p) => p.painters ?? []))];
+    const rules = [...new Set(record.pieces.map((p) => p.rule))];
+    const at = new Date(data.signed_at).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'short' });
+    return (
+        <>
+            <h1 className={css.title}>{record.sculpt}</h1>
+            <p className={css.lead}>
+                painted and checked to <b>{record.tier?.name}</b>, standard version{' '}
+                <b>{record.standard?.version}</b>
+            </p>
+            <Descriptions
+                className="mb-18"
+                column={1}
+                size="small"
+                items={[
+                    {
+                        key: 'for',
+                        label: 'For',
+                        children:
+                            `${record.order?.client ?? ''}, ` +
+                            `${record.order?.title ?? ''} (${record.order?.number ?? ''})`,
+                    },
+                    {
+                        key: 'models',
+                        label: 'Models',
+                        children: record.pieces.map((p) => `${p.number} (${p.code})`).join(', '),
+                    },
+                    { key: 'painted', label: 'Painted by', children: painters.join(', ') },
+                    {
+                        key: 'signed',
+                        label: 'Signed by',
+                        children: `${record.by.name}, ${rules.join('; ')}`,
+                    },
+                    { key: 'on', label: 'On', children: at },
+                ]}
+            />
+            <h2>What it was held against</h2>
+            <p>{words.asked.join('; ')}.</p>
+            <h2>What the check found</h2>
+            {record.pieces.map((p) => (
+                <p className="my-4" key={p.code}>
+                    <b>Model {p.number}</b>: {found(p, words.names)}.
+                </p>
+            ))}
+        </>
+    );
+}
+
+/** The rounds of a piece's checks in one sentence. */
+function found(piece: CertificateRecord['pieces'][number], names: Record<string, string>): string {
+    const checks = piece.checks ?? [];
+    const called = (key: string) => names[key] ?? plain(key);
+    const faults = checks.flatMap((c) =>
+        c.faults.map(
+            (f) =>
+                `${called(f.fault)}${f.area ? ` on ${called(f.area)}` : ''} (${f.severity}, round ${c.round})`,
+        ),
+    );
+    const conceded = checks.find((c) => c.verdict === 'accepted');
+    return [
+        `${checks.reduce((n, c) => n + c.answers.length, 0)} questions ` +
+            `answered in ${checks.length} ${checks.length === 1 ? 'round' : 'rounds'}`,
+        faults.length === 0 ? ', passed first time without a fault' : `; ${faults.join(', ')}`,
+        conceded ? `; accepted as it is: ${conceded.reason ?? ''}` : '',
+    ].join('');
+}

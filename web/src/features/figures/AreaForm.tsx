@@ -1,0 +1,204 @@
+import { Button, Checkbox, Flex, Input, InputNumber } from 'antd';
+import { useState } from 'react';
+import { Chip } from '../../ui/Chip';
+import { Field } from '../../ui/Field';
+import { More } from '../../ui/More';
+import { Pick } from '../../ui/Pick';
+import { plain, valuesOf, word } from '../standard/words';
+import type { Area, Sculpt } from './map';
+
+/** What an area is: its material and forms, how much of the figure it makes, what it touches. */
+export function AreaForm({
+    area,
+    sculpt,
+    editable,
+    share,
+    set,
+    rename,
+    remove,
+}: {
+    area: Area;
+    sculpt: Sculpt;
+    editable: boolean;
+    share: number | undefined;
+    set: (patch: Partial<Area>) => void;
+    rename: (key: string) => void;
+    remove: () => void;
+}) {
+    const others = sculpt.areas.filter((a) => a.key !== area.key);
+    const [key, setKey] = useState(area.key);
+    const select = (
+        label: string,
+        value: string,
+        options: readonly string[],
+        pick: (v: string) => void,
+        empty?: string,
+    ) => (
+        <Field label={label}>
+            <Pick
+                disabled={!editable}
+                value={value}
+                onChange={(value) => pick(value)}
+                options={[
+                    ...(empty !== undefined ? [{ value: '', label: empty }] : []),
+                    ...options.map((o) => ({
+                        value: o,
+                        label: label === 'Material' ? word('material', o) : plain(o),
+                    })),
+                ]}
+            />
+        </Field>
+    );
+    const number = (
+        label: string,
+        value: number,
+        pick: (v: number) => void,
+        step = 1,
+        min = 0,
+        max = 100,
+    ) => (
+        <Field label={label}>
+            <InputNumber
+                disabled={!editable}
+                step={step}
+                min={min}
+                max={max}
+                value={value}
+                onChange={(value) => pick(value ?? 0)}
+            />
+        </Field>
+    );
+    const flip = (list: string[], one: string) =>
+        list.includes(one) ? list.filter((x) => x !== one) : [...list, one];
+    const outlined = share !== undefined && Math.abs(share - area.share_pct) >= 0.1;
+    return (
+        <section className="card pad area-form" aria-label="The area">
+            <Field label="Name">
+                <Input
+                    disabled={!editable}
+                    value={area.name}
+                    onChange={(e) => set({ name: e.target.value })}
+                />
+            </Field>
+            <div className="two">
+                {select('Material', area.material, valuesOf('material'), (v) => set({ material: v }))}
+                {select('Rank', area.rank, valuesOf('rank'), (v) => set({ rank: v }))}
+            </div>
+            <div>
+                <span className="small soft">Relief</span>
+                <div className="chips">
+                    {valuesOf('relief').map((r) => (
+                        <Chip
+                            on={area.relief.includes(r)}
+                            key={r}
+                            disabled={!editable}
+                            onClick={() => set({ relief: flip(area.relief, r) })}
+                        >
+                            {word('relief', r)}
+                        </Chip>
+                    ))}
+                </div>
+            </div>
+            <div className="four">
+                {number('Focus', area.focus, (v) => set({ focus: v }), 1, 0, 3)}
+                {number('Layer', area.layer, (v) => set({ layer: v }), 1, -20, 60)}
+                {number('Counted', area.count, (v) => set({ count: v }), 1, 0, 999)}
+                {number('Access', area.access, (v) => set({ access: v }), 0.1, 1, 2)}
+            </div>
+            <div className="two">
+                {select('Faces', area.facing, ['front', 'back', 'both', 'under'], (v) => set({ facing: v }))}
+                <Field label={outlined ? `Share, % (outlined ${share})` : 'Share, %'}>
+                    <InputNumber
+                        disabled={!editable}
+                        step={0.1}
+                        min={0.1}
+                        max={100}
+                        value={area.share_pct}
+                        onChange={(value) => set({ share_pct: value ?? 0 })}
+                    />
+                </Field>
+            </div>
+            <div className="two">
+                <Field label="Slot of the scheme">
+                    <Input
+                        disabled={!editable}
+                        value={area.slot ?? ''}
+                        onChange={(e) => {
+                            set(e.target.value === '' ? { slot: undefined } : { slot: e.target.value });
+                        }}
+                    />
+                </Field>
+                {select(
+                    'Kept apart with',
+                    area.part ?? '',
+                    sculpt.parts,
+                    (v) => set({ part: v || null }),
+                    'nothing',
+                )}
+            </div>
+            {select(
+                'Framed by, as a gem by its ring',
+                area.surround ?? '',
+                others.map((o) => o.key),
+                (v) => set({ surround: v || null }),
+                'nothing',
+            )}
+            <More
+                label={
+                    <>
+                        Touches{' '}
+                        {area.touches.length === 0
+                            ? 'nothing'
+                            : others
+                                  .filter((o) => area.touches.includes(o.key) || o.touches.includes(area.key))
+                                  .map((o) => o.name.toLowerCase())
+                                  .join(', ')}
+                    </>
+                }
+            >
+                <div className="chips mt-6">
+                    {others.map((o) => (
+                        <Chip
+                            on={area.touches.includes(o.key)}
+                            key={o.key}
+                            disabled={!editable}
+                            onClick={() => set({ touches: flip(area.touches, o.key) })}
+                        >
+                            {o.name}
+                        </Chip>
+                    ))}
+                </div>
+            </More>
+            <Checkbox
+                className="small tick-line"
+                disabled={!editable}
+                checked={area.optional === true}
+                onChange={(e) => set(e.target.checked ? { optional: true } : { optional: false })}
+            >
+                some models lack it
+            </Checkbox>
+            {editable && (
+                <Flex gap={8} align="end">
+                    <Field label="Key in files and clauses">
+                        <Input
+                            value={key}
+                            onChange={(e) => setKey(e.target.value)}
+                            onBlur={() => {
+                                if (
+                                    key !== area.key &&
+                                    /^[a-z][a-z0-9_]*$/.test(key) &&
+                                    !others.some((o) => o.key === key)
+                                )
+                                    rename(key);
+                                else setKey(area.key);
+                            }}
+                        />
+                    </Field>
+                    <Button danger disabled={sculpt.areas.length < 2} onClick={remove}>
+                        Remove area
+                    </Button>
+                </Flex>
+            )}
+        </section>
+    );
+}

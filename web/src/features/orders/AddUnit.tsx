@@ -1,0 +1,59 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Button, Flex, InputNumber, Modal } from 'antd';
+import { useState } from 'react';
+import { saysWhy } from '../../api/client';
+import { addUnit, orderQuery } from '../../api/orders';
+import type { Order } from '../../api/types';
+import { Field } from '../../ui/Field';
+import { Pick } from '../../ui/Pick';
+import { Says } from '../../ui/Says';
+
+export function AddUnit({ order, open, close }: { order: Order; open: boolean; close: () => void }) {
+    const queries = useQueryClient();
+    const tiers = order.tiers.filter((t) => t.status !== 'retired');
+    const [unit, setUnit] = useState({
+        sculpt: order.sculpts[0]?.slug ?? '',
+        tier: tiers[0]?.key ?? '',
+        count: 5,
+    });
+    const add = useMutation({
+        mutationFn: () => addUnit(order.id, unit),
+        onSuccess: async () => {
+            await queries.invalidateQueries({ queryKey: orderQuery(order.id).queryKey });
+            close();
+        },
+    });
+    return (
+        <Modal open={open} title="Add a unit" footer={null} onCancel={close} destroyOnHidden>
+            <Flex vertical gap={10}>
+                <Field label="Figure">
+                    <Pick
+                        value={unit.sculpt}
+                        onChange={(sculpt) => setUnit({ ...unit, sculpt })}
+                        options={order.sculpts.map((s) => ({ value: s.slug, label: s.name }))}
+                    />
+                </Field>
+                <Field label="Tier">
+                    <Pick
+                        value={unit.tier}
+                        onChange={(tier) => setUnit({ ...unit, tier })}
+                        options={tiers.map((t) => ({ value: t.key, label: t.name }))}
+                    />
+                </Field>
+                <Field label="How many models">
+                    <InputNumber
+                        min={1}
+                        max={500}
+                        precision={0}
+                        value={unit.count}
+                        onChange={(count) => setUnit({ ...unit, count: count ?? 1 })}
+                    />
+                </Field>
+                {add.isError && <Says kind="bad">{saysWhy(add.error)}</Says>}
+                <Button type="primary" loading={add.isPending} onClick={() => add.mutate()}>
+                    Add the unit
+                </Button>
+            </Flex>
+        </Modal>
+    );
+}
