@@ -24,6 +24,7 @@ use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Standard\Aim;
@@ -69,6 +70,7 @@ final class PlanShown
                 array_map(fn (Rule $r) => $r->value, Rule::cases()),
                 array_map(Terms::rule(...), Rule::cases()),
             ),
+            'follows' => self::follows($plan),
             'editable' => ! $released && $user instanceof User && Rights::has($user, 'plan.edit'),
             'piece' => $piece?->number,
             'whole' => [
@@ -94,6 +96,18 @@ final class PlanShown
             ),
             'alike' => self::alike($unit),
         ];
+    }
+
+    /** @return list<list<array{no: int, rule: string}>> for each step: the number of what it follows, and the rule */
+    private static function follows(Plan $plan): array
+    {
+        return array_map(
+            fn (array $before) => array_map(
+                fn (array $one) => ['no' => $one[0] + 1, 'rule' => $one[1]->value],
+                $before,
+            ),
+            WorkOrder::of($plan->request)->follows($plan->work),
+        );
     }
 
     /** @return array<string, mixed> */

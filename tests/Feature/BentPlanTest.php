@@ -38,6 +38,30 @@ final class BentPlanTest extends StudioTestCase
         'on' => null,
     ];
 
+    public function test_each_step_says_which_one_it_follows_and_may_not_be_moved_before_it(): void
+    {
+        $unit = $this->unit('26-041');
+        $plan = $this->plan($unit->id);
+        [$steps, $follows] = [$plan->json('plan.steps'), $plan->json('follows')];
+        self::assertCount(count($steps), $follows);
+        $tried = 0;
+        foreach ($follows as $i => $before) {
+            self::assertEqualsCanonicalizing($steps[$i]['order_because'], array_column($before, 'rule'));
+            foreach ($before as ['no' => $no, 'rule' => $rule]) {
+                self::assertLessThan($steps[$i]['no'], $no);
+                // What only happens to stand before it holds nothing.
+                if (in_array($rule, ['dry_through', 'same_pot'], true) || $i % 5 !== 0) {
+                    continue;
+                }
+                $move = ['step' => $steps[$i]['key'], 'to' => $no - 1];
+                $broken = $this->api('lead', 'POST', "units/$unit->id/move", $move, 200)->json('broken');
+                self::assertContains($rule, array_column($broken, 'rule'), "step {$steps[$i]['no']} before $no");
+                $tried++;
+            }
+        }
+        self::assertGreaterThan(5, $tried);
+    }
+
     public function test_a_moved_step_says_what_it_breaks_and_a_rule_set_aside_lets_it_go_there(): void
     {
         $unit = $this->unit('26-041');

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Sequencing\DryingTimes;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\OrderRules;
 use Ordotype\Core\Sequencing\PassScheduler;
 use Ordotype\Core\Sequencing\PrecedenceGraph;
+use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
 
 /** The order of work of steps as a request wants it: its method's rules, what the lead set aside, its batch. */
@@ -33,6 +35,38 @@ final readonly class WorkOrder
         $sculpt = $this->context->method->benchSculpt();
 
         return (new OrderRules($steps, $sculpt, $request->method, $request->arrangement->overrules))->edges();
+    }
+
+    /**
+     * What each step of an order follows: for every rule that holds it, the last step before it that the rule names.
+     * Drying names the last coat of an earlier pass that had to be dry first; the same pot, and whatever else names
+     * none, the step right before.
+     *
+     * @return list<list<array{int, Rule}>> for each step, the places of earlier steps with their rules, nearest first
+     */
+    public function follows(OrderedWork $work): array
+    {
+        $before = $this->rules($work->steps)->reversed();
+        $drying = new DryingTimes($work->steps, $this->context->method->benchSculpt(), 1);
+        $all = [];
+        foreach ($work->passes as $pass) {
+            foreach ($pass->steps as $i) {
+                $follows = [];
+                foreach ($i === 0 ? [] : $work->held[$i] ?? [] as $rule) {
+                    $named =
+                        $rule === Rule::DryThrough
+                            ? fn (int $j): bool => $j < $pass->steps[0] &&
+                                $drying->drying[$j] > 0 &&
+                                $drying->waitsFor($i, $j)
+                            : fn (int $j): bool => isset($before[$i][$j][$rule->value]);
+                    $follows[] = [max([...array_filter(range(0, $i - 1), $named)] ?: [$i - 1]), $rule];
+                }
+                usort($follows, fn (array $a, array $b) => $b[0] <=> $a[0]);
+                $all[$i] = $follows;
+            }
+        }
+
+        return array_values($all);
     }
 
     /**

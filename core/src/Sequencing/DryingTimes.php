@@ -138,7 +138,7 @@ final readonly class DryingTimes
     }
 
     /** Whether one step must wait until the other has dried: on the same area, around messy coats, and over all. */
-    private function waitsFor(int $later, int $earlier): bool
+    public function waitsFor(int $later, int $earlier): bool
     {
         [$over, $under] = [$this->steps[$later], $this->steps[$earlier]];
 

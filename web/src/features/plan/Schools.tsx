@@ -88,7 +88,19 @@ export function Schools({ data, put }: { data: UnitPlan; put: (next: UnitPlan) =
                 rowKey={(s) => s.school}
                 dataSource={schools.filter((s) => area === '' || BY_AREA.includes(s.school))}
                 columns={[
-                    { key: '0', rowScope: 'row', width: 150, render: (_, s) => word('school', s.school) },
+                    {
+                        key: '0',
+                        rowScope: 'row',
+                        width: 150,
+                        render: (_, s) => (
+                            <>
+                                {word('school', s.school)}
+                                {area === '' && s.answer === null && (
+                                    <div className="small soft">nobody has said</div>
+                                )}
+                            </>
+                        ),
+                    },
                     {
                         key: '1',
                         render: (_, s) => (
