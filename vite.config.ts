@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
@@ -5,6 +6,11 @@ export default defineConfig({
     plugins: [react()],
     base: '/build/',
     publicDir: false,
+    resolve: {
+        alias: {
+            './useScrollLocker': fileURLToPath(new URL('web/src/app/scrollLock.ts', import.meta.url)),
+        },
+    },
     build: {
         outDir: 'public/build',
         emptyOutDir: true,

@@ -219,11 +219,16 @@ final class BrowserTest extends BrowserTestCase
         $chrome->css('button[aria-label="model 2: planned"]')->click();
         $chrome->press('Put on hold');
         $chrome->waitFor('Say why.');
+        // Under the content policy a dialog has its styles, and the page behind it does not scroll.
+        $looks = fn (string $what): mixed => $chrome->page->executeScript("return $what");
+        self::assertSame('8px', $looks('getComputedStyle(document.querySelector(".ant-modal .ant-btn")).borderRadius'));
+        self::assertTrue($looks('document.body.classList.contains("locked")'));
         $chrome->css('.ant-modal input')->sendKeys('The client is not sure of three.');
         $chrome->press('Put on hold');
         $chrome->css('button[aria-label="model 2: on hold"]')->click();
         $chrome->press('Take up again');
         self::assertTrue($chrome->css('button[aria-label="model 2: planned"]')->isDisplayed());
+        $this->until(fn () => ! $looks('document.body.classList.contains("locked")'));
         $chrome->signOut();
     }
 

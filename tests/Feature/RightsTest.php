@@ -198,6 +198,10 @@ final class RightsTest extends StudioTestCase
     {
         self::assertStringStartsWith('$argon2id$', $this->person('lead')->password);
         $headers = $this->get('/standard')->assertOk()->headers;
+        self::assertMatchesRegularExpression(
+            "/style-src 'self' 'nonce-\w{20,}'; style-src-attr 'unsafe-inline';/",
+            (string) $headers->get('Content-Security-Policy'),
+        );
         self::assertStringContainsString("script-src 'self';", (string) $headers->get('Content-Security-Policy'));
         self::assertSame('nosniff', $headers->get('X-Content-Type-Options'));
     }

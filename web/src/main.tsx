@@ -39,10 +39,13 @@ function Worded() {
     return <Routed />;
 }
 
+/** What the content policy lets put styles into this page. */
+const nonce = document.querySelector<HTMLMetaElement>('meta[name=nonce]')?.content ?? '';
+
 function Root() {
     const dark = useDark();
     return (
-        <ConfigProvider theme={antTheme(dark)} wave={{ disabled: true }}>
+        <ConfigProvider theme={antTheme(dark)} wave={{ disabled: true }} csp={{ nonce }}>
             <AntApp notification={{ placement: 'bottomLeft' }}>
                 <QueryClientProvider client={queries}>
                     <BrowserRouter>
