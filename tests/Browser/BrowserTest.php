@@ -307,7 +307,8 @@ final class BrowserTest extends BrowserTestCase
         $chrome->page->get($batch);
         $chrome->waitFor('Model 1: sent back');
         $this->until(function () use ($chrome): bool {
-            foreach ($chrome->page->findElements(WebDriverBy::cssSelector('main .ant-btn-primary.ant-btn-lg')) as $button) {
+            $repairs = WebDriverBy::cssSelector('main .ant-btn-primary.ant-btn-lg');
+            foreach ($chrome->page->findElements($repairs) as $button) {
                 if (str_contains($button->getText(), 'min')) {
                     $button->click();
                     usleep(300_000);
@@ -355,7 +356,8 @@ final class BrowserTest extends BrowserTestCase
         for ($pass = 1; $pass <= (int) ($found[1] ?? 0); $pass++) {
             $chrome->waitFor("Pass $pass of");
             $chrome->page->getKeyboard()->sendKeys('a');
-            $this->until(fn () => count($chrome->page->findElements(WebDriverBy::cssSelector('.tap[aria-pressed="true"]'))) === 1);
+            $done = WebDriverBy::cssSelector('.tap[aria-pressed="true"]');
+            $this->until(fn () => count($chrome->page->findElements($done)) === 1);
             $chrome->page->getKeyboard()->sendKeys('n');
         }
     }

@@ -160,6 +160,21 @@ final class PlanBrowserTest extends BrowserTestCase
         );
     }
 
+    public function test_a_scheme_is_copied_from_another_one(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/schemes');
+        $chrome->press('New scheme');
+        $chrome->fill('What it is called', 'Low tide', '.ant-modal');
+        $chrome->choose('Starts from', 'the colours of Tidemark', '.ant-modal');
+        $chrome->press('Make it');
+        $this->until(fn () => str_ends_with((string) $chrome->page->getCurrentURL(), '/schemes/low-tide'));
+        $copy = $this->get('schemes/low-tide');
+        self::assertSame('Low tide', $copy['document']['name']);
+        self::assertSame($this->get('schemes/tidemark')['document']['slots'], $copy['document']['slots']);
+    }
+
     public function test_a_figure_is_made_from_a_schematic_and_an_area_is_outlined_split_and_kept(): void
     {
         $chrome = self::$chrome;

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Modal, Upload } from 'antd';
+import { Button, Input, Modal, Upload } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { sculptsQuery } from '../../api/colours';
@@ -17,6 +17,7 @@ export default function FiguresPage() {
     const queries = useQueryClient();
     const notices = useNotices();
     const [making, setMaking] = useState(false);
+    const [find, setFind] = useState('');
     const query = useQuery(sculptsQuery());
     const take = useMutation({
         mutationFn: takeFile,
@@ -26,6 +27,9 @@ export default function FiguresPage() {
         },
         onError: notices.failed,
     });
+    const found = (query.data?.data ?? []).filter((s) =>
+        `${s.name} ${s.role} ${s.size}`.toLowerCase().includes(find.toLowerCase()),
+    );
     const editable = can(person, 'schemes.edit');
     return (
         <>
@@ -69,20 +73,30 @@ export default function FiguresPage() {
                         )}
                     </Empty>
                 ) : (
-                    <div className="figure-cards">
-                        {query.data.data.map((s) => (
-                            <Link key={s.slug} to={`/figures/${s.slug}`} className="card pad">
-                                <div className="thumb">
-                                    <Figure areas={s.figure} view="front" frame={s.frame_mm} />
-                                </div>
-                                <b>{s.name}</b>
-                                <span className="small soft">
-                                    {s.role}, {s.size} · {s.areas} areas
-                                    {s.outlined < s.areas ? `, ${s.outlined} outlined` : ''}
-                                </span>
-                            </Link>
-                        ))}
-                    </div>
+                    <>
+                        <Input
+                            className="search mb-12"
+                            allowClear
+                            aria-label="Find a figure"
+                            placeholder="Name, role or size"
+                            value={find}
+                            onChange={(e) => setFind(e.target.value)}
+                        />
+                        <div className="figure-cards">
+                            {found.map((s) => (
+                                <Link key={s.slug} to={`/figures/${s.slug}`} className="card pad">
+                                    <div className="thumb">
+                                        <Figure areas={s.figure} view="front" frame={s.frame_mm} />
+                                    </div>
+                                    <b>{s.name}</b>
+                                    <span className="small soft">
+                                        {s.role}, {s.size} · {s.areas} areas
+                                        {s.outlined < s.areas ? `, ${s.outlined} outlined` : ''}
+                                    </span>
+                                </Link>
+                            ))}
+                        </div>
+                    </>
                 )}
             </div>
             <Modal

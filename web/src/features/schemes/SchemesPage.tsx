@@ -1,31 +1,22 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Form, Input, Modal, Table } from 'antd';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Input, Modal, Table } from 'antd';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { saysWhy } from '../../api/client';
-import { makeScheme, schemesQuery } from '../../api/colours';
+import { Link } from 'react-router';
+import { schemesQuery } from '../../api/colours';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
-import { Field } from '../../ui/Field';
-import { Says } from '../../ui/Says';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { OrdersTabs } from '../orders/OrdersTabs';
+import { NewScheme } from './NewScheme';
 import { OUTCOME } from './scheme';
 
 export default function SchemesPage() {
     const person = usePerson();
-    const queries = useQueryClient();
-    const go = useNavigate();
-    const [name, setName] = useState<string | null>(null);
+    const [making, setMaking] = useState(false);
+    const [find, setFind] = useState('');
     const query = useQuery(schemesQuery());
-    const make = useMutation({
-        mutationFn: (n: string) => makeScheme({ document: { name: n, slots: {}, areas: {} } }),
-        onSuccess: async (s) => {
-            await queries.invalidateQueries({ queryKey: schemesQuery().queryKey });
-            await go(`/schemes/${s.slug}`);
-        },
-    });
-    const open = () => setName('');
+    const found = (query.data?.data ?? []).filter((s) => s.name.toLowerCase().includes(find.toLowerCase()));
+    const open = () => setMaking(true);
     return (
         <>
             <Top>
@@ -56,62 +47,58 @@ export default function SchemesPage() {
                         )}
                     </Empty>
                 ) : (
-                    <Table
-                        size="small"
-                        className="card"
-                        pagination={false}
-                        rowKey={(s) => s.slug}
-                        dataSource={query.data.data}
-                        columns={[
-                            {
-                                key: '0',
-                                title: 'Scheme',
-                                render: (_, s) => (
-                                    <Link className="strong" to={`/schemes/${s.slug}`}>
-                                        {s.name}
-                                    </Link>
-                                ),
-                            },
-                            {
-                                key: '1',
-                                title: 'Version',
-                                className: 'num',
-                                render: (_, s) => <>v{s.number}</>,
-                            },
-                            { key: '2', title: 'Test model', render: (_, s) => OUTCOME[s.outcome] },
-                            {
-                                key: '3',
-                                title: 'Orders',
-                                align: 'right',
-                                className: 'num',
-                                render: (_, s) => s.orders,
-                            },
-                        ]}
-                    />
+                    <>
+                        <Input
+                            className="search mb-12"
+                            allowClear
+                            aria-label="Find a scheme"
+                            placeholder="Find a scheme"
+                            value={find}
+                            onChange={(e) => setFind(e.target.value)}
+                        />
+                        <Table
+                            size="small"
+                            className="card"
+                            pagination={false}
+                            rowKey={(s) => s.slug}
+                            dataSource={found}
+                            columns={[
+                                {
+                                    key: '0',
+                                    title: 'Scheme',
+                                    render: (_, s) => (
+                                        <Link className="strong" to={`/schemes/${s.slug}`}>
+                                            {s.name}
+                                        </Link>
+                                    ),
+                                },
+                                {
+                                    key: '1',
+                                    title: 'Version',
+                                    className: 'num',
+                                    render: (_, s) => <>v{s.number}</>,
+                                },
+                                { key: '2', title: 'Test model', render: (_, s) => OUTCOME[s.outcome] },
+                                {
+                                    key: '3',
+                                    title: 'Orders',
+                                    align: 'right',
+                                    className: 'num',
+                                    render: (_, s) => s.orders,
+                                },
+                            ]}
+                        />
+                    </>
                 )}
             </div>
             <Modal
-                open={name !== null}
+                open={making}
                 title="New scheme"
                 footer={null}
-                onCancel={() => setName(null)}
+                onCancel={() => setMaking(false)}
                 destroyOnHidden
             >
-                <Form
-                    layout="vertical"
-                    className="stack"
-                    onFinish={() => {
-                        make.mutate(name ?? '');
-                    }}
-                >
-                    <Field label="What it is called">
-                        <Input autoFocus value={name ?? ''} onChange={(e) => setName(e.target.value)} />
-                    </Field>
-                    {make.isError && <Says kind="bad">{saysWhy(make.error)}</Says>}
-                    <Button type="primary" htmlType="submit" disabled={make.isPending}>
-                        Make it
-                    </Button>
-                </Form>
+                <NewScheme others={query.data?.data ?? []} />
             </Modal>
         </>
     );

@@ -1,0 +1,52 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Button, Form, Input } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { saysWhy } from '../../api/client';
+import { makeScheme, schemeQuery, schemesQuery } from '../../api/colours';
+import { Field } from '../../ui/Field';
+import { Pick } from '../../ui/Pick';
+import { Says } from '../../ui/Says';
+
+const NOTHING = { slots: {}, areas: {} };
+
+/** A scheme of its own name, empty or with all the colours of another one. */
+export function NewScheme({ others }: { others: { slug: string; name: string }[] }) {
+    const queries = useQueryClient();
+    const go = useNavigate();
+    const [name, setName] = useState('');
+    const [from, setFrom] = useState('');
+    const make = useMutation({
+        mutationFn: async () => {
+            const like = from === '' ? null : await queries.query(schemeQuery(from, null));
+            return makeScheme({ document: { ...(like?.document ?? NOTHING), name } });
+        },
+        onSuccess: async (s) => {
+            await queries.invalidateQueries({ queryKey: schemesQuery().queryKey });
+            await go(`/schemes/${s.slug}`);
+        },
+    });
+    return (
+        <Form layout="vertical" className="stack" onFinish={() => make.mutate()}>
+            <Field label="What it is called">
+                <Input autoFocus value={name} onChange={(e) => setName(e.target.value)} />
+            </Field>
+            {others.length > 0 && (
+                <Field label="Starts from">
+                    <Pick
+                        value={from}
+                        onChange={setFrom}
+                        options={[
+                            { value: '', label: 'no colours yet' },
+                            ...others.map((s) => ({ value: s.slug, label: `the colours of ${s.name}` })),
+                        ]}
+                    />
+                </Field>
+            )}
+            {make.isError && <Says kind="bad">{saysWhy(make.error)}</Says>}
+            <Button type="primary" htmlType="submit" disabled={make.isPending}>
+                Make it
+            </Button>
+        </Form>
+    );
+}
