@@ -232,6 +232,31 @@ final class BrowserTest extends BrowserTestCase
         $chrome->signOut();
     }
 
+    public function test_units_are_added_one_after_the_other_in_one_dialog(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/orders');
+        $chrome->press('New order');
+        $chrome->fill('Client', 'Ada Fen', '.ant-modal');
+        $chrome->fill('What it is called', 'Three on watch', '.ant-modal');
+        $chrome->press('Open the order');
+        foreach (['Muster', 'Company'] as $tier) {
+            $chrome->choose('Tier', $tier, '.ant-modal');
+            $chrome->press('Add it, and another');
+            $chrome->waitFor("$tier · standard v");
+        }
+        $chrome->choose('Tier', 'Banner', '.ant-modal');
+        $chrome->press('Add the unit');
+        $chrome->waitFor('Banner · standard v');
+        $order = (int) substr((string) strrchr((string) $chrome->page->getCurrentURL(), '/'), 1);
+        self::assertSame(
+            ['muster', 'company', 'banner'],
+            array_column($this->get("orders/$order")['units'], 'tier'),
+        );
+        $chrome->signOut();
+    }
+
     public function test_the_whole_way_from_an_edited_clause_to_a_signed_certificate(): void
     {
         $chrome = self::$chrome;
@@ -262,7 +287,6 @@ final class BrowserTest extends BrowserTestCase
         $chrome->fill('What it is called', 'One on watch', '.ant-modal');
         $chrome->press('Open the order');
         $chrome->waitFor('No units yet');
-        $chrome->press('Add a unit');
         $chrome->choose('Figure', 'Mudlark', '.ant-modal');
         $chrome->choose('Tier', 'Banner', '.ant-modal');
         $chrome->fill('How many models', '1', '.ant-modal');

@@ -4,23 +4,30 @@ import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { addUnit, orderQuery } from '../../api/orders';
 import type { Order } from '../../api/types';
+import { useNotices } from '../../app/notices';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 
 export function AddUnit({ order, open, close }: { order: Order; open: boolean; close: () => void }) {
     const queries = useQueryClient();
+    const notices = useNotices();
     const tiers = order.tiers.filter((t) => t.status !== 'retired');
     const [unit, setUnit] = useState({
         sculpt: order.sculpts[0]?.slug ?? '',
         tier: tiers[0]?.key ?? '',
         count: 5,
     });
+    const name = order.sculpts.find((s) => s.slug === unit.sculpt)?.name ?? '';
     const add = useMutation({
-        mutationFn: () => addUnit(order.id, unit),
-        onSuccess: async () => {
+        mutationFn: async (another: boolean) => {
+            await addUnit(order.id, unit);
+            return another;
+        },
+        onSuccess: async (another) => {
             await queries.invalidateQueries({ queryKey: orderQuery(order.id).queryKey });
-            close();
+            if (another) notices.done(`Added: ${unit.count} × ${name}.`);
+            else close();
         },
     });
     return (
@@ -50,9 +57,19 @@ export function AddUnit({ order, open, close }: { order: Order; open: boolean; c
                     />
                 </Field>
                 {add.isError && <Says kind="bad">{saysWhy(add.error)}</Says>}
-                <Button type="primary" loading={add.isPending} onClick={() => add.mutate()}>
-                    Add the unit
-                </Button>
+                <Flex gap={8}>
+                    <Button
+                        type="primary"
+                        className="grow"
+                        loading={add.isPending}
+                        onClick={() => add.mutate(false)}
+                    >
+                        Add the unit
+                    </Button>
+                    <Button disabled={add.isPending} onClick={() => add.mutate(true)}>
+                        Add it, and another
+                    </Button>
+                </Flex>
             </Flex>
         </Modal>
     );

@@ -26,7 +26,8 @@ export default function OrderPage() {
 function OrderView({ order }: { order: Order }) {
     const editable = can(usePerson(), 'orders.edit');
     const [piece, setPiece] = useState<number | null>(null);
-    const [adding, setAdding] = useState(false);
+    // An order without units wants one first.
+    const [adding, setAdding] = useState(editable && order.units.length === 0);
     return (
         <>
             <Top>
