@@ -46,7 +46,8 @@ try {
     $chrome->waitFor('Does the ladder hold?');
     $chrome->css('.lcell[tabindex="0"]')->click();
     $chrome->page->executeScript('window.__keys = []');
-    $ways = [WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_LEFT];
+    $down = WebDriverKeys::ARROW_DOWN;
+    $ways = [$down, WebDriverKeys::ARROW_RIGHT, $down, WebDriverKeys::ARROW_LEFT];
     for ($i = 0; $i < KEYS; $i++) {
         $chrome->page->getKeyboard()->sendKeys([$ways[$i % count($ways)]]);
         usleep(60_000);
