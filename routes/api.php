@@ -73,6 +73,7 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::middleware('can:orders.edit')->group(function (): void {
         Route::post('orders', [OrderController::class, 'store']);
+        Route::put('orders/{order}', [OrderController::class, 'update'])->whereNumber('order');
         Route::post('pieces/{piece}/move', [OrderController::class, 'movePiece'])->whereNumber('piece');
         Route::post('orders/{order}/units', [OrderController::class, 'addUnit'])->whereNumber('order');
     });

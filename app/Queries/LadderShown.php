@@ -28,9 +28,11 @@ use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Standard\TierStatus;
 use Ordotype\Core\Words\ChangeWords;
 use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\LadderWords;
+use Ordotype\Core\Words\RowNames;
 
 /** A version of the standard as the Standard screen shows it. */
 final class LadderShown
@@ -116,19 +118,48 @@ final class LadderShown
             ->get(['tier', 'clause', 'revision'])
             ->keyBy(fn (ClauseRow $r) => "$r->tier $r->clause");
 
+        $rows = $grid->rows();
+
         return array_map(
-            fn (Row $row) => [
+            fn (Row $row, string $label) => [
                 'suffix' => $row->suffix,
                 'group' => $row->group,
-                'label' => $words->row($row),
+                'label' => $label,
+                'family' => $row->family?->value,
+                'folded' => $this->folded($row, $rows, $grid->tiers(), $words),
                 'cells' => array_map(
                     fn (Cell $cell, string $in) => $this->cell($cell, $in, $standard, $clauses, $revisions),
                     $row->cells,
                     $words->cells($row),
                 ),
             ],
-            $grid->rows(),
+            $rows,
+            (new RowNames($standard))->all($rows),
         );
+    }
+
+    /**
+     * What the row of a whole family says for all rows of that family that it can fold away.
+     *
+     * @param  list<Row>  $rows
+     * @param  list<Tier>  $tiers
+     * @return list<array{words: string, as_before: bool}>|null  for each tier; null: nothing folds into it
+     */
+    private function folded(Row $whole, array $rows, array $tiers, LadderWords $words): ?array
+    {
+        $of = array_values(array_filter($rows, fn (Row $r) => $r->family !== null && $r->family === $whole->family));
+        if (! $whole->ofWholeFamily || count($of) < 2 || $of[0] !== $whole) {
+            return null;
+        }
+        $folded = [];
+        $below = '';
+        foreach ($words->family($whole, array_slice($of, 1)) as $i => $said) {
+            $folded[] = ['words' => $said, 'as_before' => $said !== '' && $said === $below];
+            // A retired rung is folded away itself, so nothing is compared with it.
+            $below = $tiers[$i]->status === TierStatus::Retired ? $below : $said;
+        }
+
+        return $folded;
     }
 
     /**

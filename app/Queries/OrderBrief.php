@@ -27,7 +27,7 @@ final class OrderBrief
             'status' => $order->status,
             'due_on' => $order->due_on?->format('Y-m-d'),
             'late' => $order->due_on !== null &&
-                $order->due_on->isPast() &&
+                $order->due_on->isBefore(today()) &&
                 ! in_array($order->status, Order::FINISHED, true),
             'standard_version' => $order->version->number,
             'units' => array_values($order->units->map($this->unit(...))->all()),

@@ -38,6 +38,7 @@ final class OrderShown
         $spent = $this->spent($order);
 
         return $this->brief->of($order) + [
+            'revision' => $order->revision,
             'brief' => $order->brief,
             'method' => $order->method === null ? null : Json::decode($order->method),
             'scheme' => $order->scheme?->name,

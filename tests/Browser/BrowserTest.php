@@ -11,6 +11,40 @@ use Symfony\Component\Process\Process;
 /** The real interface in a real browser, on a database of its own with the demo in it. */
 final class BrowserTest extends BrowserTestCase
 {
+    public function test_facts_of_an_order_are_changed_where_they_stand_and_a_change_of_somebody_else_is_shown(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $order = array_values(array_filter($this->get('orders')['data'], fn ($o) => $o['number'] === '26-041'))[0];
+        $chrome->open("/orders/{$order['id']}");
+        $chrome->fill('What it is called', 'The Sluice Watch, again');
+        $chrome->page->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+        $this->until(fn () => $chrome->css('h1')->getText() === 'The Sluice Watch, again');
+        // Somebody else gives it another client while this page is open.
+        $chrome->page->executeAsyncScript(
+            'const [id, done] = arguments; (async () => { const head = {Accept: "application/json", "Content-Type": '.
+                '"application/json", "X-XSRF-TOKEN": decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1])};'.
+                'const o = await (await fetch(`/api/v1/orders/${id}`, {headers: head})).json();'.
+                'await fetch(`/api/v1/orders/${id}`, {method: "PUT", headers: head, body: JSON.stringify('.
+                '{revision: o.revision, client: "Hanne Brill and sister"})}); done(1); })()',
+            [$order['id']],
+        );
+        $chrome->fill('Client', 'H. Brill');
+        $chrome->page->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+        $chrome->waitFor('Somebody else has changed this order in the meantime.');
+        $chrome->waitFor('There stands now: “Hanne Brill and sister”');
+        self::assertSame('H. Brill', $chrome->labelled('Client')->getAttribute('value'), 'nothing typed is lost');
+        $chrome->press('Leave it like that');
+        $this->until(
+            fn () => $chrome->labelled('Client')->getAttribute('value') === 'Hanne Brill and sister',
+        );
+        foreach ([['title', $order['title'], 'What it is called'], ['client', $order['client'], 'Client']] as [$fact, $was, $label]) {
+            $chrome->fill($label, $was);
+            $chrome->page->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+            $this->until(fn () => $this->get("orders/{$order['id']}")[$fact] === $was);
+        }
+    }
+
     public function test_every_screen_light_and_dark_has_no_serious_finding_of_axe_and_shows_no_keys(): void
     {
         $chrome = self::$chrome;

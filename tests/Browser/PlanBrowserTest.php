@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
+use Facebook\WebDriver\WebDriverKeys;
 
 /** Plans bent by hand, models that differ, schemes and maps, through the interface. */
 final class PlanBrowserTest extends BrowserTestCase
@@ -73,6 +74,74 @@ final class PlanBrowserTest extends BrowserTestCase
         self::assertSame([$before[4], $before[3]], array_slice($this->order(), 3, 2));
         $chrome->press('Undo');
         $this->until(fn () => $this->order() === $before);
+    }
+
+    public function test_a_technique_is_carried_to_the_next_area_by_keys_alone(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $unit = $this->unit('26-041');
+        $plan = $this->get("units/$unit/plan");
+        [$from, $to, $technique] = $this->carried($plan);
+        $chrome->open("/units/$unit/plan");
+        $chrome->waitFor('Meets the tier');
+        $chips = fn () => $chrome->page->findElements(WebDriverBy::cssSelector(".step[data-area='$to']"));
+        $before = count($chips());
+        $short = $chrome->page->executeScript(
+            'const chip = [...document.querySelectorAll(`.step[data-area="${arguments[0]}"]`)]'.
+                '.find(c => c.title.startsWith(arguments[1])); chip.focus(); return chip.querySelector(".t").innerText',
+            [$from, $technique['name']],
+        );
+        $page = $chrome->page->getKeyboard();
+        $page->sendKeys(' ');
+        $chrome->css('.step.dragging');
+        $heard = fn (string $words) => str_contains(
+            (string) $chrome->page->executeScript(
+                'return [...document.querySelectorAll("[aria-live]")].map(e => e.textContent).join(" ")',
+            ),
+            $words,
+        );
+        $name = array_column($plan['figure'], 'name', 'key');
+        $this->until(fn () => $heard("Over {$name[$from]}"));
+        $page->sendKeys(WebDriverKeys::ARROW_DOWN);
+        $this->until(fn () => $heard("Over {$name[$to]}"));
+        // A key that means something on this page means nothing while a chip is carried.
+        $page->sendKeys('u');
+        $page->sendKeys(' ');
+        $this->until(fn () => count($chips()) > $before);
+        self::assertStringContainsString($short, $this->step($to, $short)->getText());
+        self::assertContains(
+            $technique['key'],
+            array_column($this->get("units/$unit/plan")['unit']['edits'][$to] ?? [], 'technique'),
+        );
+        $chrome->press('Undo');
+        $this->until(fn () => count($chips()) === $before);
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @return array{string, string, array<string, mixed>} an area, the one below it, and what only the first has
+     */
+    private function carried(array $plan): array
+    {
+        $uses = [];
+        foreach ($plan['plan']['areas'] as $a) {
+            $uses[$a['area']] = array_column($a['techniques'], 'technique');
+        }
+        $areas = array_column($plan['figure'], 'key');
+        foreach (array_slice($areas, 0, -1) as $i => $area) {
+            $next = $areas[$i + 1];
+            foreach ($plan['techniques'] as $t) {
+                if (
+                    in_array($t['key'], $uses[$area] ?? [], true) &&
+                    ! in_array($t['key'], $uses[$next] ?? [], true) &&
+                    ($t['areas'][$next] ?? null)
+                ) {
+                    return [$area, $next, $t];
+                }
+            }
+        }
+        self::fail('no technique fits the next area too');
     }
 
     public function test_a_step_is_changed_taken_out_left_out_for_good_and_practised(): void

@@ -27,6 +27,29 @@ final class StandardBrowserTest extends BrowserTestCase
         self::$chrome->signOut();
     }
 
+    public function test_what_is_merely_allowed_is_one_line_a_family_until_each_is_wanted(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/standard');
+        $names = fn () => $chrome->page->executeScript(
+            'return [...document.querySelectorAll("tbody th")].map(t => t.lastChild.textContent === "each" || '.
+                't.lastChild.textContent === "one line" ? t.childNodes[t.childNodes.length - 2].textContent : '.
+                't.lastChild.textContent)',
+        );
+        $chrome->waitFor('all but stain coat');
+        $folded = $names();
+        self::assertNotContains('No stains on eyes and glass', $folded);
+        $chrome->css('[aria-label="Each technique of All base colours"]')->click();
+        $this->until(fn () => in_array('No stains on eyes and glass', $names(), true));
+        self::assertSame(array_unique($names()), $names(), 'no two rows read the same');
+        $chrome->css('[aria-label="One line for All base colours"]')->click();
+        $this->until(fn () => $names() === $folded);
+        // What is looked for is found in its family.
+        $chrome->fill('Find a clause', 'stains on eyes');
+        $this->until(fn () => in_array('No stains on eyes and glass', $names(), true));
+    }
+
     public function test_a_new_rung_stands_where_it_was_put_and_those_above_make_room(): void
     {
         $before = array_column($this->get('standard')['tiers'], 'name');

@@ -179,4 +179,34 @@ final class OrdersAndPricesTest extends StudioTestCase
     {
         return (int) $this->api('lead', 'GET', 'standard', null, 200)->json('version.number');
     }
+
+    public function test_facts_of_an_order_are_changed_one_by_one_and_never_over_somebody_elses_change(): void
+    {
+        $order = Order::query()->where('number', '26-041')->firstOrFail();
+        $seen = $this->api('desk', 'GET', "orders/$order->id", null, 200);
+        $facts = ['revision' => $seen->json('revision'), 'title' => 'Reeds, second wave', 'due_on' => '2027-02-03'];
+        $kept = $this->api('desk', 'PUT', "orders/$order->id", $facts, 200);
+        self::assertSame(
+            ['Reeds, second wave', '2027-02-03', $seen->json('client'), $seen->json('brief')],
+            [$kept->json('title'), $kept->json('due_on'), $kept->json('client'), $kept->json('brief')],
+        );
+        self::assertFalse($kept->json('late'));
+        $late = $this->api('lead', 'PUT', "orders/$order->id", ['brief' => 'Mine'] + $facts, 409);
+        self::assertSame('Reeds, second wave', $late->json('current.title'));
+        self::assertSame($kept->json('revision'), $late->json('current.revision'));
+        self::assertSame($seen->json('brief'), Order::query()->where('number', '26-041')->firstOrFail()->brief);
+
+        $empty = ['revision' => $kept->json('revision'), 'title' => '  '];
+        self::assertSame('/title', $this->api('desk', 'PUT', "orders/$order->id", $empty, 422)->json('errors.0.pointer'));
+        $odd = ['revision' => $kept->json('revision'), 'due_on' => '31.02.2027'];
+        self::assertSame('/due_on', $this->api('desk', 'PUT', "orders/$order->id", $odd, 422)->json('errors.0.pointer'));
+
+        $day = fn (string $due) => $this->api('desk', 'PUT', "orders/$order->id", [
+            'revision' => Order::query()->where('number', '26-041')->firstOrFail()->revision,
+            'due_on' => $due,
+        ], 200)->json('late');
+        self::assertFalse($day(today()->format('Y-m-d')), 'what is due today is not late yet');
+        self::assertTrue($day(today()->subDay()->format('Y-m-d')));
+        $this->api('painter', 'PUT', "orders/$order->id", $facts, 403);
+    }
 }

@@ -49,6 +49,7 @@ final class RightsTest extends StudioTestCase
         'GET orders' => 'lead desk',
         'POST orders' => 'lead desk',
         'GET orders/{order}' => 'lead desk',
+        'PUT orders/{order}' => 'lead desk',
         'POST orders/{order}/units' => 'lead desk',
         'GET units/{unit}/plan' => 'lead painter odo desk',
         'PUT units/{unit}/plan' => 'lead',

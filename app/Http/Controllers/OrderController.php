@@ -6,12 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Actions\AddUnit;
 use App\Actions\ColourOrder;
+use App\Actions\EditOrder;
 use App\Actions\MovePiece;
 use App\Actions\OpenOrder;
 use App\Http\Requests\ListOrders;
 use App\Http\Requests\NewOrder;
 use App\Http\Requests\NewUnit;
 use App\Http\Requests\OrderColours;
+use App\Http\Requests\OrderFacts;
 use App\Http\Requests\PieceMove;
 use App\Http\Resources\PieceBrief;
 use App\Models\Order;
@@ -45,6 +47,11 @@ final class OrderController
             ),
             201,
         );
+    }
+
+    public function update(OrderFacts $given, Order $order, EditOrder $edit): JsonResponse
+    {
+        return new JsonResponse($this->shown->of($edit($order, $given->revision(), $given->facts())));
     }
 
     public function addUnit(NewUnit $given, Order $order, AddUnit $add): JsonResponse

@@ -8,7 +8,7 @@ use Ordotype\Core\Ladder\Cell;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Words\ClauseWords;
-use Ordotype\Core\Words\LadderWords;
+use Ordotype\Core\Words\RowNames;
 
 /** The ladder as CSV (RFC 4180): a line for each row, a column for each tier, in full words. */
 final class LadderCsv
@@ -16,12 +16,13 @@ final class LadderCsv
     public static function of(Standard $standard): string
     {
         $grid = new Grid($standard);
-        $ladder = new LadderWords($standard);
         $clauses = new ClauseWords($standard);
         $lines = [['group', 'row', ...array_map(fn ($t) => $t->name, $grid->tiers())]];
-        foreach ($grid->rows() as $row) {
+        $rows = $grid->rows();
+        $names = (new RowNames($standard))->all($rows);
+        foreach ($rows as $i => $row) {
             $words = array_map(fn (Cell $c) => $c->clause === null ? '' : $clauses->sentence($c->clause), $row->cells);
-            $lines[] = [$row->group, $ladder->row($row), ...$words];
+            $lines[] = [$row->group, $names[$i], ...$words];
         }
 
         return implode(

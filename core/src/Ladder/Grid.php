@@ -9,6 +9,7 @@ use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\MinutesClause;
 use Ordotype\Core\Standard\SkillClause;
@@ -78,16 +79,53 @@ final readonly class Grid
                 // A retired rung is folded away, so nothing is compared with it.
                 $below = $tier->status === TierStatus::Retired ? $below : $clause;
             }
-            $rows[] = new Row((string) $suffix, $this->group($first), $cells);
+            $rows[] = $this->row((string) $suffix, $cells, $first);
         }
-        $place = array_flip(self::GROUPS);
         $order = array_flip(array_map(strval(...), array_keys($suffixes)));
-        usort(
-            $rows,
-            fn (Row $a, Row $b) => [$place[$a->group], $order[$a->suffix]] <=> [$place[$b->group], $order[$b->suffix]],
-        );
+        usort($rows, fn (Row $a, Row $b) => self::place($a, $order) <=> self::place($b, $order));
 
         return $rows;
+    }
+
+    /**
+     * @param  list<Cell>  $cells
+     * @param  Clause  $first  the lowest rung's
+     */
+    private function row(string $suffix, array $cells, Clause $first): Row
+    {
+        $clauses = array_values(array_filter(array_map(fn (Cell $c) => $c->clause, $cells)));
+        foreach ($clauses as $clause) {
+            if (! self::merelyAllows($clause)) {
+                return new Row($suffix, $this->group($clause), $cells);
+            }
+        }
+        assert($first instanceof TechniqueClause);
+        $family = $first->technique === null ? $first->family : $this->standard->technique($first->technique)->family;
+
+        return new Row($suffix, 'Allowed', $cells, $family, $first->technique === null);
+    }
+
+    /** A clause that asks for nothing: it lets techniques be used, or shuts them out. */
+    private static function merelyAllows(Clause $clause): bool
+    {
+        return $clause instanceof TechniqueClause &&
+            in_array($clause->status, [TechniqueStatus::Allowed, TechniqueStatus::NotOffered], true);
+    }
+
+    /**
+     * By the bench; what is merely allowed by family, the family as such first; else as the tiers have it.
+     *
+     * @param  array<string, int>  $order  of the suffixes
+     * @return array{int, int, int, int}
+     */
+    private static function place(Row $row, array $order): array
+    {
+        return [
+            (int) array_search($row->group, self::GROUPS, true),
+            $row->family === null ? -1 : (int) array_search($row->family, Family::cases(), true),
+            $row->ofWholeFamily ? 0 : 1,
+            $order[$row->suffix],
+        ];
     }
 
     private function group(Clause $clause): string
@@ -97,7 +135,6 @@ final readonly class Grid
             $clause instanceof FinishClause => 'Finish',
             $clause instanceof AcceptanceClause, $clause instanceof SkillClause => 'Check',
             $clause instanceof MinutesClause => 'Limits',
-            $clause instanceof TechniqueClause && $clause->status === TechniqueStatus::Allowed => 'Allowed',
             $clause instanceof TechniqueClause && $clause->technique !== null => self::phaseGroup(
                 Phase::of($this->standard->technique($clause->technique)),
             ),

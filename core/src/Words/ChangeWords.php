@@ -45,7 +45,9 @@ final readonly class ChangeWords
         $subject = $change->subject();
 
         return match (true) {
-            $subject instanceof Clause => $subject->label ?? LadderWords::suffix($subject->suffix()),
+            $subject instanceof Clause => (new RowNames($change->after === null ? $this->from : $this->to))->of(
+                $subject,
+            ),
             $subject instanceof Tier, $subject instanceof Technique => $subject->name,
             $subject instanceof PriceRange => "{$subject->size->value} {$subject->role->value} at ".
                 $this->tierName($subject->tier),

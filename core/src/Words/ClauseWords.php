@@ -95,9 +95,7 @@ final readonly class ClauseWords
             $clause instanceof FinishClause => ($clause->criterion->isFloor() ? 'at least ' : 'at most ').
                 Terms::number($clause->limit).
                 self::shortUnit($clause->criterion),
-            $clause instanceof AcceptanceClause => "{$clause->limits['minor']} minor, ".
-                count($clause->views).
-                ' views',
+            $clause instanceof AcceptanceClause => "{$clause->limits['minor']} minor, ".self::views($clause),
             $clause instanceof MinutesClause => Terms::minutes($clause->max),
             $clause instanceof SkillClause => "skill $clause->min",
             default => '',
@@ -185,11 +183,16 @@ final readonly class ClauseWords
     {
         return ($clause->sampled ? 'a sample is checked' : 'every model is checked').
             ", {$clause->limits['minor']} minor and {$clause->limits['major']} major faults pass, ".
-            count($clause->views).
-            ' views';
+            self::views($clause);
     }
 
-    private static function where(Clause $clause): string
+    private static function views(AcceptanceClause $clause): string
+    {
+        return count($clause->views).(count($clause->views) === 1 ? ' view' : ' views');
+    }
+
+    /** Where a clause holds, in the few words that fit beside a mark. */
+    public static function where(Clause $clause): string
     {
         $scope = $clause->scope();
         $parts = [

@@ -14,6 +14,8 @@ use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\TechniqueStatus;
 
 /** The ladder in words: rows, cells, and what the lint finds, with the change that mends it. */
 final readonly class LadderWords
@@ -23,23 +25,6 @@ final readonly class LadderWords
     public function __construct(private Standard $standard)
     {
         $this->words = new ClauseWords($standard);
-    }
-
-    /** What a row is called: the first label of its clauses, or the suffix as it is read aloud. */
-    public function row(Row $row): string
-    {
-        foreach ($row->cells as $cell) {
-            if ($cell->clause?->label !== null) {
-                return $cell->clause->label;
-            }
-        }
-
-        return self::suffix($row->suffix);
-    }
-
-    public static function suffix(string $suffix): string
-    {
-        return str_replace(['.', '_'], ' ', $suffix);
     }
 
     /** @return list<string> the words of each cell of a row; empty where the tier says nothing */
@@ -57,6 +42,41 @@ final readonly class LadderWords
             },
             $clauses,
         );
+    }
+
+    /**
+     * One line for a whole family that is merely allowed: "all but wash all over".
+     *
+     * @param  Row  $whole  the row of the family as such
+     * @param  list<Row>  $others  the rows of its single techniques
+     * @return list<string> for each tier; empty where it says nothing of the family
+     */
+    public function family(Row $whole, array $others): array
+    {
+        $words = [];
+        foreach (array_keys($whole->cells) as $i) {
+            $said = ['allowed' => [], 'shut' => []];
+            foreach ($others as $row) {
+                $clause = $row->cells[$i]->clause;
+                if ($clause instanceof TechniqueClause && $clause->technique !== null) {
+                    $where = $this->words->scope($clause->scope());
+                    $said[$clause->status === TechniqueStatus::Allowed ? 'allowed' : 'shut'][] =
+                        $this->words->techniqueName($clause->technique).($where === '' ? '' : " on $where");
+                }
+            }
+            $of = $whole->cells[$i]->clause;
+            $all = $of instanceof TechniqueClause && $of->status === TechniqueStatus::Allowed;
+            $where = $of === null ? '' : $this->words->scope($of->scope());
+            $words[] = match (true) {
+                $all => 'all'.($where === '' ? '' : " on $where").
+                    ($said['shut'] === [] ? '' : ' but '.Terms::any($said['shut'], ' and ')),
+                $said['allowed'] !== [] => 'only '.Terms::any($said['allowed'], ' and '),
+                $of !== null || $said['shut'] !== [] => 'none',
+                default => '',
+            };
+        }
+
+        return $words;
     }
 
     /** Why a finding cannot be meant so. */

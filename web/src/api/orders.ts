@@ -15,6 +15,10 @@ export const orderQuery = (order: number) =>
 
 export const openOrder = (body: Bodies['OpenOrderBody']) => given(client.POST('/orders', { body }));
 
+/** Only what changes is sent. */
+export const editOrder = (order: number, body: Bodies['EditOrderBody']) =>
+    given(client.PUT('/orders/{order}', { params: { path: { order } }, body }));
+
 export const addUnit = (order: number, body: Bodies['AddUnitBody']) =>
     given(client.POST('/orders/{order}/units', { params: { path: { order } }, body }));
 

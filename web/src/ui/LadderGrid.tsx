@@ -19,6 +19,8 @@ export function LadderGrid({
     head,
     unfold,
     folded,
+    unfolded,
+    turn,
     ref,
 }: {
     rows: Row[];
@@ -29,6 +31,10 @@ export function LadderGrid({
     unfold: () => void;
     /** Whether a rung is folded to its spine. */
     folded: (tier: TierHead) => boolean;
+    /** Families whose rows are all in sight. */
+    unfolded: string[];
+    /** A family's rows into one line, or out of it. */
+    turn: (row: number, family: string) => void;
     ref: Ref<HTMLTableElement>;
 }) {
     const spines = tiers.map(folded).map(Number).join('');
@@ -69,6 +75,8 @@ export function LadderGrid({
                         spines={spines}
                         at={at.row === i ? at.col : null}
                         pick={pick}
+                        open={r.folded === null || r.family === null ? null : unfolded.includes(r.family)}
+                        turn={turn}
                     />
                 ))}
             </tbody>
@@ -99,6 +107,8 @@ const LadderRow = memo(function LadderRow({
     spines,
     at,
     pick,
+    open,
+    turn,
 }: {
     row: Row;
     index: number;
@@ -107,12 +117,26 @@ const LadderRow = memo(function LadderRow({
     spines: string;
     at: number | null;
     pick: (at: At) => void;
+    /** Whether the rows of its family are in sight; null: it stands for no others. */
+    open: boolean | null;
+    turn: (row: number, family: string) => void;
 }) {
     return (
         <tr className={first ? css.group : ''}>
             <th className={css.first} scope="row">
                 {first && <span className="eyebrow">{row.group}</span>}
                 {row.label}
+                {open !== null && row.family && (
+                    <button
+                        type="button"
+                        className={css.fold}
+                        aria-expanded={open}
+                        aria-label={open ? `One line for ${row.label}` : `Each technique of ${row.label}`}
+                        onClick={() => turn(index, row.family ?? '')}
+                    >
+                        {open ? 'one line' : 'each'}
+                    </button>
+                )}
             </th>
             {row.cells.map((c, col) =>
                 spines[col] === '1' ? (
@@ -143,7 +167,7 @@ const LadderRow = memo(function LadderRow({
 
 function Face({ cell }: { cell: Cell }) {
     if (cell.dropped) return <span>— not asked here</span>;
-    if (!cell.clause) return <span aria-label="says nothing">·</span>;
+    if (!cell.clause && cell.words === '') return <span aria-label="says nothing">·</span>;
     if (cell.as_before) return <span>as before</span>;
     if (cell.status === 'not_offered') return <span>· not offered</span>;
     return (

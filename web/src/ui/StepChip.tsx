@@ -24,7 +24,7 @@ export function StepChip({
     pressed: boolean;
     onPress: () => void;
 }) {
-    const { listeners, setNodeRef, isDragging } = useDraggable({
+    const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
         id: step.key,
         data: { technique: step.technique, text },
         disabled: !drags,
@@ -33,6 +33,7 @@ export function StepChip({
         <button
             ref={setNodeRef}
             type="button"
+            {...(drags ? attributes : {})}
             className={`step ${look} ${isDragging ? 'dragged' : ''}`}
             aria-pressed={pressed}
             data-area={step.area ?? ''}

@@ -7,6 +7,17 @@ import { Pick } from '../../ui/Pick';
 import { plain, valuesOf, word } from '../standard/words';
 import type { Area, Sculpt } from './map';
 
+/** The words of a map in a line each, where they are met. */
+const MEANS: Record<string, string> = {
+    Rank: 'How much of the figure’s look it carries.',
+    Focus: '0: nobody looks here; 3: the face.',
+    Layer: 'What lies over what: the higher one is on top.',
+    Counted: 'Single small things in it, such as rivets.',
+    Access: '1: easy to reach; 2: takes twice as long.',
+    Faces: 'The side from which it is seen.',
+    'Kept apart with': 'Painted off the model, with this part.',
+};
+
 /** What an area is: its material and forms, how much of the figure it makes, what it touches. */
 export function AreaForm({
     area,
@@ -34,7 +45,7 @@ export function AreaForm({
         pick: (v: string) => void,
         empty?: string,
     ) => (
-        <Field label={label}>
+        <Field label={label} help={MEANS[label]}>
             <Pick
                 disabled={!editable}
                 value={value}
@@ -57,7 +68,7 @@ export function AreaForm({
         min = 0,
         max = 100,
     ) => (
-        <Field label={label}>
+        <Field label={label} help={MEANS[label]}>
             <InputNumber
                 disabled={!editable}
                 step={step}
@@ -85,7 +96,7 @@ export function AreaForm({
                 {select('Rank', area.rank, valuesOf('rank'), (v) => set({ rank: v }))}
             </div>
             <div>
-                <span className="small soft">Relief</span>
+                <span className="small soft">Relief: the forms that a technique meets here</span>
                 <div className="chips">
                     {valuesOf('relief').map((r) => (
                         <Chip
@@ -99,7 +110,7 @@ export function AreaForm({
                     ))}
                 </div>
             </div>
-            <div className="four">
+            <div className="two">
                 {number('Focus', area.focus, (v) => set({ focus: v }), 1, 0, 3)}
                 {number('Layer', area.layer, (v) => set({ layer: v }), 1, -20, 60)}
                 {number('Counted', area.count, (v) => set({ count: v }), 1, 0, 999)}
@@ -107,7 +118,10 @@ export function AreaForm({
             </div>
             <div className="two">
                 {select('Faces', area.facing, ['front', 'back', 'both', 'under'], (v) => set({ facing: v }))}
-                <Field label={outlined ? `Share, % (outlined ${share})` : 'Share, %'}>
+                <Field
+                    help="Of the surface of the whole figure."
+                    label={outlined ? `Share, % (outlined ${share})` : 'Share, %'}
+                >
                     <InputNumber
                         disabled={!editable}
                         step={0.1}
@@ -119,7 +133,7 @@ export function AreaForm({
                 </Field>
             </div>
             <div className="two">
-                <Field label="Slot of the scheme">
+                <Field label="Slot of the scheme" help="Which colours of an army it wears, such as cloth 1.">
                     <Input
                         disabled={!editable}
                         value={area.slot ?? ''}

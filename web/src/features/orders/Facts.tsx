@@ -1,10 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Button, Flex, Image, Upload } from 'antd';
+import { Button, DatePicker, Flex, Image, Upload } from 'antd';
+import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { saysWhy } from '../../api/client';
-import { colourOrder, takePicture } from '../../api/orders';
+import { colourOrder, editOrder, orderQuery, takePicture } from '../../api/orders';
 import type { Order } from '../../api/types';
 import { Field } from '../../ui/Field';
+import { InPlace } from '../../ui/InPlace';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 import { word } from '../standard/words';
@@ -23,8 +25,12 @@ export function Facts({ order, editable }: { order: Order; editable: boolean }) 
     });
     return (
         <section className="card pad">
-            <div className="eyebrow">Brief</div>
-            <p className="my-6">{order.brief ?? 'Nothing was written down.'}</p>
+            <div className="eyebrow">The order</div>
+            {editable ? (
+                <Written order={order} />
+            ) : (
+                <p className="my-6">{order.brief ?? 'Nothing was written down.'}</p>
+            )}
             <Flex vertical gap={8} className="my-10">
                 <Field label="Scheme">
                     <Pick
@@ -68,6 +74,53 @@ export function Facts({ order, editable }: { order: Order; editable: boolean }) 
             </Flex>
             {order.method && <p className="small soft m-0">Method: {schools(order.method)}</p>}
         </section>
+    );
+}
+
+/** Whose it is, its name, its day and its brief, each changed where it stands. */
+function Written({ order }: { order: Order }) {
+    const queries = useQueryClient();
+    const keep = useMutation({
+        mutationFn: (facts: {
+            client?: string;
+            title?: string;
+            brief?: string | null;
+            due_on?: string | null;
+        }) => editOrder(order.id, { revision: order.revision, ...facts }),
+        // Refused, too: somebody else may have changed it, and both are to be seen.
+        onSettled: () =>
+            Promise.all([
+                queries.invalidateQueries({ queryKey: orderQuery(order.id).queryKey }),
+                queries.invalidateQueries({ queryKey: ['orders'] }),
+            ]),
+    });
+    return (
+        <Flex vertical gap={8} className="my-6">
+            <InPlace
+                label="What it is called"
+                value={order.title}
+                save={(title) => keep.mutateAsync({ title })}
+            />
+            <InPlace label="Client" value={order.client} save={(client) => keep.mutateAsync({ client })} />
+            <Field label="Due on">
+                <DatePicker
+                    className="wide"
+                    variant="filled"
+                    format="D MMM YYYY"
+                    value={order.due_on ? dayjs(order.due_on) : null}
+                    disabled={keep.isPending}
+                    onChange={(on: dayjs.Dayjs | null) =>
+                        keep.mutate({ due_on: on?.format('YYYY-MM-DD') ?? null })
+                    }
+                />
+            </Field>
+            <InPlace
+                label="Brief"
+                rows={3}
+                value={order.brief ?? ''}
+                save={(brief) => keep.mutateAsync({ brief: brief === '' ? null : brief })}
+            />
+        </Flex>
     );
 }
 

@@ -1,16 +1,18 @@
 import {
     DndContext,
     DragOverlay,
+    KeyboardSensor,
     MouseSensor,
     TouchSensor,
     useSensor,
     useSensors,
-    type CollisionDetection,
     type DragEndEvent,
+    type UniqueIdentifier,
 } from '@dnd-kit/core';
 import { useState } from 'react';
 import type { PlanStep, UnitPlan } from '../../api/types';
-import { TOUCH } from '../../ui/drag';
+import { byRow, rowByRow, tells, TOUCH } from '../../ui/drag';
+import { holdKeys } from '../../app/keys';
 import { extentWords } from '../../ui/marks';
 import { StepChip } from '../../ui/StepChip';
 import { AreaRow } from './AreaRow';
@@ -18,15 +20,8 @@ import { type Bend } from './bend';
 import { COLUMNS, inColumns, isJoint } from './columns';
 import { areaName, colourWords, fewMinutes, longName, shortName, usesOn } from './names';
 
-/** A row reaches from edge to edge: only the height of the pointer says which one it is over. */
-const byRow: CollisionDetection = ({ droppableContainers, droppableRects, pointerCoordinates }) =>
-    droppableContainers
-        .filter(({ id }) => {
-            const r = droppableRects.get(id);
-            const y = pointerCoordinates?.y ?? -1;
-            return r !== undefined && y >= r.top && y <= r.bottom;
-        })
-        .map(({ id }) => ({ id }));
+/** Space lifts a chip and lets it go; Enter opens it, as a press does. */
+const BY_KEYS = { start: ['Space'], end: ['Space', 'Enter', 'Tab'], cancel: ['Escape'] };
 
 /** What is done on each area, a row each; what is done on the whole model in one row on top. */
 export function Areas({
@@ -51,10 +46,19 @@ export function Areas({
     const sensors = useSensors(
         useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
         useSensor(TouchSensor, { activationConstraint: TOUCH }),
+        useSensor(KeyboardSensor, { coordinateGetter: rowByRow, keyboardCodes: BY_KEYS }),
     );
+    const lift = (text: string | null) => {
+        setDragged(text);
+        holdKeys(text !== null);
+    };
+    const named = (id: UniqueIdentifier) => {
+        const step = plan.steps.find((s) => s.key === id);
+        return step ? longName(data, step.technique) : areaName(data, String(id).replace(/^area /, ''));
+    };
     const surplus = new Map(plan.surplus.map((s) => [s.step, s]));
     const drop = ({ active, over }: DragEndEvent) => {
-        setDragged(null);
+        lift(null);
         const area = over?.data.current?.area as string | undefined;
         const technique = active.data.current?.technique as string | undefined;
         if (area === undefined || technique === undefined) return;
@@ -91,8 +95,9 @@ export function Areas({
         <DndContext
             sensors={sensors}
             collisionDetection={byRow}
-            onDragStart={({ active }) => setDragged(active.data.current?.text as string)}
-            onDragCancel={() => setDragged(null)}
+            accessibility={tells(named)}
+            onDragStart={({ active }) => lift(active.data.current?.text as string)}
+            onDragCancel={() => lift(null)}
             onDragEnd={drop}
         >
             <div className="strips" style={{ gridTemplateColumns: `116px ${widths} 40px` }}>

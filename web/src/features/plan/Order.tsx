@@ -2,6 +2,7 @@ import {
     closestCenter,
     DndContext,
     type DragEndEvent,
+    type UniqueIdentifier,
     KeyboardSensor,
     MouseSensor,
     TouchSensor,
@@ -15,9 +16,10 @@ import { useState } from 'react';
 import type { Move, UnitPlan } from '../../api/types';
 import { setSequence, tryMove } from '../../api/units';
 import { holdKeys } from '../../app/keys';
-import { TOUCH } from '../../ui/drag';
+import { tells, TOUCH } from '../../ui/drag';
 import { useNotices } from '../../app/notices';
 import type { Bend } from './bend';
+import { longName } from './names';
 import { OrderRow } from './OrderRow';
 import { Refused } from './Refused';
 import { SetAside } from './SetAside';
@@ -64,6 +66,10 @@ export function OrderOfWork({
         useSensor(TouchSensor, { activationConstraint: TOUCH }),
         useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
     );
+    const named = (id: UniqueIdentifier) => {
+        const step = steps.find((s) => s.key === id);
+        return step ? `step ${step.no}, ${longName(data, step.technique)}` : '';
+    };
     const lift = (step: string | null) => {
         setDragged(step);
         if (step === null) setOver(null);
@@ -105,6 +111,7 @@ export function OrderOfWork({
             <DndContext
                 sensors={sensors}
                 collisionDetection={closestCenter}
+                accessibility={tells(named)}
                 onDragStart={({ active }) => lift(String(active.id))}
                 onDragOver={({ over: at }) => setOver(at === null ? null : String(at.id))}
                 onDragCancel={() => lift(null)}

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Problem } from '../../api/client';
 import { consequencesQuery, ladderQuery, openDraft, tryQuery } from '../../api/standard';
@@ -30,7 +30,12 @@ export default function StandardPage() {
 }
 
 function LadderView({ ladder: whole }: { ladder: Ladder }) {
-    const [show, setShow] = useState<Narrowed>({ retired: false, all: false, find: '' });
+    const [show, setShow] = useState<Narrowed>({
+        retired: false,
+        all: false,
+        find: '',
+        unfolded: [],
+    });
     const ladder = useMemo(() => narrowed(whole, show), [whole, show]);
     const folded = (t: TierHead) => t.status === 'retired' && !show.retired;
     const desk = useLadder(ladder, folded);
@@ -59,6 +64,24 @@ function LadderView({ ladder: whole }: { ladder: Ladder }) {
         // eslint-disable-next-line react-hooks/exhaustive-deps
     }, [stale]);
 
+    const col = useRef(desk.at.col);
+    useEffect(() => {
+        col.current = desk.at.col;
+    });
+    const { pick } = desk;
+    /** One line for the family, or all its rows. */
+    const turn = useCallback(
+        (row: number, family: string) => {
+            setShow((now) => ({
+                ...now,
+                unfolded: now.unfolded.includes(family)
+                    ? now.unfolded.filter((f) => f !== family)
+                    : [...now.unfolded, family],
+            }));
+            pick({ row, col: col.current });
+        },
+        [pick],
+    );
     const grid = useHotkeys<HTMLTableElement>(
         ['up', 'down', 'left', 'right', 'enter', 'c', 'u', 'r', 'f'],
         (_, pressed) => {
@@ -130,6 +153,8 @@ function LadderView({ ladder: whole }: { ladder: Ladder }) {
                             head={(t) => setHead({ tier: t.head })}
                             folded={folded}
                             unfold={() => setShow({ ...show, retired: true })}
+                            unfolded={show.unfolded}
+                            turn={turn}
                         />
                         {ladder.rows.length === 0 && (
                             <Empty title="No clause says that">

@@ -1,0 +1,65 @@
+import { useMutation } from '@tanstack/react-query';
+import { Button, Input } from 'antd';
+import { type KeyboardEvent, useState } from 'react';
+import { saysWhy } from '../api/client';
+import { Field } from './Field';
+import { Says } from './Says';
+
+/**
+ * A line of text that is changed where it stands: Enter or leaving it keeps it, Escape takes it back. What the server
+ * refuses stays as it was typed, with the reason and what stands there now.
+ */
+export function InPlace({
+    label,
+    value,
+    rows = 1,
+    save,
+}: {
+    label: string;
+    value: string;
+    rows?: number;
+    save: (text: string) => Promise<unknown>;
+}) {
+    const [draft, setDraft] = useState<string | null>(null);
+    const keep = useMutation({ mutationFn: save, onSuccess: () => setDraft(null) });
+    const leave = () => {
+        keep.reset();
+        setDraft(null);
+    };
+    const commit = () => {
+        if (draft === null || keep.isPending) return;
+        if (draft.trim() === value) leave();
+        else keep.mutate(draft.trim());
+    };
+    const key = (e: KeyboardEvent) => {
+        if (e.key === 'Escape') leave();
+        if (e.key === 'Enter' && (rows === 1 || e.ctrlKey)) commit();
+    };
+    return (
+        <>
+            <Field label={label}>
+                <Input.TextArea
+                    className="in-place"
+                    variant="filled"
+                    autoSize={{ minRows: rows }}
+                    status={keep.isError ? 'error' : ''}
+                    value={draft ?? value}
+                    onChange={(e) =>
+                        setDraft(rows === 1 ? e.target.value.replace(/\n/g, '') : e.target.value)
+                    }
+                    onBlur={commit}
+                    onKeyDown={key}
+                />
+            </Field>
+            {keep.isError && (
+                <Says kind="bad">
+                    {saysWhy(keep.error)}{' '}
+                    {value === '' ? 'Nothing stands there now.' : `There stands now: “${value}”.`}{' '}
+                    <Button size="small" onClick={leave}>
+                        Leave it like that
+                    </Button>
+                </Says>
+            )}
+        </>
+    );
+}
