@@ -38,7 +38,13 @@ final class Demo
 
     public static function standard(): Standard
     {
-        return StandardFormat::read(self::json('standards/five-rungs.json'));
+        return self::standardOf('five-rungs.json');
+    }
+
+    /** @param  string  $file  of one of the packs that ship */
+    public static function standardOf(string $file): Standard
+    {
+        return StandardFormat::read(self::json("standards/$file"));
     }
 
     public static function sculpt(string $name = 'sluice-warden'): Sculpt

@@ -53,7 +53,7 @@ final readonly class RowNames
      */
     public function all(array $rows): array
     {
-        $names = array_map(fn (Row $r) => $this->plain($r), $rows);
+        $names = array_map($this->plain(...), $rows);
         foreach ([$this->where(...), $this->from(...), fn (Row $r, int $n) => " ($n)"] as $more) {
             foreach (array_count_values($names) as $name => $times) {
                 $alike = array_keys($names, (string) $name, true);
@@ -68,7 +68,7 @@ final readonly class RowNames
             }
         }
 
-        return $names;
+        return array_values($names);
     }
 
     private function plain(Row $row): string

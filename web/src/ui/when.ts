@@ -5,3 +5,7 @@ export const day = (date: string, year = true): string =>
         month: 'short',
         ...(year ? { year: 'numeric' } : {}),
     });
+
+/** A moment as the studio writes it: 26 November 2026 at 14:05. */
+export const moment = (at: string): string =>
+    new Date(at).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'short' });

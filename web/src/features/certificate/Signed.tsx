@@ -2,13 +2,14 @@ import { Descriptions } from 'antd';
 import type { Certificate, CertificateRecord } from '../../api/types';
 import { plain } from '../standard/words';
 import css from './Certificate.module.css';
+import { moment } from '../../ui/when';
 
 /** What was signed: for whom, by whom, against what, and what the check found. */
 export function Signed({ data }: { data: Certificate }) {
     const { record, words } = data;
     const painters = [...new Set(record.pieces.flatMap((p) => p.painters ?? []))];
     const rules = [...new Set(record.pieces.map((p) => p.rule))];
-    const at = new Date(data.signed_at).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'short' });
+    const at = moment(data.signed_at);
     return (
         <>
             <h1 className={css.title}>{record.sculpt}</h1>

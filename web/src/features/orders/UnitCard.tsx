@@ -2,6 +2,7 @@ import { Flex } from 'antd';
 import type { Order, UnitBrief } from '../../api/types';
 import { LinkButton } from '../../ui/LinkButton';
 import { minutes, StageStrip, TierMark } from '../../ui/marks';
+import { money, moneyRange } from '../../ui/money';
 
 /** A number of models of one figure at one tier: where they stand, what they take, what they cost. */
 export function UnitCard({
@@ -56,17 +57,11 @@ function Takes({
             unit with setting up ·{' '}
             {plan.planned_done > 0 && `planned for what is done ${minutes(plan.planned_done)}, `}
             {plan.spent === null ? 'no time noted yet' : `${minutes(plan.spent)} spent`}
-            {plan.price && (
-                <>
-                    {' '}
-                    · {currency} {plan.price.low}
-                    {plan.price.high ? `–${plan.price.high}` : ' and up'} each
-                </>
-            )}
+            {plan.price && <> · {moneyRange(plan.price, currency)} each</>}
             {plan.agreed.map((a, i) => (
                 <span key={i} title={a.reason}>
                     {' '}
-                    + {currency} {a.price} agreed
+                    + {money(a.price, currency)} agreed
                 </span>
             ))}
             {plan.conflicts > 0 && <span className="late"> · {plan.conflicts} conflicts</span>}

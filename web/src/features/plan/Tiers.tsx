@@ -8,6 +8,7 @@ import { minutes, TierMark } from '../../ui/marks';
 import { Says } from '../../ui/Says';
 import { Loading } from '../../ui/states';
 import { change } from './names';
+import { moneyRange } from '../../ui/money';
 
 /** Every tier the unit could be moved to, with what that would make of it. */
 export function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
@@ -43,10 +44,7 @@ export function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
                                 ? 'quoted by hand: agree it with the client in an order of its own'
                                 : `${minutes(t.minutes)} a ` +
                                   `model${t.key === data.unit.tier.key ? ', as it is' : `, ${change(now, t.minutes)}`}`}
-                            {t.price
-                                ? ` · ${query.data.currency} ${t.price.low}` +
-                                  `${t.price.high ? `–${t.price.high}` : ' and up'} each`
-                                : ''}
+                            {t.price ? ` · ${moneyRange(t.price, query.data.currency)} each` : ''}
                         </span>
                         {t.gains.length > 0 && (
                             <div className="small">

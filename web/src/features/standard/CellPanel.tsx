@@ -1,6 +1,6 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { Button, Flex } from 'antd';
-import type { Ref } from 'react';
+import { memo, type Ref } from 'react';
 import { saysWhy } from '../../api/client';
 import type { Attempt, Change, Clause, Consequences, Ladder } from '../../api/types';
 import { cellId } from '../../ui/LadderGrid';
@@ -14,25 +14,24 @@ import { Sentence } from './Sentence';
 import { Tried } from './Tried';
 import type { LadderDesk } from './useLadder';
 
-/**
- * What stands beside the ladder: the cell as a sentence, what it does to a figure, to the ladder and to
- * open orders.
- */
-export function CellPanel({
-    whole,
-    ladder,
-    desk,
-    writes,
-    tried,
-    after,
-    ref,
-}: {
+export interface PanelShows {
     whole: Ladder;
     ladder: Ladder;
     desk: LadderDesk;
     writes: boolean;
     tried: UseQueryResult<Attempt>;
     after: UseQueryResult<Consequences>;
+}
+
+/**
+ * What stands beside the ladder: the cell as a sentence, what it does to a figure, to the ladder and to
+ * open orders.
+ */
+export const CellPanel = memo(function CellPanel({
+    shows: { whole, ladder, desk, writes, tried, after },
+    ref,
+}: {
+    shows: PanelShows;
     ref: Ref<HTMLElement>;
 }) {
     const { draft, tier, changed } = desk;
@@ -93,7 +92,7 @@ export function CellPanel({
             </More>
         </aside>
     );
-}
+});
 
 /** What a new row could say; the words of the row come from it. */
 function NewRow({ whole, desk }: { whole: Ladder; desk: LadderDesk }) {

@@ -1,6 +1,7 @@
 import type { ComparedRung, Comparison as Sheet } from '../../api/types';
 import css from './Comparison.module.css';
 import { MarkedFigure } from './MarkedFigure';
+import { moneyRange } from '../../ui/money';
 
 /** Lines of what one does not get before the rest is only counted. */
 const NAMED = 4;
@@ -59,12 +60,7 @@ function Card({
                     quiet
                 />
             )}
-            {prices && r.price && (
-                <p className={css.price}>
-                    {sheet.currency} {r.price.low}
-                    {r.price.high ? `–${r.price.high}` : ' and up'}
-                </p>
-            )}
+            {prices && r.price && <p className={css.price}>{moneyRange(r.price, sheet.currency)}</p>}
         </section>
     );
 }

@@ -13,6 +13,7 @@ import { NoLadder } from './NoLadder';
 import css from './Standard.module.css';
 import { NoFigure, StandardTabs } from './StandardTabs';
 import { trialFigure } from './trial';
+import { moneyRange } from '../../ui/money';
 
 const SIGNS: Record<string, string> = {
     added: '+',
@@ -142,8 +143,7 @@ function ForPainter({ difference: d }: { difference: Difference }) {
 }
 
 function ForClient({ difference: d }: { difference: Difference }) {
-    const price = (p: Difference['from']['price']) =>
-        p ? `${d.currency} ${p.low}${p.high ? `–${p.high}` : ' and up'}` : 'no price set';
+    const price = (p: Difference['from']['price']) => (p ? moneyRange(p, d.currency) : 'no price set');
     return (
         <section className="card pad">
             <div className="eyebrow">For the client</div>

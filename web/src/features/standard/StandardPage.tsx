@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Problem } from '../../api/client';
 import { consequencesQuery, ladderQuery, openDraft, tryQuery } from '../../api/standard';
@@ -10,7 +10,7 @@ import { Top } from '../../app/Top';
 import { LadderGrid } from '../../ui/LadderGrid';
 import { Pick } from '../../ui/Pick';
 import { Empty, Loading } from '../../ui/states';
-import { CellPanel } from './CellPanel';
+import { CellPanel, type PanelShows } from './CellPanel';
 import { LadderTools, type Narrowed, narrowed } from './LadderTools';
 import { NoLadder } from './NoLadder';
 import { Publish } from './Publish';
@@ -82,6 +82,15 @@ function LadderView({ ladder: whole }: { ladder: Ladder }) {
         },
         [pick],
     );
+    const { shows, behind } = useFollowing({ whole, ladder, desk, writes, tried, after });
+    const entering = useRef(false);
+    // The panel is entered once it shows the cell that was meant.
+    const enter = () => {
+        if (!entering.current || behind) return;
+        panel.current?.querySelector<HTMLElement>('input')?.focus();
+        entering.current = false;
+    };
+    useEffect(enter);
     const grid = useHotkeys<HTMLTableElement>(
         ['up', 'down', 'left', 'right', 'enter', 'c', 'u', 'r', 'f'],
         (_, pressed) => {
@@ -92,8 +101,10 @@ function LadderView({ ladder: whole }: { ladder: Ladder }) {
             else if (key === 'arrowleft') desk.step(0, -1);
             else if (key === 'arrowright') desk.step(0, 1);
             else if (key === 'f') finder.current?.focus();
-            else if (key === 'enter' && writes) panel.current?.querySelector<HTMLElement>('input')?.focus();
-            else if (key === 'c' && idle) desk.copyRight();
+            else if (key === 'enter' && writes) {
+                entering.current = true;
+                enter();
+            } else if (key === 'c' && idle) desk.copyRight();
             else if (key === 'u' && idle) void draft.undo();
             else if (key === 'r' && idle) void draft.redo();
         },
@@ -163,15 +174,7 @@ function LadderView({ ladder: whole }: { ladder: Ladder }) {
                         )}
                     </div>
                 </div>
-                <CellPanel
-                    ref={panel}
-                    whole={whole}
-                    ladder={ladder}
-                    desk={desk}
-                    writes={writes}
-                    tried={tried}
-                    after={after}
-                />
+                <CellPanel ref={panel} shows={shows} />
             </div>
             {head && (
                 <TierDrawer
@@ -189,6 +192,16 @@ function LadderView({ ladder: whole }: { ladder: Ladder }) {
             <Publish open={publishing} ladder={ladder} close={() => setPublishing(false)} />
         </>
     );
+}
+
+/**
+ * What the panel shows follows the cell in a render of its own, which a further arrow key interrupts: the cell is
+ * marked within the frame. On one cell it is never behind, so that typing in it is not held up.
+ */
+function useFollowing(now: PanelShows): { shows: PanelShows; behind: boolean } {
+    const then = useDeferredValue(now);
+    const behind = then.desk.at !== now.desk.at;
+    return { shows: behind ? then : now, behind };
 }
 
 function OpenDraft() {

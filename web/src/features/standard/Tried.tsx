@@ -2,6 +2,7 @@ import { Progress } from 'antd';
 import type { Attempt } from '../../api/types';
 import { minutes } from '../../ui/marks';
 import { Says } from '../../ui/Says';
+import { moneyRange } from '../../ui/money';
 
 const SHOWN = 6;
 const SIGNS: Record<string, string> = { added: '+', dropped: '−' };
@@ -33,9 +34,7 @@ export function Tried({ result: r, changed }: { result: Attempt; changed: boolea
                     />
                     <p className="small soft my-4">
                         {Math.round(r.after)} of {r.ceiling} minutes allowed
-                        {r.price
-                            ? ` · ${r.price.currency} ${r.price.low}${r.price.high ? `–${r.price.high}` : ' and up'}`
-                            : ''}
+                        {r.price ? ` · ${moneyRange(r.price, r.price.currency)}` : ''}
                     </p>
                 </>
             )}
