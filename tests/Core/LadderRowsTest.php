@@ -74,7 +74,7 @@ final class LadderRowsTest extends TestCase
         ]));
         self::assertSame('none', $line([$may('family', 'shade', 'not_offered'), $shut]));
         self::assertSame(
-            'only recess shade',
+            'only shading in the recesses',
             $line([$may('family', 'shade', 'not_offered'), $may('technique', 'recess_shade', 'allowed')]),
         );
     }
