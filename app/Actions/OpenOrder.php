@@ -24,9 +24,8 @@ final class OpenOrder
     public function __invoke(string $client, string $title, ?string $brief, ?string $dueOn, ?string $scheme): Order
     {
         return DB::transaction(function () use ($client, $title, $brief, $dueOn, $scheme): Order {
-            $next = (int) Order::query()->lockForUpdate()->max('id') + 1;
             $order = Order::query()->create([
-                'number' => sprintf('%s-%03d', now()->format('y'), $next),
+                'number' => $this->number(),
                 'client' => $client,
                 'title' => $title,
                 'brief' => $brief,
@@ -46,5 +45,16 @@ final class OpenOrder
 
             return $order->refresh();
         });
+    }
+
+    /** The next one that no order has, from a sequence: nobody waits for somebody else's order to be written. */
+    private function number(): string
+    {
+        do {
+            $next = DB::selectOne('select nextval(order_numbers) as next');
+            $number = sprintf('%s-%03d', now()->format('y'), is_object($next) ? (int) $next->next : 0);
+        } while (Order::query()->where('number', $number)->exists());
+
+        return $number;
     }
 }

@@ -28,6 +28,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class StandardVersion extends Model
 {
+    /** What names a version, without its document. */
+    public const BRIEF = ['id', 'number', 'status', 'sha256'];
+
     protected $table = 'standard_versions';
 
     protected $guarded = [];

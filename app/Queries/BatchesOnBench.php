@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Http\Resources\PieceBrief;
 use App\Models\Piece;
 use App\Models\ReleaseRow;
 use App\Models\Unit;
-use App\Repositories\Standards;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ordotype\Core\Bench\Stage;
 
 /** The batches that have something to be done or looked at, the most urgent first. */
@@ -16,69 +18,51 @@ final class BatchesOnBench
 {
     private const OPEN = [Stage::Planned, Stage::OnBench, Stage::Rework, Stage::Offered];
 
-    public function __construct(private readonly Standards $standards)
+    public function __construct(private readonly UnitsOfStages $units)
     {
     }
 
-    /** @return list<array<string, mixed>> */
-    public function all(): array
+    /** @return array{data: list<array<string, mixed>>, next_cursor: string|null} */
+    public function page(?string $find, ?string $cursor): array
     {
         $open = array_map(fn (Stage $s) => $s->value, self::OPEN);
-        $units = Unit::query()
-            ->with([
-                'order:id,number,title,due_on,standard_version_id',
-                'order.version',
-                'sculpt:id,name',
-                'pieces' => fn ($q) => $q
-                    ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
-                    ->orderBy('number')
-                    ->withCount(['logs as done' => fn ($logs) => $logs->whereNull('covered_by')]),
-            ])
-            ->whereNotNull('released_at')
-            ->whereHas('pieces', fn ($q) => $q->whereIn('stage', $open))
-            ->get()
-            ->sortBy(fn (Unit $u) => [$u->order->due_on->timestamp ?? PHP_INT_MAX, $u->id])
-            ->values();
+        [$units, $next] = $this->units->page('bench', $open, $find, $cursor, [
+            'pieces' => fn (HasMany $q) => $q
+                ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
+                ->orderBy('number')
+                // What stands is in the index; what was painted over is not counted.
+                ->withCount(['logs as done' => fn (Builder $logs) => $logs->whereNotNull('standing')]),
+        ], fn (Builder $units) => $units->whereNotNull('units.released_at'));
         $releases = $this->releases($units);
 
-        return array_values(
-            $units
-                ->map(
-                    fn (Unit $u) => [
-                        'id' => $u->id,
-                        'order_number' => $u->order->number,
-                        'title' => $u->order->title,
-                        'due_on' => $u->order->due_on?->format('Y-m-d'),
-                        'sculpt' => $u->sculpt->name,
-                        'tier' => $this->standards->core($u->order->version)->tier($u->tier)->name,
-                        'steps' => $releases[$u->id]->steps ?? 0,
-                        'passes' => $releases[$u->id]->passes ?? 0,
-                        'pieces' => $u->pieces
-                            ->map(
-                                fn (Piece $p) => [
-                                    'id' => $p->id,
-                                    'number' => $p->number,
-                                    'code' => $p->code,
-                                    'stage' => $p->stage,
-                                    'done' => (int) $p->getAttribute('done'),
-                                ],
-                            )
-                            ->all(),
-                    ],
-                )
-                ->all(),
-        );
+        return [
+            'data' => array_map(
+                fn (Unit $u) => $this->units->brief($u) + [
+                    'steps' => $releases[$u->id]->steps ?? 0,
+                    'passes' => $releases[$u->id]->passes ?? 0,
+                    'pieces' => array_values($u->pieces->map($this->piece(...))->all()),
+                ],
+                $units,
+            ),
+            'next_cursor' => $next,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function piece(Piece $piece): array
+    {
+        return (new PieceBrief($piece))->resolve() + ['done' => (int) $piece->getAttribute('done')];
     }
 
     /**
-     * @param  Collection<int, Unit>  $units
+     * @param  list<Unit>  $units
      * @return array<int, ReleaseRow> the one in force, by unit, without its document
      */
-    private function releases(Collection $units): array
+    private function releases(array $units): array
     {
-        /** @var \Illuminate\Database\Eloquent\Collection<int, ReleaseRow> $rows */
+        /** @var Collection<int, ReleaseRow> $rows */
         $rows = ReleaseRow::query()
-            ->whereIn('unit_id', $units->pluck('id'))
+            ->whereIn('unit_id', array_map(fn (Unit $u) => $u->id, $units))
             ->whereNull('taken_back_at')
             ->orderBy('number')
             ->get(['id', 'unit_id', 'number', 'steps', 'passes']);

@@ -4,59 +4,48 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Http\Resources\PieceBrief;
 use App\Models\Piece;
 use App\Models\Unit;
-use App\Repositories\Standards;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Ordotype\Core\Bench\Stage;
 
-/** The units that have pieces to be looked at or to be signed. */
+/** The units that have pieces to be looked at or to be signed, the most urgent first. */
 final class ChecksListed
 {
-    public function __construct(private readonly Standards $standards)
+    private const WAIT = [Stage::Offered, Stage::Rework, Stage::Passed];
+
+    public function __construct(private readonly UnitsOfStages $units)
     {
     }
 
-    /** @return list<array<string, mixed>> */
-    public function all(): array
+    /** @return array{data: list<array<string, mixed>>, next_cursor: string|null} */
+    public function page(?string $find, ?string $cursor): array
     {
-        $units = Unit::query()
-            ->with([
-                'order:id,number,title,due_on,standard_version_id',
-                'order.version',
-                'sculpt:id,name',
-                'pieces' => fn ($q) => $q->orderBy('number'),
-                'pieces.checks:id,piece_id,round,verdict,closed_at',
-            ])
-            ->whereHas('pieces', fn ($q) => $q->whereIn('stage', ['offered', 'rework', 'passed', 'signed']))
-            ->orderBy('id')
-            ->get();
+        $wait = array_map(fn (Stage $s) => $s->value, self::WAIT);
+        [$units, $next] = $this->units->page('checks', $wait, $find, $cursor, [
+            'pieces' => fn (HasMany $q) => $q->orderBy('number'),
+            'pieces.checks:id,piece_id,round,verdict,closed_at',
+        ]);
 
-        return array_values($units->map($this->unit(...))->all());
+        return [
+            'data' => array_map(
+                fn (Unit $u) => $this->units->brief($u) + [
+                    'standard_version' => $u->order->version->number,
+                    'pieces' => array_values($u->pieces->map($this->piece(...))->all()),
+                ],
+                $units,
+            ),
+            'next_cursor' => $next,
+        ];
     }
 
     /** @return array<string, mixed> */
-    private function unit(Unit $unit): array
+    private function piece(Piece $piece): array
     {
-        return [
-            'id' => $unit->id,
-            'order_number' => $unit->order->number,
-            'title' => $unit->order->title,
-            'sculpt' => $unit->sculpt->name,
-            'tier' => $this->standards->core($unit->order->version)->tier($unit->tier)->name,
-            'standard_version' => $unit->order->version->number,
-            'pieces' => array_values(
-                $unit->pieces
-                    ->map(
-                        fn (Piece $p) => [
-                            'id' => $p->id,
-                            'number' => $p->number,
-                            'code' => $p->code,
-                            'stage' => $p->stage,
-                            'rounds' => $p->checks->count(),
-                            'open_check' => $p->checks->whereNull('closed_at')->first()?->id,
-                        ],
-                    )
-                    ->all(),
-            ),
+        return (new PieceBrief($piece))->resolve() + [
+            'rounds' => $piece->checks->count(),
+            'open_check' => $piece->checks->whereNull('closed_at')->first()?->id,
         ];
     }
 }

@@ -9,6 +9,8 @@ use App\Models\Unit;
 use App\Repositories\Colours;
 use App\Repositories\Figures;
 use App\Studio\Templates;
+use Illuminate\Database\Eloquent\Builder;
+use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\MapCheck;
@@ -19,6 +21,8 @@ use Ordotype\Core\Words\MapWords;
 /** Maps of figures: all of them, and one with what is odd about it. */
 final class MapShown
 {
+    private const PAGE = 60;
+
     public function __construct(
         private readonly Figures $figures,
         private readonly Colours $colours,
@@ -26,33 +30,47 @@ final class MapShown
     ) {
     }
 
-    /** @return array<string, mixed> by name, and the templates that a new one can start from */
-    public function all(): array
+    /**
+     * Figures by name, and what a new one can start from.
+     *
+     * @return array{data: list<array<string, mixed>>, next_cursor: string|null, templates: list<array<string, mixed>>}
+     */
+    public function page(?string $find, ?string $cursor): array
     {
+        $sculpts = Sculpt::query()->when($find, function (Builder $q, string $find): void {
+            $like = Like::holding($find);
+            $q->where(
+                fn (Builder $any) => $any
+                    ->where('name', 'like', $like)
+                    ->orWhere('role', 'like', $like)
+                    ->orWhere('size', 'like', $like),
+            );
+        });
+        [$page, $next] = (new Keyset('figures', ['sculpts.name' => false, 'sculpts.id' => false]))
+            ->page($sculpts, $cursor, self::PAGE);
         $shelf = $this->colours->shelf();
 
         return [
-            'data' => array_values(
-                Sculpt::query()
-                    ->orderBy('name')
-                    ->get()
-                    ->map(function (Sculpt $s) use ($shelf): array {
-                        $core = $this->figures->of($s);
-
-                        return [
-                            'slug' => $s->slug,
-                            'name' => $s->name,
-                            'role' => $s->role,
-                            'size' => $s->size,
-                            'areas' => count($core->areas),
-                            'outlined' => count(array_filter($core->areas, fn (Area $a) => $a->outline !== [])),
-                            'frame_mm' => $core->frameMm ?? [60, 80],
-                            'figure' => FigureShown::of($core, null, $shelf),
-                        ];
-                    })
-                    ->all(),
-            ),
+            'data' => array_map(fn (Sculpt $s) => $this->brief($s, $shelf), $page),
+            'next_cursor' => $next,
             'templates' => $this->templates->all(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function brief(Sculpt $sculpt, Shelf $shelf): array
+    {
+        $core = $this->figures->of($sculpt);
+
+        return [
+            'slug' => $sculpt->slug,
+            'name' => $sculpt->name,
+            'role' => $sculpt->role,
+            'size' => $sculpt->size,
+            'areas' => count($core->areas),
+            'outlined' => count(array_filter($core->areas, fn (Area $a) => $a->outline !== [])),
+            'frame_mm' => $core->frameMm ?? [60, 80],
+            'figure' => FigureShown::of($core, null, $shelf),
         ];
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Http\Resources\PieceBrief;
 use App\Models\Order;
-use App\Models\Piece;
 use App\Models\Unit;
 use App\Repositories\Standards;
 
@@ -19,6 +19,8 @@ final class OrderBrief
     /** @return array<string, mixed> */
     public function of(Order $order): array
     {
+        $tiers = $this->standards->tierNames($order->version);
+
         return [
             'id' => $order->id,
             'number' => $order->number,
@@ -30,34 +32,24 @@ final class OrderBrief
                 $order->due_on->isBefore(today()) &&
                 ! in_array($order->status, Order::FINISHED, true),
             'standard_version' => $order->version->number,
-            'units' => array_values($order->units->map($this->unit(...))->all()),
+            'units' => array_values($order->units->map(fn (Unit $u) => $this->unit($u, $tiers))->all()),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function unit(Unit $unit): array
+    /**
+     * @param  array<string, string>  $tiers  names by key
+     * @return array<string, mixed>
+     */
+    private function unit(Unit $unit, array $tiers): array
     {
-        $standard = $this->standards->core($unit->order->version);
-
         return [
             'id' => $unit->id,
             'sculpt' => $unit->sculpt->name,
             'tier' => $unit->tier,
-            'tier_name' => $standard->hasTier($unit->tier) ? $standard->tier($unit->tier)->name : $unit->tier,
+            'tier_name' => $tiers[$unit->tier] ?? $unit->tier,
             'label' => $unit->label,
             'released' => $unit->released_at !== null,
-            'pieces' => array_values(
-                $unit->pieces
-                    ->map(
-                        fn (Piece $p) => [
-                            'id' => $p->id,
-                            'number' => $p->number,
-                            'code' => $p->code,
-                            'stage' => $p->stage,
-                        ],
-                    )
-                    ->all(),
-            ),
+            'pieces' => PieceBrief::collection($unit->pieces),
         ];
     }
 }

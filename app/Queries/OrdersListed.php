@@ -4,36 +4,78 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Http\Requests\ListOrders;
 use App\Models\Order;
+use App\Models\StandardVersion;
+use App\Repositories\Standards;
+use Illuminate\Database\Eloquent\Builder;
 
-/** Orders, what is still to be done first, by the day on which they are due. */
+/** Orders, what is still to be done first, by the day on which they are due; narrowed and sorted as asked. */
 final class OrdersListed
 {
     private const PAGE = 50;
 
-    public function __construct(private readonly OrderBrief $brief)
+    /** Columns, and whether they fall. */
+    private const SORTS = [
+        'due' => ['orders.settled' => false, 'orders.due_key' => false, 'orders.id' => false],
+        'latest' => ['orders.id' => true],
+        'client' => ['orders.client' => false, 'orders.id' => false],
+        'title' => ['orders.title' => false, 'orders.id' => false],
+    ];
+
+    public function __construct(private readonly OrderBrief $brief, private readonly Standards $standards)
     {
     }
 
-    /** @return array{data: list<array<string, mixed>>, next_cursor: string|null} */
-    public function page(?string $status): array
+    /** @return array{data: list<array<string, mixed>>, next_cursor: string|null, tiers: list<array{key: string, name: string}>} */
+    public function page(ListOrders $asked): array
     {
-        $orders = Order::query()
-            ->with([
-                'units.sculpt:id,name',
-                'units.pieces:id,unit_id,number,code,stage',
-                'units.order.version',
-                'version',
-            ])
-            ->when($status, fn ($q, $status) => $q->where('status', $status))
-            ->orderByRaw("status in ('delivered','closed','cancelled')")
-            ->orderBy('due_on')
-            ->orderBy('id')
-            ->cursorPaginate(self::PAGE);
+        $sort = $asked->sort();
+        $orders = Order::query()->with([
+            'units:id,order_id,sculpt_id,tier,label,released_at',
+            'units.sculpt:id,name',
+            'units.pieces:id,unit_id,number,code,stage',
+            'version:'.implode(',', StandardVersion::BRIEF),
+        ]);
+        $this->narrow($orders, $asked);
+        [$page, $next] = (new Keyset("orders.$sort", self::SORTS[$sort]))
+            ->page($orders, $asked->cursor(), self::PAGE);
 
         return [
-            'data' => array_map($this->brief->of(...), array_values($orders->items())),
-            'next_cursor' => $orders->nextCursor()?->encode(),
+            'data' => array_map($this->brief->of(...), $page),
+            'next_cursor' => $next,
+            'tiers' => $this->standards->tiersInForce(),
         ];
+    }
+
+    /** @param  Builder<Order>  $orders */
+    private function narrow(Builder $orders, ListOrders $asked): void
+    {
+        $find = $asked->find();
+        if ($find !== null) {
+            $like = Like::holding($find);
+            $orders->where(
+                fn (Builder $any) => $any
+                    ->where('title', 'like', $like)
+                    ->orWhere('number', 'like', $like)
+                    ->orWhere('client', 'like', $like)
+                    ->orWhereHas('units.sculpt', fn (Builder $q) => $q->where('name', 'like', $like)),
+            );
+        }
+        $today = today()->format('Y-m-d');
+        $orders
+            ->when($asked->status(), fn (Builder $q, string $status) => $q->where('status', $status))
+            ->when($asked->client(), fn (Builder $q, string $client) => $q->where('client', $client))
+            ->when(
+                $asked->tier(),
+                fn (Builder $q, string $tier) => $q->whereHas('units', fn (Builder $u) => $u->where('tier', $tier)),
+            );
+        match ($asked->due()) {
+            'late' => $orders->whereNotIn('status', Order::FINISHED)->where('due_on', '<', $today),
+            'week' => $orders->whereBetween('due_on', [$today, today()->addDays(7)->format('Y-m-d')]),
+            'month' => $orders->whereBetween('due_on', [$today, today()->addMonth()->format('Y-m-d')]),
+            'none' => $orders->whereNull('due_on'),
+            default => null,
+        };
     }
 }

@@ -9,8 +9,10 @@ use App\Exceptions\NothingPublished;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Support\Facades\Cache;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Standard\Standard;
 use stdClass;
 
@@ -21,6 +23,9 @@ final class Standards
 {
     /** @var array<string, Standard> by version and revision: one request reads the same version many times */
     private array $read = [];
+
+    /** @var array<int, array<string, string>> by version */
+    private array $names = [];
 
     public function published(): ?StandardVersion
     {
@@ -52,6 +57,44 @@ final class Standards
     public function numbered(int $number): StandardVersion
     {
         return StandardVersion::query()->where('number', $number)->firstOrFail();
+    }
+
+    /**
+     * What the tiers of a version are called. A published one never changes, so that is worked out once for all
+     * requests: a list that names tiers reads no document.
+     *
+     * @param  StandardVersion  $version  its id, status and hash are enough
+     * @return array<string, string> by key, from the lowest rung up
+     */
+    public function tierNames(StandardVersion $version): array
+    {
+        $work = function () use ($version): array {
+            $names = [];
+            foreach ((new Grid($this->core($version->fresh() ?? $version)))->tiers() as $tier) {
+                $names[$tier->key] = $tier->name;
+            }
+
+            return $names;
+        };
+
+        return $this->names[$version->id] ??= $version->status === 'published'
+            ? Cache::rememberForever("tiers.$version->sha256", $work)
+            : $work();
+    }
+
+    /** @return list<array{key: string, name: string}> of the version that new orders are in; none before the first */
+    public function tiersInForce(): array
+    {
+        $version = StandardVersion::query()
+            ->where('status', 'published')
+            ->orderByDesc('number')
+            ->first(StandardVersion::BRIEF);
+        $tiers = [];
+        foreach ($version === null ? [] : $this->tierNames($version) as $key => $name) {
+            $tiers[] = ['key' => $key, 'name' => $name];
+        }
+
+        return $tiers;
     }
 
     public function core(StandardVersion $version): Standard

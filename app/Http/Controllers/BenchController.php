@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\WorkOnPieces;
+use App\Http\Requests\ListAsked;
 use App\Http\Requests\MarkSteps;
 use App\Http\Requests\StepUnmarked;
 use App\Models\Piece;
@@ -15,9 +16,9 @@ use Illuminate\Http\JsonResponse;
 
 final class BenchController
 {
-    public function index(BatchesOnBench $batches): JsonResponse
+    public function index(ListAsked $asked, BatchesOnBench $batches): JsonResponse
     {
-        return new JsonResponse(['data' => $batches->all()]);
+        return new JsonResponse($batches->page($asked->find(), $asked->cursor()));
     }
 
     public function show(Unit $unit, BatchOnBench $batch): JsonResponse

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\CheckPiece;
 use App\Http\Requests\AnswerGiven;
 use App\Http\Requests\CheckClosing;
+use App\Http\Requests\ListAsked;
 use App\Http\Requests\NothingSent;
 use App\Models\Check;
 use App\Models\Piece;
@@ -21,9 +22,9 @@ final class CheckController
     {
     }
 
-    public function index(ChecksListed $checks): JsonResponse
+    public function index(ListAsked $asked, ChecksListed $checks): JsonResponse
     {
-        return new JsonResponse(['data' => $checks->all()]);
+        return new JsonResponse($checks->page($asked->find(), $asked->cursor()));
     }
 
     public function open(NothingSent $given, Piece $piece): JsonResponse

@@ -31,7 +31,7 @@ final class OrderController
 
     public function index(ListOrders $given, OrdersListed $orders): JsonResponse
     {
-        return new JsonResponse($orders->page($given->status()));
+        return new JsonResponse($orders->page($given));
     }
 
     public function show(Order $order): JsonResponse

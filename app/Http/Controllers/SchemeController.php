@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\EditScheme;
+use App\Http\Requests\ListAsked;
 use App\Http\Requests\NewScheme;
 use App\Http\Requests\SchemeEdited;
 use App\Http\Requests\SchemeTried;
@@ -27,9 +28,9 @@ final class SchemeController
     {
     }
 
-    public function index(SchemesListed $schemes): JsonResponse
+    public function index(ListAsked $asked, SchemesListed $schemes): JsonResponse
     {
-        return new JsonResponse(['data' => $schemes->all()]);
+        return new JsonResponse($schemes->page($asked->find(), $asked->cursor()));
     }
 
     public function show(SchemeWanted $given, string $slug): JsonResponse

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepSculpt;
+use App\Http\Requests\ListAsked;
 use App\Http\Requests\MapEdited;
 use App\Http\Requests\MapSent;
 use App\Http\Requests\PictureSent;
@@ -24,9 +25,9 @@ final class SculptController
     {
     }
 
-    public function index(): JsonResponse
+    public function index(ListAsked $asked): JsonResponse
     {
-        return new JsonResponse($this->shown->all());
+        return new JsonResponse($this->shown->page($asked->find(), $asked->cursor()));
     }
 
     public function show(string $slug): JsonResponse

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SignPieces;
+use App\Http\Requests\ListAsked;
 use App\Http\Requests\NothingSent;
 use App\Http\Requests\SignOffWanted;
 use App\Http\Requests\SignOffWithdrawn;
 use App\Http\Resources\SignOffBrief;
 use App\Models\SignOff;
 use App\Queries\CertificateShown;
+use App\Queries\Keyset;
 use Illuminate\Http\JsonResponse;
 
 /** Sign-offs: made, withdrawn, and shown as certificates. Nothing here is ever changed. */
@@ -22,16 +24,17 @@ final class SignOffController
     {
     }
 
-    public function index(): JsonResponse
+    public function index(ListAsked $asked): JsonResponse
     {
         $records = SignOff::query()
-            ->with(['user:id,name', 'pieces:id,number,code'])
-            ->orderByDesc('number')
-            ->cursorPaginate(self::PAGE);
+            ->select(['id', 'number', 'kind', 'hash', 'user_id', 'signed_at'])
+            ->with(['user:id,name', 'pieces:id,number,code']);
+        [$page, $next] = (new Keyset('sign-offs', ['sign_offs.number' => true]))
+            ->page($records, $asked->cursor(), self::PAGE);
 
         return new JsonResponse([
-            'data' => SignOffBrief::collection($records->items()),
-            'next_cursor' => $records->nextCursor()?->encode(),
+            'data' => SignOffBrief::collection($page),
+            'next_cursor' => $next,
         ]);
     }
 

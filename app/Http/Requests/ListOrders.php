@@ -4,20 +4,54 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** Which orders a list shows. */
-final class ListOrders extends StudioRequest
+use Illuminate\Validation\Rule;
+
+/** Which orders a list shows, and in which order. */
+final class ListOrders extends ListAsked
 {
+    private const STATUSES = ['draft', 'quoted', 'accepted', 'in_work', 'done', 'delivered', 'closed', 'cancelled'];
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [
-            'status' => ['nullable', 'string'],
-            'cursor' => ['nullable', 'string'],
+        return parent::rules() + [
+            'status' => ['nullable', 'string', Rule::in(self::STATUSES)],
+            'client' => ['nullable', 'string', 'max:200'],
+            'tier' => ['nullable', 'string', 'max:64'],
+            'due' => ['nullable', 'string', Rule::in(['late', 'week', 'month', 'none'])],
+            'sort' => ['nullable', 'string', Rule::in(['due', 'latest', 'client', 'title'])],
         ];
     }
 
     public function status(): ?string
     {
         return $this->textOrNull('status');
+    }
+
+    public function client(): ?string
+    {
+        return $this->textOrNull('client');
+    }
+
+    /** The key of a tier that a unit of the order is at. */
+    public function tier(): ?string
+    {
+        return $this->textOrNull('tier');
+    }
+
+    /** @return 'late'|'week'|'month'|'none'|null */
+    public function due(): ?string
+    {
+        $due = $this->textOrNull('due');
+
+        return in_array($due, ['late', 'week', 'month', 'none'], true) ? $due : null;
+    }
+
+    /** @return 'due'|'latest'|'client'|'title' */
+    public function sort(): string
+    {
+        $sort = $this->textOrNull('sort');
+
+        return in_array($sort, ['latest', 'client', 'title'], true) ? $sort : 'due';
     }
 }

@@ -1,11 +1,16 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { client, given } from './client';
+import { pagesOf } from './pages';
 import type { components } from './schema';
 
 type Bodies = components['schemas'];
 
-export const schemesQuery = () =>
-    queryOptions({ queryKey: ['schemes'], queryFn: () => given(client.GET('/schemes')) });
+export const SCHEMES = ['schemes'] as const;
+
+export const schemesQuery = (find: string) =>
+    pagesOf([...SCHEMES, find], (cursor) =>
+        given(client.GET('/schemes', { params: { query: { find, ...(cursor ? { cursor } : {}) } } })),
+    );
 
 /** A scheme, shown on the figures of an order where one is named. */
 export const schemeQuery = (slug: string, order: number | null) =>
@@ -36,8 +41,12 @@ export const changeScheme = (slug: string, body: Bodies['ChangeSchemeBody']) =>
 export const judgeTestModel = (slug: string, body: Bodies['JudgeTestModelBody']) =>
     given(client.POST('/schemes/{slug}/outcome', { params: { path: { slug } }, body }));
 
-export const sculptsQuery = () =>
-    queryOptions({ queryKey: ['sculpts'], queryFn: () => given(client.GET('/sculpts')) });
+export const SCULPTS = ['sculpts'] as const;
+
+export const sculptsQuery = (find: string) =>
+    pagesOf([...SCULPTS, find], (cursor) =>
+        given(client.GET('/sculpts', { params: { query: { find, ...(cursor ? { cursor } : {}) } } })),
+    );
 
 export const sculptQuery = (slug: string) =>
     queryOptions({

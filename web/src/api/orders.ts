@@ -1,11 +1,18 @@
 import { queryOptions } from '@tanstack/react-query';
 import { client, given } from './client';
-import type { components } from './schema';
+import { pagesOf } from './pages';
+import type { components, operations } from './schema';
 
 type Bodies = components['schemas'];
 
-export const ordersQuery = () =>
-    queryOptions({ queryKey: ['orders'], queryFn: () => given(client.GET('/orders')) });
+export type OrdersAsked = Omit<NonNullable<operations['listOrders']['parameters']['query']>, 'cursor'>;
+
+export const ORDERS = ['orders'] as const;
+
+export const ordersQuery = (asked: OrdersAsked) =>
+    pagesOf([...ORDERS, asked], (cursor) =>
+        given(client.GET('/orders', { params: { query: { ...asked, ...(cursor ? { cursor } : {}) } } })),
+    );
 
 export const orderQuery = (order: number) =>
     queryOptions({

@@ -1,11 +1,14 @@
 import { queryOptions } from '@tanstack/react-query';
 import { client, given } from './client';
+import { pagesOf } from './pages';
 import type { components } from './schema';
 
 type Bodies = components['schemas'];
 
-export const benchQuery = () =>
-    queryOptions({ queryKey: ['bench'], queryFn: () => given(client.GET('/bench')) });
+export const benchQuery = (find: string) =>
+    pagesOf(['bench', find], (cursor) =>
+        given(client.GET('/bench', { params: { query: { find, ...(cursor ? { cursor } : {}) } } })),
+    );
 
 export const batchQuery = (unit: number) =>
     queryOptions({
@@ -21,8 +24,12 @@ export const unmark = (piece: number, step: string) =>
 export const offer = (piece: number) =>
     given(client.POST('/pieces/{piece}/offer', { params: { path: { piece } } }));
 
-export const checksQuery = () =>
-    queryOptions({ queryKey: ['checks'], queryFn: () => given(client.GET('/checks')) });
+export const CHECKS = ['checks'] as const;
+
+export const checksQuery = (find: string) =>
+    pagesOf([...CHECKS, find], (cursor) =>
+        given(client.GET('/checks', { params: { query: { find, ...(cursor ? { cursor } : {}) } } })),
+    );
 
 export const checkQuery = (check: number) =>
     queryOptions({
@@ -54,4 +61,6 @@ export const withdrawSignOff = (number: number, reason: string) =>
     given(client.POST('/sign-offs/{number}/withdrawal', { params: { path: { number } }, body: { reason } }));
 
 export const signOffsQuery = () =>
-    queryOptions({ queryKey: ['sign-offs'], queryFn: () => given(client.GET('/sign-offs')) });
+    pagesOf(['sign-offs'], (cursor) =>
+        given(client.GET('/sign-offs', { params: { query: cursor ? { cursor } : {} } })),
+    );

@@ -1,35 +1,55 @@
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { Progress } from 'antd';
+import { useState } from 'react';
 import type { BenchUnit } from '../../api/types';
 import { benchQuery } from '../../api/work';
 import { Top } from '../../app/Top';
 import { LinkButton } from '../../ui/LinkButton';
 import { StageStrip } from '../../ui/marks';
 import { Says } from '../../ui/Says';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Find, Listed } from '../../ui/Listed';
+import { Empty } from '../../ui/states';
+import { useSettled } from '../../ui/useSettled';
 import { day } from '../../ui/when';
 import css from './Bench.module.css';
 
+/** So many batches are found by looking. */
+const FEW = 6;
+
 export default function BenchPage() {
-    const query = useQuery(benchQuery());
+    const [find, setFind] = useState('');
+    const wanted = useSettled(find, 200);
+    const query = useInfiniteQuery(benchQuery(wanted));
     return (
         <div className="bench">
             <Top>
                 <h1>Bench</h1>
                 <span className="soft">what is released, the most urgent first</span>
             </Top>
-            <div className={`page ${css.batches}`}>
-                {query.isPending ? (
-                    <Loading what="the bench" />
-                ) : query.isError ? (
-                    <Failed error={query.error} again={() => void query.refetch()} />
-                ) : query.data.data.length === 0 ? (
-                    <Empty title="Nothing is on the bench">
-                        <p>The lead releases units from their plans. Then they wait here.</p>
-                    </Empty>
-                ) : (
-                    query.data.data.map((u) => <Batch key={u.id} unit={u} />)
-                )}
+            <div className="page">
+                <Listed
+                    what="the bench"
+                    query={query}
+                    narrowed={wanted !== ''}
+                    tools={
+                        (find !== '' || (query.data?.pages[0]?.data.length ?? 0) > FEW) && (
+                            <Find label="Order, figure or code" value={find} onChange={setFind} />
+                        )
+                    }
+                    empty={
+                        <Empty title="Nothing is on the bench">
+                            <p>The lead releases units from their plans. Then they wait here.</p>
+                        </Empty>
+                    }
+                >
+                    {(batches) => (
+                        <div className={css.batches}>
+                            {batches.map((u) => (
+                                <Batch key={u.id} unit={u} />
+                            ))}
+                        </div>
+                    )}
+                </Listed>
             </div>
         </div>
     );

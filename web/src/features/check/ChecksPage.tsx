@@ -1,5 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Flex } from 'antd';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { CheckUnit } from '../../api/types';
 import { checksQuery, openCheck, signOffsQuery, signPieces } from '../../api/work';
@@ -7,12 +8,19 @@ import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { StageStrip } from '../../ui/marks';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Find, Listed } from '../../ui/Listed';
+import { Empty } from '../../ui/states';
+import { useSettled } from '../../ui/useSettled';
 import { day } from '../../ui/when';
 import css from './Check.module.css';
 
+/** So many units are found by looking. */
+const FEW = 6;
+
 export default function ChecksPage() {
-    const query = useQuery(checksQuery());
+    const [find, setFind] = useState('');
+    const wanted = useSettled(find, 200);
+    const query = useInfiniteQuery(checksQuery(wanted));
     return (
         <>
             <Top>
@@ -21,17 +29,23 @@ export default function ChecksPage() {
             </Top>
             <div className={`page ${css.list}`}>
                 <Flex vertical gap={14}>
-                    {query.isPending ? (
-                        <Loading what="what waits" />
-                    ) : query.isError ? (
-                        <Failed error={query.error} again={() => void query.refetch()} />
-                    ) : query.data.data.length === 0 ? (
-                        <Empty title="Nothing waits for a check">
-                            <p>Painters offer finished models from the bench. Then they are here.</p>
-                        </Empty>
-                    ) : (
-                        query.data.data.map((u) => <UnitToCheck key={u.id} unit={u} />)
-                    )}
+                    <Listed
+                        what="what waits"
+                        query={query}
+                        narrowed={wanted !== ''}
+                        tools={
+                            (find !== '' || (query.data?.pages[0]?.data.length ?? 0) > FEW) && (
+                                <Find label="Order, figure or code" value={find} onChange={setFind} />
+                            )
+                        }
+                        empty={
+                            <Empty title="Nothing waits for a check">
+                                <p>Painters offer finished models from the bench. Then they are here.</p>
+                            </Empty>
+                        }
+                    >
+                        {(units) => units.map((u) => <UnitToCheck key={u.id} unit={u} />)}
+                    </Listed>
                 </Flex>
                 <SignedOff />
             </div>
@@ -133,12 +147,13 @@ function Sign({ unit: u, pieces }: { unit: CheckUnit; pieces: number[] }) {
 }
 
 function SignedOff() {
-    const signed = useQuery(signOffsQuery());
+    const signed = useInfiniteQuery(signOffsQuery());
+    const records = signed.data?.pages.flatMap((p) => p.data);
     return (
         <section className="card pad">
             <div className="eyebrow">Signed off</div>
-            {signed.data?.data.length === 0 && <p className="soft small">Nothing yet.</p>}
-            {signed.data?.data.map((s) => (
+            {records?.length === 0 && <p className="soft small">Nothing yet.</p>}
+            {records?.map((s) => (
                 <p className="mt-8" key={s.number}>
                     <Link to={`/certificates/${s.number}`} className="strong">
                         No. {s.number}
@@ -151,6 +166,15 @@ function SignedOff() {
                     </span>
                 </p>
             ))}
+            {signed.hasNextPage && (
+                <Button
+                    type="link"
+                    loading={signed.isFetchingNextPage}
+                    onClick={() => void signed.fetchNextPage()}
+                >
+                    Show more
+                </Button>
+            )}
         </section>
     );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { components } from '../../api/schema';
 import type { AnswerWord, Check } from '../../api/types';
-import { answer as giveAnswer, checkQuery, checksQuery, closeCheck, takeFaultAway } from '../../api/work';
+import { answer as giveAnswer, checkQuery, CHECKS, closeCheck, takeFaultAway } from '../../api/work';
 import { useNotices } from '../../app/notices';
 
 export type Found = NonNullable<components['schemas']['AnswerQuestionBody']['faults']>[number];
@@ -44,7 +44,7 @@ export function useCheck(check: Check) {
         mutationFn: (what: components['schemas']['CloseCheckBody']) => closeCheck(check.id, what),
         onSuccess: async (next) => {
             put(next);
-            await queries.invalidateQueries({ queryKey: checksQuery().queryKey });
+            await queries.invalidateQueries({ queryKey: CHECKS });
             notices.done(
                 next.verdict === 'rework'
                     ? `Model ${next.piece.number} goes back to the bench with its repairs.`

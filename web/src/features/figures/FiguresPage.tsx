@@ -1,14 +1,16 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Input, Modal, Upload } from 'antd';
+import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
+import { Button, Modal, Upload } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sculptsQuery } from '../../api/colours';
+import { SCULPTS, sculptsQuery } from '../../api/colours';
 import { takeFile } from '../../api/standard';
 import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { Figure } from '../../ui/Figure';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Find, Listed } from '../../ui/Listed';
+import { Empty } from '../../ui/states';
+import { useSettled } from '../../ui/useSettled';
 import { OrdersTabs } from '../orders/OrdersTabs';
 import { NewFigure } from './NewFigure';
 
@@ -18,18 +20,16 @@ export default function FiguresPage() {
     const notices = useNotices();
     const [making, setMaking] = useState(false);
     const [find, setFind] = useState('');
-    const query = useQuery(sculptsQuery());
+    const wanted = useSettled(find, 200);
+    const query = useInfiniteQuery(sculptsQuery(wanted));
     const take = useMutation({
         mutationFn: takeFile,
         onSuccess: async ({ said }) => {
-            await queries.invalidateQueries({ queryKey: sculptsQuery().queryKey });
+            await queries.invalidateQueries({ queryKey: SCULPTS });
             notices.done(said);
         },
         onError: notices.failed,
     });
-    const found = (query.data?.data ?? []).filter((s) =>
-        `${s.name} ${s.role} ${s.size}`.toLowerCase().includes(find.toLowerCase()),
-    );
     const editable = can(person, 'schemes.edit');
     return (
         <>
@@ -56,34 +56,28 @@ export default function FiguresPage() {
             </Top>
             <OrdersTabs />
             <div className="page">
-                {query.isPending ? (
-                    <Loading what="the figures" />
-                ) : query.isError ? (
-                    <Failed error={query.error} again={() => void query.refetch()} />
-                ) : query.data.data.length === 0 ? (
-                    <Empty title="No figure yet">
-                        <p>
-                            A figure is a kind of model with its areas: what is painted as one thing. Start
-                            from a schematic and untick what it lacks; outlines can come later.
-                        </p>
-                        {editable && (
-                            <Button type="primary" onClick={() => setMaking(true)}>
-                                Make the first one
-                            </Button>
-                        )}
-                    </Empty>
-                ) : (
-                    <>
-                        <Input
-                            className="search mb-12"
-                            allowClear
-                            aria-label="Find a figure"
-                            placeholder="Name, role or size"
-                            value={find}
-                            onChange={(e) => setFind(e.target.value)}
-                        />
+                <Listed
+                    what="the figures"
+                    query={query}
+                    narrowed={wanted !== ''}
+                    tools={<Find label="Name, role or size" value={find} onChange={setFind} />}
+                    empty={
+                        <Empty title="No figure yet">
+                            <p>
+                                A figure is a kind of model with its areas: what is painted as one thing.
+                                Start from a schematic and untick what it lacks; outlines can come later.
+                            </p>
+                            {editable && (
+                                <Button type="primary" onClick={() => setMaking(true)}>
+                                    Make the first one
+                                </Button>
+                            )}
+                        </Empty>
+                    }
+                >
+                    {(figures) => (
                         <div className="figure-cards">
-                            {found.map((s) => (
+                            {figures.map((s) => (
                                 <Link key={s.slug} to={`/figures/${s.slug}`} className="card pad">
                                     <div className="thumb">
                                         <Figure areas={s.figure} view="front" frame={s.frame_mm} />
@@ -96,8 +90,8 @@ export default function FiguresPage() {
                                 </Link>
                             ))}
                         </div>
-                    </>
-                )}
+                    )}
+                </Listed>
             </div>
             <Modal
                 open={making}
@@ -107,7 +101,7 @@ export default function FiguresPage() {
                 onCancel={() => setMaking(false)}
                 destroyOnHidden
             >
-                {query.data && <NewFigure templates={query.data.templates} />}
+                {query.data?.pages[0] && <NewFigure templates={query.data.pages[0].templates} />}
             </Modal>
         </>
     );

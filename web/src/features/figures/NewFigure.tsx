@@ -3,7 +3,7 @@ import { Button, Form, Input, InputNumber } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { saysWhy } from '../../api/client';
-import { makeSculpt, sculptsQuery } from '../../api/colours';
+import { makeSculpt, SCULPTS } from '../../api/colours';
 import type { SculptTemplate } from '../../api/types';
 import { Chip } from '../../ui/Chip';
 import { Field } from '../../ui/Field';
@@ -37,7 +37,7 @@ export function NewFigure({ templates }: { templates: SculptTemplate[] }) {
             return makeSculpt({ ...from, name: form.name, role: form.role, base_mm: form.base, areas });
         },
         onSuccess: async (s) => {
-            await queries.invalidateQueries({ queryKey: sculptsQuery().queryKey });
+            await queries.invalidateQueries({ queryKey: SCULPTS });
             await go(`/figures/${s.slug}`);
         },
     });

@@ -3,7 +3,7 @@ import { Button, DatePicker, Flex, Image, Upload } from 'antd';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { saysWhy } from '../../api/client';
-import { colourOrder, editOrder, orderQuery, takePicture } from '../../api/orders';
+import { colourOrder, editOrder, orderQuery, ORDERS, takePicture } from '../../api/orders';
 import type { Order } from '../../api/types';
 import { Field } from '../../ui/Field';
 import { InPlace } from '../../ui/InPlace';
@@ -91,7 +91,7 @@ function Written({ order }: { order: Order }) {
         onSettled: () =>
             Promise.all([
                 queries.invalidateQueries({ queryKey: orderQuery(order.id).queryKey }),
-                queries.invalidateQueries({ queryKey: ['orders'] }),
+                queries.invalidateQueries({ queryKey: ORDERS }),
             ]),
     });
     return (

@@ -3,7 +3,7 @@ import { Button, DatePicker, Form, Input, Modal } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useNavigate } from 'react-router';
 import { saysWhy } from '../../api/client';
-import { openOrder, ordersQuery } from '../../api/orders';
+import { openOrder, ORDERS } from '../../api/orders';
 import { Says } from '../../ui/Says';
 
 interface Asked {
@@ -25,7 +25,7 @@ export function NewOrder({ open, close }: { open: boolean; close: () => void }) 
                 brief: asked.brief ?? null,
             }),
         onSuccess: async (order) => {
-            await queries.invalidateQueries({ queryKey: ordersQuery().queryKey });
+            await queries.invalidateQueries({ queryKey: ORDERS });
             close();
             await go(`/orders/${order.id}`);
         },

@@ -1,22 +1,30 @@
-import { useQuery } from '@tanstack/react-query';
-import { Button, Flex, Input, Table } from 'antd';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { Button, Flex, Table } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { ordersQuery } from '../../api/orders';
+import { type OrdersAsked, ordersQuery } from '../../api/orders';
 import type { OrderBrief } from '../../api/types';
 import { Top } from '../../app/Top';
+import { Find, Listed } from '../../ui/Listed';
 import { StageStrip } from '../../ui/marks';
 import { Pick } from '../../ui/Pick';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Empty } from '../../ui/states';
+import { useSettled } from '../../ui/useSettled';
 import { plain } from '../standard/words';
 import { Due } from './Due';
 import { NewOrder } from './NewOrder';
 import css from './Orders.module.css';
 import { OrdersTabs } from './OrdersTabs';
 
+/** Typing rests so long, in ms, before the server is asked. */
+const TYPED_MS = 200;
+
 export default function OrdersPage() {
     const [making, setMaking] = useState(false);
-    const query = useQuery(ordersQuery());
+    const [asked, setAsked] = useState<OrdersAsked>({});
+    const settled = useSettled(asked, TYPED_MS);
+    const query = useInfiniteQuery(ordersQuery(settled));
+    const { sort: _, ...narrowing } = settled;
     return (
         <>
             <Top>
@@ -28,76 +36,119 @@ export default function OrdersPage() {
             </Top>
             <OrdersTabs />
             <div className="page">
-                {query.isPending ? (
-                    <Loading what="the orders" />
-                ) : query.isError ? (
-                    <Failed error={query.error} again={() => void query.refetch()} />
-                ) : query.data.data.length === 0 ? (
-                    <Empty title="No orders yet">
-                        <p>An order says what a client wants: figures, how many, at which tier.</p>
-                        <Button type="primary" onClick={() => setMaking(true)}>
-                            Open the first one
-                        </Button>
-                    </Empty>
-                ) : (
-                    <Orders orders={query.data.data} />
-                )}
+                <Listed
+                    what="the orders"
+                    query={query}
+                    narrowed={Object.values(narrowing).some((v) => v !== '')}
+                    tools={<Tools asked={asked} ask={setAsked} tiers={query.data?.pages[0]?.tiers ?? []} />}
+                    empty={
+                        <Empty title="No orders yet">
+                            <p>An order says what a client wants: figures, how many, at which tier.</p>
+                            <Button type="primary" onClick={() => setMaking(true)}>
+                                Open the first one
+                            </Button>
+                        </Empty>
+                    }
+                >
+                    {(orders) => <Orders orders={orders} />}
+                </Listed>
             </div>
             <NewOrder open={making} close={() => setMaking(false)} />
         </>
     );
 }
 
-/** All of them, narrowed by what is typed and by how they stand. */
-function Orders({ orders }: { orders: OrderBrief[] }) {
-    const [find, setFind] = useState('');
-    const [stands, setStands] = useState('');
-    const wanted = find.trim().toLowerCase();
-    const shown = orders.filter(
-        (o) =>
-            (stands === '' || o.status === stands) &&
-            `${o.title} ${o.number} ${o.client} ${o.units.map((u) => u.sculpt).join(' ')}`
-                .toLowerCase()
-                .includes(wanted),
+const DUE = { late: 'late', week: 'within a week', month: 'within a month', none: 'without a day' } as const;
+const STATUSES: OrderBrief['status'][] = [
+    'draft',
+    'quoted',
+    'accepted',
+    'in_work',
+    'done',
+    'delivered',
+    'closed',
+    'cancelled',
+];
+const SORTS = {
+    due: 'the most urgent first',
+    latest: 'the newest first',
+    client: 'by client',
+    title: 'by name',
+} as const;
+
+/** What is looked for, and in which order. */
+function Tools({
+    asked,
+    ask,
+    tiers,
+}: {
+    asked: OrdersAsked;
+    ask: (asked: OrdersAsked) => void;
+    tiers: { key: string; name: string }[];
+}) {
+    const pick = (
+        fact: 'status' | 'tier' | 'due' | 'sort',
+        label: string,
+        options: { value: string; label: string }[],
+    ) => (
+        <Pick
+            aria-label={label}
+            value={asked[fact] ?? ''}
+            onChange={(value) => {
+                const { [fact]: __, ...rest } = asked;
+                ask(value === '' ? rest : { ...rest, [fact]: value });
+            }}
+            options={options}
+        />
     );
+    const any = (label: string) => ({ value: '', label });
     return (
         <>
-            <Flex gap={8} className="mb-12">
-                <Input
-                    className="search"
-                    allowClear
-                    aria-label="Find an order"
-                    placeholder="Order, client or figure"
-                    value={find}
-                    onChange={(e) => setFind(e.target.value)}
-                />
-                <Pick
-                    aria-label="How they stand"
-                    value={stands}
-                    onChange={setStands}
-                    options={[
-                        { value: '', label: 'however they stand' },
-                        ...[...new Set(orders.map((o) => o.status))].map((s) => ({
-                            value: s,
-                            label: plain(s),
-                        })),
-                    ]}
-                />
-            </Flex>
-            <Table
-                className="card"
-                rowKey="id"
-                pagination={false}
-                dataSource={shown}
-                locale={{ emptyText: 'No order is like that.' }}
-                columns={[
-                    { title: 'Order', width: 280, render: (_, o) => <Title order={o} /> },
-                    { title: 'Due', width: 150, render: (_, o) => <Due order={o} /> },
-                    { title: 'Stands', width: 100, render: (_, o) => plain(o.status) },
-                    { title: 'Units and models', render: (_, o) => <Units order={o} /> },
-                ]}
+            <Find
+                label="Order, client or figure"
+                value={asked.find ?? ''}
+                onChange={(find) => ask({ ...asked, find })}
             />
+            {pick('status', 'How they stand', [
+                any('however they stand'),
+                ...STATUSES.map((s) => ({ value: s, label: plain(s) })),
+            ])}
+            {pick('due', 'When they are due', [
+                any('whenever due'),
+                ...Object.entries(DUE).map(([value, label]) => ({ value, label })),
+            ])}
+            {tiers.length > 0 &&
+                pick('tier', 'Tier', [
+                    any('at any tier'),
+                    ...tiers.map((t) => ({ value: t.key, label: t.name })),
+                ])}
+            <span className="grow" />
+            {pick(
+                'sort',
+                'In which order',
+                Object.entries(SORTS).map(([value, label]) => ({
+                    value: value === 'due' ? '' : value,
+                    label,
+                })),
+            )}
         </>
+    );
+}
+
+function Orders({ orders }: { orders: OrderBrief[] }) {
+    return (
+        <Table
+            className="card"
+            rowKey="id"
+            pagination={false}
+            dataSource={orders}
+            columns={[
+                { title: 'Order', width: 280, render: (_, o) => <Title order={o} /> },
+                { title: 'Due', width: 150, render: (_, o) => <Due order={o} /> },
+                { title: 'Stands', width: 100, render: (_, o) => plain(o.status) },
+                { title: 'Units and models', render: (_, o) => <Units order={o} /> },
+            ]}
+        />
     );
 }
 

@@ -3,7 +3,7 @@ import { Button, Form, Input } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { saysWhy } from '../../api/client';
-import { makeScheme, schemeQuery, schemesQuery } from '../../api/colours';
+import { makeScheme, schemeQuery, SCHEMES } from '../../api/colours';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
@@ -22,7 +22,7 @@ export function NewScheme({ others }: { others: { slug: string; name: string }[]
             return makeScheme({ document: { ...(like?.document ?? NOTHING), name } });
         },
         onSuccess: async (s) => {
-            await queries.invalidateQueries({ queryKey: schemesQuery().queryKey });
+            await queries.invalidateQueries({ queryKey: SCHEMES });
             await go(`/schemes/${s.slug}`);
         },
     });

@@ -1,11 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
-import { Button, Input, Modal, Table } from 'antd';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { Button, Modal, Table } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { schemesQuery } from '../../api/colours';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
-import { Empty, Failed, Loading } from '../../ui/states';
+import { Find, Listed } from '../../ui/Listed';
+import { Empty } from '../../ui/states';
+import { useSettled } from '../../ui/useSettled';
 import { OrdersTabs } from '../orders/OrdersTabs';
 import { NewScheme } from './NewScheme';
 import { OUTCOME } from './scheme';
@@ -14,8 +16,8 @@ export default function SchemesPage() {
     const person = usePerson();
     const [making, setMaking] = useState(false);
     const [find, setFind] = useState('');
-    const query = useQuery(schemesQuery());
-    const found = (query.data?.data ?? []).filter((s) => s.name.toLowerCase().includes(find.toLowerCase()));
+    const wanted = useSettled(find, 200);
+    const query = useInfiniteQuery(schemesQuery(wanted));
     const open = () => setMaking(true);
     return (
         <>
@@ -30,38 +32,32 @@ export default function SchemesPage() {
             </Top>
             <OrdersTabs />
             <div className="page">
-                {query.isPending ? (
-                    <Loading what="the schemes" />
-                ) : query.isError ? (
-                    <Failed error={query.error} again={() => void query.refetch()} />
-                ) : query.data.data.length === 0 ? (
-                    <Empty title="No scheme yet">
-                        <p>
-                            A scheme holds the colours of an army, slot by slot: main cloth, leather, steel.
-                            It is shown on every figure of an order.
-                        </p>
-                        {can(person, 'schemes.edit') && (
-                            <Button type="primary" onClick={open}>
-                                Make the first one
-                            </Button>
-                        )}
-                    </Empty>
-                ) : (
-                    <>
-                        <Input
-                            className="search mb-12"
-                            allowClear
-                            aria-label="Find a scheme"
-                            placeholder="Find a scheme"
-                            value={find}
-                            onChange={(e) => setFind(e.target.value)}
-                        />
+                <Listed
+                    what="the schemes"
+                    query={query}
+                    narrowed={wanted !== ''}
+                    tools={<Find label="Find a scheme" value={find} onChange={setFind} />}
+                    empty={
+                        <Empty title="No scheme yet">
+                            <p>
+                                A scheme holds the colours of an army, slot by slot: main cloth, leather,
+                                steel. It is shown on every figure of an order.
+                            </p>
+                            {can(person, 'schemes.edit') && (
+                                <Button type="primary" onClick={open}>
+                                    Make the first one
+                                </Button>
+                            )}
+                        </Empty>
+                    }
+                >
+                    {(schemes) => (
                         <Table
                             size="small"
                             className="card"
                             pagination={false}
                             rowKey={(s) => s.slug}
-                            dataSource={found}
+                            dataSource={schemes}
                             columns={[
                                 {
                                     key: '0',
@@ -88,8 +84,8 @@ export default function SchemesPage() {
                                 },
                             ]}
                         />
-                    </>
-                )}
+                    )}
+                </Listed>
             </div>
             <Modal
                 open={making}
@@ -98,7 +94,7 @@ export default function SchemesPage() {
                 onCancel={() => setMaking(false)}
                 destroyOnHidden
             >
-                <NewScheme others={query.data?.data ?? []} />
+                <NewScheme others={query.data?.pages.flatMap((p) => p.data) ?? []} />
             </Modal>
         </>
     );

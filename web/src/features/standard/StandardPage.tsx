@@ -4,12 +4,13 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } f
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Problem } from '../../api/client';
 import { consequencesQuery, ladderQuery, openDraft, tryQuery } from '../../api/standard';
-import type { Change, Ladder, TierFrame, TierHead } from '../../api/types';
+import type { Ladder, TierFrame, TierHead } from '../../api/types';
 import { useNotices } from '../../app/notices';
 import { Top } from '../../app/Top';
 import { LadderGrid } from '../../ui/LadderGrid';
 import { Pick } from '../../ui/Pick';
 import { Empty, Loading } from '../../ui/states';
+import { useSettled } from '../../ui/useSettled';
 import { CellPanel, type PanelShows } from './CellPanel';
 import { LadderTools, type Narrowed, narrowed } from './LadderTools';
 import { NoLadder } from './NoLadder';
@@ -217,14 +218,4 @@ function OpenDraft() {
             Open a draft
         </Button>
     );
-}
-
-function useSettled(value: Change[], ms: number): Change[] {
-    const text = JSON.stringify(value);
-    const [settled, setSettled] = useState(value);
-    useEffect(() => {
-        const timer = setTimeout(() => setSettled(JSON.parse(text) as Change[]), ms);
-        return () => clearTimeout(timer);
-    }, [text, ms]);
-    return settled;
 }
