@@ -30,6 +30,7 @@ use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
 use App\Studio\Checks;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\Question;
@@ -287,6 +288,11 @@ final class CheckPiece
             ->findOrFail($check->id);
         if ($check->closed_at !== null) {
             throw new CheckClosed();
+        }
+        // A piece on hold, lost or cancelled in the meantime is neither answered for nor passed.
+        $piece = Piece::query()->lockForUpdate()->findOrFail($check->piece_id);
+        if ($piece->stage !== Stage::Offered->value) {
+            throw new NotOffered($piece);
         }
 
         return $check;

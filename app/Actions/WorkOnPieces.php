@@ -82,7 +82,14 @@ final class WorkOnPieces
             }
             $log = $piece->logs()->whereNull('covered_by')->where('step', $step)->firstOrFail();
             $this->log->write('step.taken_back', $piece, $log->toArray(), null);
-            $log->delete();
+            $undo = $log->replicate(['covered_by', 'undone_by', 'standing'])->fill([
+                'undoes' => $log->id,
+                'minutes' => null,
+                'user_id' => Auth::id(),
+                'done_at' => now(),
+            ]);
+            $undo->save();
+            $log->update(['undone_by' => $undo->id]);
             if ($piece->stage === Stage::OnBench->value && ! $piece->logs()->exists()) {
                 $this->move($piece, Stage::Planned);
             }

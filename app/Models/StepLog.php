@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A step done on a piece, by whom and when; or left out, and why.
+ * A step done on a piece, by whom and when; or left out, and why. The log only grows: what was taken back has a later
+ * entry that says so, and neither is counted.
  *
  * @property int $id
  * @property int $piece_id
@@ -20,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $minutes as timed or entered
  * @property string|null $planned_minutes
  * @property string|null $skipped
+ * @property int|null $undoes the entry that this one takes back
+ * @property int|null $undone_by the entry that takes this one back
  * @property int $user_id
  * @property \Illuminate\Support\Carbon $done_at
  * @property-read User $user
@@ -39,6 +43,16 @@ final class StepLog extends Model
 
     /** @var array<string, string> */
     protected $casts = ['done_at' => 'datetime'];
+
+    /** With those that were taken back, and those that take back. */
+    public const HISTORY = 'counted';
+
+    protected static function booted(): void
+    {
+        self::addGlobalScope(self::HISTORY, function (Builder $logs): void {
+            $logs->whereNull('step_logs.undoes')->whereNull('step_logs.undone_by');
+        });
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

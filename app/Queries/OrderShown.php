@@ -126,6 +126,8 @@ final class OrderShown
             ->join('pieces', 'pieces.id', '=', 'step_logs.piece_id')
             ->whereIn('pieces.unit_id', $order->units->pluck('id'))
             ->whereNull('step_logs.skipped')
+            ->whereNull('step_logs.undoes')
+            ->whereNull('step_logs.undone_by')
             ->groupBy('pieces.unit_id')
             ->selectRaw(
                 'pieces.unit_id, sum(step_logs.minutes) as minutes, sum(step_logs.planned_minutes) as planned',

@@ -50,6 +50,8 @@ final class BrowserTest extends BrowserTestCase
         $chrome = self::$chrome;
         $found = $keys = [];
         $chrome->open('/');
+        $chrome->page->manage()->deleteAllCookies();
+        $chrome->open('/');
         $chrome->waitFor('who are you today');
         $found['sign-in'] = $this->axe();
         $chrome->signIn('Runa Wick');

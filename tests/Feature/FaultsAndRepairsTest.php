@@ -50,9 +50,17 @@ final class FaultsAndRepairsTest extends StudioTestCase
         $work = app(BenchWork::class);
         self::assertTrue($work->isVarnished($piece));
         $varnish = fn () => StepLog::query()->where('piece_id', $piece->id)->where('technique', 'matt_varnish');
-        $varnish()->update(['skipped' => 'Damp weather.']);
+        $log = $varnish()->firstOrFail();
+        $undo = $log->replicate(['standing'])->fill(['undoes' => $log->id]);
+        $undo->save();
+        $log->update(['undone_by' => $undo->id]);
+        self::assertFalse($work->isVarnished($piece), 'taken back');
+        $log->replicate(['standing', 'undone_by'])->fill(['skipped' => 'Damp weather.'])->save();
         self::assertFalse($work->isVarnished($piece), 'left out');
-        $varnish()->update(['skipped' => null, 'covered_by' => 2]);
+        $again = $log->replicate(['standing', 'undone_by'])->fill(['step' => 'again']);
+        $again->save();
+        self::assertTrue($work->isVarnished($piece));
+        $varnish()->whereKey($again->id)->update(['covered_by' => 2]);
         self::assertFalse($work->isVarnished($piece), 'painted over');
     }
 
@@ -122,5 +130,41 @@ final class FaultsAndRepairsTest extends StudioTestCase
             }
         }
         self::fail('nothing is open');
+    }
+
+    public function test_a_piece_that_is_held_or_lost_during_its_check_is_neither_answered_for_nor_passed(): void
+    {
+        $check = Check::query()->with('piece')->whereNull('closed_at')->firstOrFail();
+        $answer = ['question' => $check->questions[0]['key'], 'answer' => 'yes'];
+        foreach (['hold' => 'on hold', 'lose' => 'lost'] as $move => $stage) {
+            $this->api('desk', 'POST', "pieces/$check->piece_id/move", ['move' => $move, 'reason' => 'Dropped.'], 200);
+            $said = $this->api('odo', 'PUT', "checks/$check->id/answers", $answer, 409)->json('detail');
+            self::assertStringContainsString($stage, $said);
+            foreach (['passed', 'rework', 'accepted'] as $verdict) {
+                $closing = ['verdict' => $verdict, 'reason' => 'Never mind.'];
+                $this->api('odo', 'POST', "checks/$check->id/verdict", $closing, 409);
+            }
+        }
+        self::assertNull($check->refresh()->closed_at);
+        self::assertSame('lost', $check->piece->refresh()->stage);
+    }
+
+    public function test_a_step_that_is_taken_back_stays_in_the_log_with_who_took_it_back(): void
+    {
+        $unit = $this->unit('26-038');
+        $piece = $unit->pieces()->where('stage', 'on_bench')->firstOrFail();
+        $log = $piece->logs()->orderByDesc('id')->firstOrFail();
+        $rows = StepLog::query()->withoutGlobalScopes()->count();
+        $this->api('painter', 'DELETE', 'bench/marks', ['piece' => $piece->id, 'step' => $log->step], 200);
+        self::assertSame($rows + 1, StepLog::query()->withoutGlobalScopes()->count());
+        $undo = StepLog::query()->withoutGlobalScopes()->where('undoes', $log->id)->firstOrFail();
+        self::assertSame($undo->id, StepLog::query()->withoutGlobalScopes()->findOrFail($log->id)->undone_by);
+        self::assertSame($this->person('painter')->id, $undo->user_id);
+        self::assertFalse($piece->logs()->where('step', $log->step)->exists());
+        // Done again, it is done once.
+        $again = ['pieces' => [$piece->id], 'steps' => [$log->step]];
+        $this->api('painter', 'POST', 'bench/marks', $again, 200);
+        $this->api('painter', 'POST', 'bench/marks', $again, 200);
+        self::assertSame(1, $piece->logs()->where('step', $log->step)->count());
     }
 }

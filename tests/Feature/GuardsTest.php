@@ -8,6 +8,7 @@ use App\Actions\ImportDocument;
 use App\Models\Order;
 use App\Models\Sculpt;
 use App\Models\SignOff;
+use App\Models\StepLog;
 use App\Models\Unit;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
@@ -55,6 +56,28 @@ final class GuardsTest extends StudioTestCase
                 'delete the log' => 'delete from activities',
                 'empty the log' => 'truncate table activities',
                 'switch foreign keys off and delete' => 'delete from orders',
+                'delete what was logged' => 'delete from step_logs',
+                'rewrite what was logged' => 'update step_logs set user_id = 1, minutes = 1',
+                'take an undo back' => 'update step_logs set undone_by = null where undone_by is not null',
+                'uncover what was painted over' => 'update step_logs set covered_by = null where covered_by is not null',
+                'empty the logs' => 'truncate table step_logs',
+                'delete a closed check' => 'delete from checks where closed_at is not null',
+                'turn its verdict' => "update checks set verdict = 'rework' where closed_at is not null",
+                'reopen it' => 'update checks set closed_at = null where closed_at is not null',
+                'change its answers' => "update answers set answer = 'yes', note = 'never mind'",
+                'delete its answers' => 'delete from answers',
+                'answer it later' => "insert into answers (check_id, question, answer, user_id, answered_at)
+                    select id, 'late', 'yes', closed_by, now() from checks where closed_at is not null",
+                'delete its faults' => 'delete from faults',
+                'make its faults small' => "update faults set severity = 'note'",
+                'delete a release' => 'delete from releases',
+                'rewrite a release' => "update releases set document = '{}'",
+                'recolour a scheme in use' => "update scheme_versions set document = '{}'",
+                'delete a scheme in use' => 'delete from scheme_versions',
+                'move a signed piece to another row' => "update pieces set id = id + 1000 where stage = 'signed'",
+                'move a signed order to another row' => 'update orders set id = id + 1000',
+                'replace a signed piece' => 'replace into pieces (id, unit_id, number, code, stage)
+                    select id, unit_id, number, code, stage from pieces',
                 'alter a table' => 'alter table sign_offs add column x int',
                 'make a trigger of its own' => 'create trigger x before insert on sign_offs for each row set new.hash = new.hash',
             ] as $what => $sql
@@ -66,6 +89,12 @@ final class GuardsTest extends StudioTestCase
     #[DataProvider('attacks')]
     public function test_the_applications_own_database_user_cannot_undo_what_is_final(string $sql): void
     {
+        // A log entry that was taken back and one that was painted over, for those that would undo it.
+        $log = StepLog::query()->firstOrFail();
+        $undo = $log->replicate(['standing'])->fill(['undoes' => $log->id]);
+        $undo->save();
+        $log->update(['undone_by' => $undo->id]);
+        StepLog::query()->whereKey(StepLog::query()->min('id'))->update(['covered_by' => 9]);
         $before = $this->final();
         self::assertStringStartsWith('ordotype_app@', DB::selectOne('select current_user() as u')->u);
         try {
@@ -73,11 +102,38 @@ final class GuardsTest extends StudioTestCase
             self::fail("It was done: $sql");
         } catch (QueryException $e) {
             self::assertMatchesRegularExpression(
-                '/cannot be changed|stays in its version|denied|foreign key constraint/',
+                '/cannot be (changed|deleted)|stays? (in its version|as (it was|they were))|keeps its place|denied|foreign key/',
                 $e->getMessage(),
             );
         }
         self::assertSame($before, $this->final());
+    }
+
+    /** @return iterable<string, array{string}> what a signature rests on, row by row */
+    public static function beneath(): iterable
+    {
+        foreach (['sign_off_pieces', 'pieces', 'units', 'orders', 'users', 'standards', 'standard_versions', 'releases',
+            'checks', 'answers', 'step_logs', 'sculpts', 'scheme_versions', 'faults'] as $table) {
+            yield $table => [$table];
+        }
+    }
+
+    #[DataProvider('beneath')]
+    public function test_nothing_that_is_signed_goes_with_foreign_keys_switched_off(string $table): void
+    {
+        $before = $this->final();
+        $count = DB::table($table)->count();
+        self::assertGreaterThan(0, $count, $table);
+        DB::statement('set foreign_key_checks = 0');
+        try {
+            DB::table($table)->delete();
+            self::fail("$table is empty");
+        } catch (QueryException $e) {
+            self::assertMatchesRegularExpression('/cannot be (changed|deleted)|stays as it was/', $e->getMessage());
+        } finally {
+            DB::statement('set foreign_key_checks = 1');
+        }
+        self::assertSame([$before, $count], [$this->final(), DB::table($table)->count()]);
     }
 
     public function test_verify_names_the_first_broken_link_and_a_cut_tail(): void
@@ -158,6 +214,15 @@ final class GuardsTest extends StudioTestCase
             'sign_off_pieces',
             'standard_versions',
             'clauses',
+            'step_logs',
+            'checks',
+            'answers',
+            'faults',
+            'releases',
+            'scheme_versions',
+            'pieces',
+            'units',
+            'orders',
             'activities',
         ]);
     }

@@ -86,9 +86,11 @@ final class ReleasesMigrationTest extends StudioTestCase
     ): void {
         foreach (self::UNTOUCHED as $table) {
             self::assertNotSame([], $table === 'amendments' ? [0] : self::$before[$table], $table);
+            // Columns that came later are not looked at.
+            $columns = array_keys((array) (self::$before[$table][0] ?? ['id' => 0]));
             self::assertEquals(
                 self::$before[$table],
-                array_values(DB::table($table)->orderByRaw('1, 2')->get()->all()),
+                array_values(DB::table($table)->orderByRaw('1, 2')->get($columns)->all()),
                 $table,
             );
         }
