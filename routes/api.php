@@ -11,6 +11,7 @@ use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OutlookController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SchemeController;
 use App\Http\Controllers\SculptController;
@@ -25,6 +26,11 @@ Route::post('session', [SessionController::class, 'store'])->middleware('throttl
 Route::get('session', [SessionController::class, 'show']);
 Route::get('vocabulary', VocabularyController::class);
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
+
+Route::middleware('throttle:link')->group(function (): void {
+    Route::get('invitations/{secret}', [PeopleController::class, 'linked'])->where('secret', '[0-9a-f]{32}');
+    Route::post('invitations/{secret}', [PeopleController::class, 'join'])->where('secret', '[0-9a-f]{32}');
+});
 
 Route::middleware('auth')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
@@ -63,6 +69,15 @@ Route::middleware('auth')->group(function (): void {
     });
     Route::get('studio', [StudioController::class, 'show'])->middleware('can:studio.read');
     Route::put('studio', [StudioController::class, 'update'])->middleware('can:studio.edit');
+    Route::middleware('can:people.edit')->group(function (): void {
+        Route::get('people', [PeopleController::class, 'index']);
+        Route::post('people', [PeopleController::class, 'store']);
+        Route::put('people/{person}', [PeopleController::class, 'update'])->whereNumber('person');
+        Route::put('people/{person}/aside', [PeopleController::class, 'aside'])->whereNumber('person');
+        Route::post('people/{person}/link', [PeopleController::class, 'relink'])->whereNumber('person');
+    });
+    Route::put('account/password', [PeopleController::class, 'password'])->middleware('throttle:sign-in');
+    Route::delete('account/sessions', [PeopleController::class, 'signOutElsewhere']);
     Route::get('tokens', [StudioController::class, 'tokens']);
     Route::post('tokens', [StudioController::class, 'makeToken']);
     Route::delete('tokens/{token}', [StudioController::class, 'revokeToken'])->whereNumber('token');

@@ -15,16 +15,16 @@ final class EditStudio
     {
     }
 
-    /** @param  string  $rate  of an hour, a decimal with two places, in the currency of the standard */
-    public function hourlyRate(string $rate): Studio
+    /** @param  array<string, string|int>  $facts  of name, hourly_rate, time_zone, quote_days what changes */
+    public function __invoke(array $facts): Studio
     {
-        return DB::transaction(function () use ($rate): Studio {
+        return DB::transaction(function () use ($facts): Studio {
             $studio = Studio::query()->lockForUpdate()->findOrFail(1);
-            $before = $studio->hourly_rate;
-            $studio->update(['hourly_rate' => $rate]);
-            $this->log->write('studio.changed', $studio, ['hourly_rate' => $before], ['hourly_rate' => $rate]);
+            $before = $studio->only(array_keys($facts));
+            $studio->update($facts);
+            $this->log->write('studio.changed', $studio, $before, $facts);
 
-            return $studio;
+            return $studio->refresh();
         });
     }
 }

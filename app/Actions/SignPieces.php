@@ -136,14 +136,14 @@ final class SignPieces
             }
         }
         $maySign = array_values(
-            User::query()->where('may_sign', true)->pluck('id')->map(fn ($id) => (int) $id)->all(),
+            User::query()->where('may_sign', true)->whereNull('set_aside_at')->pluck('id')->map(fn ($id) => (int) $id)->all(),
         );
         $signing = Signing::by(
             $by->id,
             $maySign,
             $this->checks->painters($piece),
             array_values(array_unique($mandatory)),
-            User::query()->count(),
+            User::query()->whereNull('set_aside_at')->count(),
         );
 
         return $signing->allows()

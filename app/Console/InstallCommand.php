@@ -52,6 +52,7 @@ final class InstallCommand extends Command
             'role' => 'lead',
             'may_sign' => true,
             'skill' => 5,
+            'joined_at' => now(),
         ]);
 
         return self::SUCCESS;

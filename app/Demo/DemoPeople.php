@@ -9,7 +9,10 @@ final class DemoPeople
 {
     public const PASSWORD = 'tidemark';
 
-    /** @return list<array{name: string, email: string, role: string, may_sign: bool, skill: int}> */
+    /**
+     * @return list<array{name: string, email: string, role: string, may_sign: bool, skill: int, hours_week: int|null,
+     *     largest_batch: int|null}>
+     */
     public static function all(): array
     {
         return [
@@ -19,6 +22,8 @@ final class DemoPeople
                 'role' => 'lead',
                 'may_sign' => true,
                 'skill' => 5,
+                'hours_week' => 12,
+                'largest_batch' => null,
             ],
             [
                 'name' => 'Ines Tallow',
@@ -26,6 +31,8 @@ final class DemoPeople
                 'role' => 'painter',
                 'may_sign' => false,
                 'skill' => 4,
+                'hours_week' => 32,
+                'largest_batch' => 12,
             ],
             [
                 'name' => 'Odo Marsh',
@@ -33,6 +40,8 @@ final class DemoPeople
                 'role' => 'painter',
                 'may_sign' => true,
                 'skill' => 3,
+                'hours_week' => 24,
+                'largest_batch' => 8,
             ],
             [
                 'name' => 'Pim Sedge',
@@ -40,6 +49,8 @@ final class DemoPeople
                 'role' => 'painter',
                 'may_sign' => false,
                 'skill' => 2,
+                'hours_week' => 20,
+                'largest_batch' => 6,
             ],
             [
                 'name' => 'Wil Ferris',
@@ -47,6 +58,8 @@ final class DemoPeople
                 'role' => 'desk',
                 'may_sign' => false,
                 'skill' => 1,
+                'hours_week' => null,
+                'largest_batch' => null,
             ],
         ];
     }

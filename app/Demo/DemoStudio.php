@@ -16,6 +16,7 @@ use App\Actions\WorkOnPieces;
 use App\Models\Check;
 use App\Models\Order;
 use App\Models\Piece;
+use App\Models\Studio;
 use App\Models\Unit;
 use App\Models\User;
 use App\Repositories\Colours;
@@ -56,8 +57,9 @@ final class DemoStudio
     {
         DB::transaction(function (): void {
             foreach (DemoPeople::all() as $person) {
-                User::query()->create($person + ['password' => DemoPeople::PASSWORD]);
+                User::query()->create($person + ['password' => DemoPeople::PASSWORD, 'joined_at' => now()]);
             }
+            Studio::row()->update(['name' => 'Heron Lane', 'time_zone' => 'Europe/Amsterdam']);
             $this->as('lead');
             $import = $this->import;
             foreach (['shelf.csv', 'standards/five-rungs.json', 'sculpts/*.json', 'schemes/*.json'] as $pattern) {

@@ -10,7 +10,10 @@ use Illuminate\Database\Eloquent\Model;
  * The studio's own figures: one row.
  *
  * @property int $id
+ * @property string $name empty until somebody gave one
  * @property string $hourly_rate
+ * @property string $time_zone by its name in the tz database
+ * @property int $quote_days how long a quote holds
  */
 final class Studio extends Model
 {
@@ -19,6 +22,9 @@ final class Studio extends Model
     protected $guarded = [];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** What can be set. */
+    public const FACTS = ['name', 'hourly_rate', 'time_zone', 'quote_days'];
 
     public static function row(): self
     {

@@ -15,16 +15,39 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property Role $role
  * @property bool $may_sign
  * @property int $skill
+ * @property string|null $hours_week at the bench
+ * @property int|null $largest_batch models
+ * @property \Illuminate\Support\Carbon|null $joined_at null: invited, no password yet
+ * @property \Illuminate\Support\Carbon|null $set_aside_at
+ * @property int $revision
  */
 final class User extends Authenticatable
 {
     /** @var list<string>|null abilities a token is limited to; null: all that the role has */
     public ?array $limitedTo = null;
 
-    protected $fillable = ['name', 'email', 'password', 'role', 'may_sign', 'skill'];
+    protected $fillable = [
+        'name', 'email', 'password', 'role', 'may_sign', 'skill', 'hours_week', 'largest_batch', 'joined_at',
+        'set_aside_at', 'revision',
+    ];
 
     protected $hidden = ['password', 'remember_token'];
 
     /** @var array<string, string> */
-    protected $casts = ['password' => 'hashed', 'role' => Role::class, 'may_sign' => 'boolean', 'skill' => 'integer'];
+    protected $casts = [
+        'password' => 'hashed',
+        'role' => Role::class,
+        'may_sign' => 'boolean',
+        'skill' => 'integer',
+        'joined_at' => 'datetime',
+        'set_aside_at' => 'datetime',
+    ];
+
+    protected $dateFormat = 'Y-m-d H:i:s.v';
+
+    /** Nobody else is invited or at work: then there is nobody else to check and sign. */
+    public function isAlone(): bool
+    {
+        return self::query()->whereKeyNot($this->id)->whereNull('set_aside_at')->doesntExist();
+    }
 }

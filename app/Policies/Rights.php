@@ -18,6 +18,7 @@ final class Rights
         'import' => ['lead'],
         'studio.read' => ['lead', 'desk'],
         'studio.edit' => ['lead'],
+        'people.edit' => ['lead'],
         'orders.read' => ['lead', 'desk'],
         'orders.edit' => ['lead', 'desk'],
         'schemes.read' => ['lead', 'desk'],

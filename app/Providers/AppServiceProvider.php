@@ -41,9 +41,19 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for(
             'sign-in',
             fn (Request $request) => [
-                Limit::perMinute(10)->by('email:'.mb_strtolower((string) $request->string('email'))),
+                // By the address of both, so that a stranger who guesses keeps nobody else out.
+                Limit::perMinute(10)->by('email:'.mb_strtolower(self::address($request)).' ip:'.$request->ip()),
                 Limit::perMinute(40)->by('ip:'.$request->ip()),
             ],
         );
+        RateLimiter::for('link', fn (Request $request) => Limit::perMinute(30)->by('link:'.$request->ip()));
+    }
+
+    /** What was sent for an address, whatever it is. */
+    private static function address(Request $request): string
+    {
+        $sent = $request->input('email');
+
+        return is_string($sent) ? $sent : '';
     }
 }

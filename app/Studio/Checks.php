@@ -33,7 +33,7 @@ final class Checks
     /** Whether somebody else has to look at it: they painted on it, and are not the only person in the studio. */
     public function isOwnWork(Piece $piece, User $user): bool
     {
-        return $this->painted($piece, $user) && User::query()->count() > 1;
+        return $this->painted($piece, $user) && ! $user->isAlone();
     }
 
     /** @return list<string> families whose logged steps make a piece somebody's own work */

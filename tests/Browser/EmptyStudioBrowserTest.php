@@ -12,10 +12,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
     public function test_every_page_says_what_is_missing_and_a_pack_begins_the_standard(): void
     {
         $chrome = self::$chrome;
-        $chrome->open('/');
-        $chrome->fill('E-mail', 'lead@studio.example');
-        $chrome->fill('Password', 'a long password');
-        $chrome->press('Sign in');
+        $this->enter('lead@studio.example', 'a long password');
         $chrome->waitFor('No standard yet');
         foreach (['prices', 'techniques', 'differences', 'comparison'] as $page) {
             $chrome->open("/standard/$page");
@@ -53,5 +50,62 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
         $chrome->press('Open the order');
 
         $chrome->waitFor('No version of the standard is published yet');
+    }
+
+    public function test_three_people_who_are_invited_sign_in_by_their_links_and_see_their_own_first_page(): void
+    {
+        $chrome = self::$chrome;
+        $links = [];
+        $this->enter('lead@studio.example', 'a long password');
+        $chrome->css('nav.rail');
+        $invited = ['Ada Fen' => 'painter', 'Bo Marsh' => 'front desk', 'Cis Reed' => 'lead painter'];
+        foreach ($invited as $name => $role) {
+            $chrome->open('/settings/people');
+            $chrome->press('Invite somebody');
+            $chrome->fill('Name', $name, '.ant-drawer');
+            $chrome->fill('E-mail address', strtok(strtolower($name), ' ').'@studio.example', '.ant-drawer');
+            $chrome->choose('Role', $role, '.ant-drawer');
+            $chrome->press('Invite and show the link');
+            $chrome->waitFor('it is not shown again');
+            $links[$name] = (string) parse_url($chrome->css('.ant-drawer strong')->getText(), PHP_URL_PATH);
+            $chrome->press('Done');
+            $chrome->waitFor($name);
+        }
+        self::assertSame([], $this->axe());
+        $first = ['Ada Fen' => '/bench', 'Bo Marsh' => '/orders', 'Cis Reed' => '/standard'];
+        foreach ($links as $name => $link) {
+            $chrome->signOut();
+            $chrome->open($link);
+            $chrome->waitFor("Welcome, $name");
+            $chrome->fill('Password', 'a marsh of herons');
+            $chrome->press('Come in');
+            $chrome->css('nav.rail');
+            $this->until(fn () => str_ends_with($chrome->page->getCurrentURL(), $first[$name]));
+            // The link has done its work; the password goes on.
+            $chrome->signOut();
+            $chrome->open($link);
+            $chrome->waitFor('This link opens nothing');
+            $this->enter(strtok(strtolower($name), ' ').'@studio.example', 'a marsh of herons');
+            $this->until(fn () => str_ends_with($chrome->page->getCurrentURL(), $first[$name]));
+        }
+        // The first lead sets one of them aside, and is warned off being the last to go.
+        $this->enter('lead@studio.example', 'a long password');
+        $chrome->open('/settings/people');
+        $chrome->press('Ada Fen');
+        $chrome->press('Set aside');
+        $chrome->waitFor('Let in again');
+        $this->enter('ada@studio.example', 'a marsh of herons');
+        $chrome->waitFor('do not belong together');
+    }
+
+    private function enter(string $email, string $password): void
+    {
+        $chrome = self::$chrome;
+        $chrome->open('/');
+        $chrome->signOut();
+        $chrome->open('/');
+        $chrome->fill('E-mail', $email);
+        $chrome->fill('Password', $password);
+        $chrome->press('Sign in');
     }
 }

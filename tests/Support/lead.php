@@ -17,4 +17,5 @@ User::query()->create([
     'role' => 'lead',
     'may_sign' => true,
     'skill' => 5,
+    'joined_at' => now(),
 ]);

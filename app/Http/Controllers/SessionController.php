@@ -18,7 +18,11 @@ final class SessionController
     public function show(): JsonResponse
     {
         $user = Auth::user();
-        $demo = User::query()->whereIn('email', array_column(DemoPeople::all(), 'email'))->pluck('email')->all();
+        $demo = User::query()
+            ->whereIn('email', array_column(DemoPeople::all(), 'email'))
+            ->whereNull('set_aside_at')
+            ->pluck('email')
+            ->all();
 
         return new JsonResponse([
             'person' => $user instanceof User ? self::person($user) : null,
@@ -39,7 +43,7 @@ final class SessionController
 
     public function store(SignIn $given): JsonResponse
     {
-        if (! Auth::attempt($given->credentials())) {
+        if (! Auth::attempt($given->credentials() + ['set_aside_at' => null])) {
             throw ValidationException::withMessages(['email' => 'This address and password do not belong together.']);
         }
         $given->session()->regenerate();

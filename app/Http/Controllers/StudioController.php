@@ -8,7 +8,7 @@ use App\Actions\EditStudio;
 use App\Actions\ManageTokens;
 use App\Http\Requests\NewToken;
 use App\Http\Requests\OwnAccount;
-use App\Http\Requests\StudioRate;
+use App\Http\Requests\StudioFacts;
 use App\Http\Resources\TokenBrief;
 use App\Models\AccessToken;
 use App\Models\Studio;
@@ -20,12 +20,12 @@ final class StudioController
 {
     public function show(): JsonResponse
     {
-        return new JsonResponse(['hourly_rate' => Studio::row()->hourly_rate]);
+        return new JsonResponse(Studio::row()->only(Studio::FACTS));
     }
 
-    public function update(StudioRate $given, EditStudio $edit): JsonResponse
+    public function update(StudioFacts $given, EditStudio $edit): JsonResponse
     {
-        return new JsonResponse(['hourly_rate' => $edit->hourlyRate($given->hourlyRate())->hourly_rate]);
+        return new JsonResponse($edit($given->facts())->only(Studio::FACTS));
     }
 
     public function tokens(OwnAccount $given): JsonResponse

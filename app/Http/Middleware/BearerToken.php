@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Exceptions\UnknownToken;
 use App\Models\AccessToken;
 use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
@@ -27,6 +28,7 @@ final class BearerToken
             ->with('user')
             ->where('hash', hash('sha256', $secret))
             ->whereNull('revoked_at')
+            ->whereHas('user', fn (Builder $people) => $people->whereNull('set_aside_at'))
             ->first();
         if ($token === null) {
             throw new UnknownToken();

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { client, given } from './client';
+import type { components } from './schema';
 
 export const sessionQuery = () =>
     queryOptions({
@@ -20,4 +21,8 @@ export const vocabulary = () => given(client.GET('/vocabulary'));
 export const studioQuery = () =>
     queryOptions({ queryKey: ['studio'], queryFn: () => given(client.GET('/studio')) });
 
-export const setHourlyRate = (hourly_rate: string) => given(client.PUT('/studio', { body: { hourly_rate } }));
+export type Studio = components['schemas']['ShowStudioAnswer'];
+
+/** Only what changes is sent. */
+export const setStudio = (body: components['schemas']['ChangeStudioBody']) =>
+    given(client.PUT('/studio', { body }));

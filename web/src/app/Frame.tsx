@@ -6,6 +6,7 @@ import {
     OrderedListOutlined,
     QuestionOutlined,
     SafetyCertificateOutlined,
+    SettingOutlined,
     TableOutlined,
 } from '@ant-design/icons';
 import { useQueryClient } from '@tanstack/react-query';
@@ -69,6 +70,13 @@ export function Frame({ children }: { children: ReactNode }) {
                     </NavLink>
                 ))}
                 <div className="foot">
+                    <NavLink
+                        to={can(person, 'people.edit') ? '/settings/people' : '/settings/you'}
+                        className={at.startsWith('/settings') ? 'here' : ''}
+                    >
+                        <SettingOutlined />
+                        Settings
+                    </NavLink>
                     <Button type="text" icon={<QuestionOutlined />} onClick={() => setHelp(true)}>
                         Keys
                     </Button>

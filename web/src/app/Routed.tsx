@@ -25,6 +25,10 @@ const BenchPage = lazy(() => import('../features/bench/BenchPage'));
 const BatchPage = lazy(() => import('../features/bench/BatchPage'));
 const ChecksPage = lazy(() => import('../features/check/ChecksPage'));
 const CheckPage = lazy(() => import('../features/check/CheckPage'));
+const PeoplePage = lazy(() => import('../features/settings/PeoplePage'));
+const StudioPage = lazy(() => import('../features/settings/StudioPage'));
+const YouPage = lazy(() => import('../features/settings/YouPage'));
+const JoinPage = lazy(() => import('../features/session/JoinPage'));
 const CertificatePage = lazy(() => import('../features/certificate/CertificatePage'));
 
 function SignedIn() {
@@ -65,6 +69,14 @@ export function Routed() {
                     </Suspense>
                 }
             />
+            <Route
+                path="join/:secret"
+                element={
+                    <Suspense fallback={<Loading what="the link" />}>
+                        <JoinPage />
+                    </Suspense>
+                }
+            />
             <Route element={<SignedIn />}>
                 <Route index element={null} />
                 <Route element={<Needs ability="standard.read" />}>
@@ -101,6 +113,11 @@ export function Routed() {
                 <Route element={<Needs ability="certificate.read" />}>
                     <Route path="certificates/:number" element={<CertificatePage />} />
                 </Route>
+                <Route element={<Needs ability="people.edit" />}>
+                    <Route path="settings/people" element={<PeoplePage />} />
+                    <Route path="settings/studio" element={<StudioPage />} />
+                </Route>
+                <Route path="settings/you" element={<YouPage />} />
                 <Route
                     path="*"
                     element={

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { Link } from 'react-router';
 import { saysWhy } from '../../api/client';
-import { setHourlyRate, studioQuery } from '../../api/session';
+import { setStudio, studioQuery } from '../../api/session';
 import type { Change, Consequences, Finding, Ladder } from '../../api/types';
 import { minutes } from '../../ui/marks';
 import { Says } from '../../ui/Says';
@@ -96,7 +96,7 @@ function Rate({ currency, writes }: { currency: string; writes: boolean }) {
     const queries = useQueryClient();
     const rate = useQuery(studioQuery());
     const set = useMutation({
-        mutationFn: setHourlyRate,
+        mutationFn: (hourly_rate: string) => setStudio({ hourly_rate }),
         onSuccess: () =>
             Promise.all([
                 queries.invalidateQueries({ queryKey: studioQuery().queryKey }),

@@ -1,0 +1,85 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Form, Input, InputNumber } from 'antd';
+import { useState } from 'react';
+import { saysWhy } from '../../api/client';
+import { setStudio, type Studio, studioQuery } from '../../api/session';
+import { useNotices } from '../../app/notices';
+import { Top } from '../../app/Top';
+import { Field } from '../../ui/Field';
+import { Pick } from '../../ui/Pick';
+import { Says } from '../../ui/Says';
+import { Failed, Loading } from '../../ui/states';
+import { SettingsTabs } from './SettingsTabs';
+
+export default function StudioPage() {
+    const query = useQuery(studioQuery());
+    return (
+        <>
+            <Top>
+                <h1>Studio</h1>
+            </Top>
+            <SettingsTabs />
+            <div className="page">
+                {query.isPending ? (
+                    <Loading what="the studio" />
+                ) : query.isError ? (
+                    <Failed error={query.error} again={() => void query.refetch()} />
+                ) : (
+                    <StudioForm studio={query.data} />
+                )}
+            </div>
+        </>
+    );
+}
+
+function StudioForm({ studio }: { studio: Studio }) {
+    const queries = useQueryClient();
+    const notices = useNotices();
+    const [form, setForm] = useState(studio);
+    const keep = useMutation({
+        mutationFn: () => setStudio(form),
+        onSuccess: async () => {
+            await queries.invalidateQueries({ queryKey: studioQuery().queryKey });
+            notices.done('Kept.');
+        },
+    });
+    return (
+        <Form layout="vertical" className="card pad stack settings-form" onFinish={() => keep.mutate()}>
+            <Field label="What the studio is called">
+                <Input value={form.name} onChange={(e) => setForm({ ...form, name: e.target.value })} />
+            </Field>
+            <Field
+                label="An hour at the bench costs"
+                help="In the currency of the standard; prices are held against it."
+            >
+                <Input
+                    value={form.hourly_rate}
+                    onChange={(e) => setForm({ ...form, hourly_rate: e.target.value })}
+                />
+            </Field>
+            <Field label="A quote holds for, days">
+                <InputNumber
+                    min={1}
+                    max={365}
+                    precision={0}
+                    value={form.quote_days}
+                    onChange={(n) => setForm({ ...form, quote_days: n ?? 1 })}
+                />
+            </Field>
+            <Field label="Time zone">
+                <Pick
+                    value={form.time_zone}
+                    onChange={(time_zone) => setForm({ ...form, time_zone })}
+                    options={['UTC', ...Intl.supportedValuesOf('timeZone')].map((z) => ({
+                        value: z,
+                        label: z.replaceAll('_', ' '),
+                    }))}
+                />
+            </Field>
+            {keep.isError && <Says kind="bad">{saysWhy(keep.error)}</Says>}
+            <Button type="primary" htmlType="submit" loading={keep.isPending}>
+                Keep
+            </Button>
+        </Form>
+    );
+}
