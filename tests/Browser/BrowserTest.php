@@ -50,7 +50,7 @@ final class BrowserTest extends BrowserTestCase
         $chrome = self::$chrome;
         $found = $keys = [];
         $chrome->open('/');
-        $chrome->page->manage()->deleteAllCookies();
+        $chrome->signOut();
         $chrome->open('/');
         $chrome->waitFor('who are you today');
         $found['sign-in'] = $this->axe();

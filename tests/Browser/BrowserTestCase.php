@@ -142,7 +142,7 @@ abstract class BrowserTestCase extends TestCase
                 'const texts = []; const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT); '.
                     'while (walk.nextNode()) texts.push(walk.currentNode.data); const said = [...texts, ...[...document.querySelectorAll("[aria-label], [title], '.
                     '[placeholder], [alt]")].flatMap(e => ["aria-label", "title", "placeholder", "alt"].map(a => '.
-                    'e.getAttribute(a) ?? ""))].join(" \\n "); return [...new Set(said.match('.
+                    'e.getAttribute(a) ?? ""))].join(" \\n ").replace(/\\S+@\\S+/g, ""); return [...new Set(said.match('.
                     '/\\b[a-z0-9]+_[a-z0-9_]+\\b|\\b[a-z]{3,}\\.[a-z]{3,}(\\.[a-z]+)*\\b/g) ?? [])]',
             ),
         );

@@ -90,6 +90,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
         }
         // The first lead sets one of them aside, and is warned off being the last to go.
         $this->enter('lead@studio.example', 'a long password');
+        $chrome->css('nav.rail');
         $chrome->open('/settings/people');
         $chrome->press('Ada Fen');
         $chrome->press('Set aside');
