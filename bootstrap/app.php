@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use App\Http\Middleware\AnsweredOnce;
 use App\Http\Middleware\BearerToken;
+use App\Http\Middleware\BodySize;
 use App\Http\Middleware\CsrfToken;
+use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problem;
 use Illuminate\Auth\Middleware\Authenticate;
@@ -38,6 +40,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Same origin only; and the package it needs is not installed (see support/compat).
         $middleware->remove(HandleCors::class);
+        $middleware->append(KnownHost::class);
+        $middleware->prepend(BodySize::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->web(replace: [ValidateCsrfToken::class => CsrfToken::class]);
         // There is no page to be sent to: the interface asks for a sign-in itself, and the API answers 401 whatever is accepted.
@@ -47,6 +51,6 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([App\Exceptions\Refusal::class, App\Exceptions\Conflict::class, Ordotype\Core\Problem\FormatException::class]);
-        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') ? Problem::from($e) : null);
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') || $e instanceof App\Exceptions\HostUnknown ? Problem::from($e) : null);
     })
     ->create();

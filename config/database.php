@@ -1,5 +1,9 @@
 <?php
 
+// Only who may read this file changes tables; whoever serves the application may not.
+$file = (string) env('DB_MIGRATE_FILE', '');
+$migrating = env('DB_MIGRATE_PASSWORD') ?? (is_readable($file) ? trim((string) file_get_contents($file)) : null);
+
 $connection = [
     'driver' => 'mariadb',
     'host' => env('DB_HOST', '127.0.0.1'),
@@ -26,7 +30,7 @@ return [
         // What migrations run with.
         'migrate' => $connection + [
             'username' => env('DB_MIGRATE_USERNAME', env('DB_USERNAME', 'ordotype_migrate')),
-            'password' => env('DB_MIGRATE_PASSWORD', env('DB_PASSWORD', '')),
+            'password' => $migrating ?? env('DB_PASSWORD', ''),
         ],
     ],
 

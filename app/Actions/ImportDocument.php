@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Formats\SchemaCheck;
+use App\Formats\Sizes;
 use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Paint;
@@ -57,6 +58,10 @@ final class ImportDocument
     public function text(string $text): string
     {
         if (str_starts_with($text, 'name,kind,hex,hiding,ml')) {
+            if (substr_count($text, "\n") > Sizes::PAINTS + 1) {
+                throw FormatException::at('', 'holds more than '.Sizes::PAINTS.' paints');
+            }
+
             return DB::transaction(fn () => $this->shelf($text));
         }
 

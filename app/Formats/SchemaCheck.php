@@ -19,6 +19,7 @@ final class SchemaCheck
     /** @throws FormatException naming every path that breaks the schema */
     public static function against(string $schema, mixed $document): void
     {
+        Sizes::judge($document);
         $file = self::folder()."/$schema.schema.json";
         $text = is_file($file) ? file_get_contents($file) : false;
         if ($text === false) {

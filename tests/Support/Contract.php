@@ -88,6 +88,24 @@ final class Contract
         return $operations;
     }
 
+    /** The schema of the body that an operation takes; null: none. */
+    public static function bodyOf(string $method, string $path): ?stdClass
+    {
+        $operation = self::document()->paths->{$path}->{strtolower($method)};
+
+        return $operation->requestBody->content->{'application/json'}->schema ?? null;
+    }
+
+    /** What a schema refers to, where it refers to one. */
+    public static function resolved(stdClass $schema): stdClass
+    {
+        $reference = $schema->{'$ref'} ?? null;
+
+        return is_string($reference)
+            ? self::resolved(self::document()->components->schemas->{basename($reference)})
+            : $schema;
+    }
+
     private static function operation(string $method, string $path): ?stdClass
     {
         foreach (get_object_vars(self::document()->paths) as $template => $methods) {

@@ -28,6 +28,16 @@ final class SecurityHeaders
         );
         $response->headers->set('Referrer-Policy', 'same-origin');
         $response->headers->set('X-Content-Type-Options', 'nosniff');
+        $response->headers->set('X-Frame-Options', 'DENY');
+        $response->headers->set(
+            'Permissions-Policy',
+            'camera=(self), microphone=(), geolocation=(), payment=(), usb=()',
+        );
+        if ($request->isSecure()) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+            // Without TLS browsers ignore it and say so.
+            $response->headers->set('Cross-Origin-Opener-Policy', 'same-origin');
+        }
 
         return $response;
     }

@@ -1,0 +1,6 @@
+<?php
+
+return [
+    // Further names and addresses under which this machine is asked, besides the one of app.url and its own loopback.
+    'hosts' => array_values(array_filter(explode(',', (string) env('ORDOTYPE_HOSTS', '')))),
+];
