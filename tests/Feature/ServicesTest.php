@@ -13,6 +13,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use PDOException;
+use RuntimeException;
 
 /** What the studio shares, what scripts may do, what happens once, and what a superuser cannot hide. */
 final class ServicesTest extends StudioTestCase
@@ -87,6 +88,60 @@ final class ServicesTest extends StudioTestCase
             ->json('POST', '/api/v1/orders', $body, ['Idempotency-Key' => 'once-only-1'])
             ->assertCreated();
         self::assertSame(3, Order::query()->where('title', 'Once only')->count());
+    }
+
+    public function test_a_write_that_a_crash_cut_off_leaves_no_key_behind_and_is_done_when_it_comes_again(): void
+    {
+        $send = fn () => $this->actingAs($this->person('desk'))->json(
+            'POST',
+            '/api/v1/orders',
+            ['client' => 'Ada Fen', 'title' => 'Cut off'],
+            ['Idempotency-Key' => 'cut-off-1'],
+        );
+        Order::created(function (): void {
+            static $first = true;
+            if ($first) {
+                $first = false;
+                throw new RuntimeException('The power went.');
+            }
+        });
+        $send()->assertStatus(500);
+        self::assertSame(0, DB::table('answered_writes')->where('key', 'cut-off-1')->count());
+        self::assertSame(0, Order::query()->where('title', 'Cut off')->count());
+        $id = $send()->assertCreated()->json('id');
+        self::assertSame($id, $send()->assertCreated()->json('id'));
+        Order::flushEventListeners();
+    }
+
+    public function test_a_deadlock_is_tried_again(): void
+    {
+        $tries = 0;
+        Order::created(function () use (&$tries): void {
+            if (++$tries < 3) {
+                $deadlock = new PDOException('Deadlock found when trying to get lock');
+                $deadlock->errorInfo = ['40001', 1213, 'Deadlock found'];
+                throw new QueryException('mariadb', 'insert', [], $deadlock);
+            }
+        });
+        $this->actingAs($this->person('desk'))
+            ->json('POST', '/api/v1/orders', ['client' => 'A', 'title' => 'Third time'], ['Idempotency-Key' => 'third-time'])
+            ->assertCreated();
+        self::assertSame([3, 1], [$tries, Order::query()->where('title', 'Third time')->count()]);
+        Order::flushEventListeners();
+    }
+
+    public function test_a_secret_is_kept_in_no_answer(): void
+    {
+        $send = fn () => $this->actingAs($this->person('lead'))->json(
+            'POST',
+            '/api/v1/tokens',
+            ['name' => 'nightly', 'abilities' => ['standard.read']],
+            ['Idempotency-Key' => 'token-once'],
+        );
+        $token = $send()->assertCreated()->json('token');
+        self::assertStringNotContainsString($token, (string) json_encode(DB::table('answered_writes')->get()));
+        self::assertStringContainsString('told only once', $send()->assertStatus(409)->json('detail'));
+        self::assertSame(1, AccessToken::query()->where('name', 'nightly')->count());
     }
 
     public function test_a_token_signs_a_script_in_for_what_it_names_until_it_is_revoked(): void

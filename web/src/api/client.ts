@@ -38,11 +38,34 @@ function token(): string {
 const isProblem = (read: unknown): read is ProblemBody =>
     typeof read === 'object' && read !== null && 'detail' in read && 'status' in read;
 
+/** 128 random bits; also where the page has no TLS. */
+const fresh = (): string =>
+    Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join('');
+
+/** So long, in ms, a write waits before it is sent a second time. */
+const AGAIN_MS = 400;
+
+/**
+ * A write whose answer was lost on the way may have been done: with its key it is sent once more, and the server does
+ * it once.
+ */
+async function sent(request: Request): Promise<Response> {
+    const again = request.headers.has('Idempotency-Key') ? request.clone() : null;
+    try {
+        return await fetch(request);
+    } catch (lost) {
+        if (!again) throw lost;
+        await new Promise((wait) => setTimeout(wait, AGAIN_MS));
+        return fetch(again);
+    }
+}
+
 /** The client does not throw by itself: what is refused becomes a typed error here, once. */
 const refusals: Middleware = {
     onRequest({ request }) {
         request.headers.set('Accept', 'application/json');
         request.headers.set('X-XSRF-TOKEN', token());
+        if (request.method !== 'GET') request.headers.set('Idempotency-Key', fresh());
         return request;
     },
     async onResponse({ response }) {
@@ -69,7 +92,7 @@ const refusals: Middleware = {
     },
 };
 
-export const client = createClient<paths>({ baseUrl: '/api/v1', credentials: 'same-origin' });
+export const client = createClient<paths>({ baseUrl: '/api/v1', credentials: 'same-origin', fetch: sent });
 client.use(refusals);
 
 /** The answer itself. */
