@@ -29,7 +29,6 @@ try {
     $chrome->dark(false);
     $chrome->open('/');
     $chrome->text('Demo studio', '*');
-    $chrome->shot("$folder/sign-in.png");
     $chrome->signIn('Runa Wick');
     $chrome->waitFor('Does the ladder hold?');
     $chrome->css('#cell-14-4')->click();
@@ -40,6 +39,9 @@ try {
         $chrome->waitFor($sign);
         $chrome->shot("$folder/$page.png");
     }
+    $chrome->open('/settings/people');
+    $chrome->waitFor('Largest batch');
+    $chrome->shot("$folder/people.png");
     $chrome->open('/orders');
     $chrome->waitFor('Mudlarks for the flats');
     $chrome->shot("$folder/orders.png");

@@ -25,6 +25,18 @@ export function Find({
     );
 }
 
+/** So many entries are found by looking. */
+const FEW = 6;
+
+/** A search that appears once there is more than can be looked over. */
+export function FindAmongMany({
+    query,
+    ...find
+}: Parameters<typeof Find>[0] & { query: UseInfiniteQueryResult<InfiniteData<{ data: unknown[] }>> }) {
+    const many = (query.data?.pages[0]?.data.length ?? 0) > FEW;
+    return many || find.value !== '' ? <Find {...find} /> : null;
+}
+
 /** A list from the server, page by page, in each of its states; what narrows it stands above it. */
 export function Listed<T>({
     what,
@@ -51,11 +63,9 @@ export function Listed<T>({
     if (rows.length === 0 && !narrowed) return empty;
     return (
         <>
-            {tools && (
-                <Flex gap={8} wrap className="mb-12">
-                    {tools}
-                </Flex>
-            )}
+            <Flex gap={8} wrap className="list-tools">
+                {tools}
+            </Flex>
             {query.isError && <Failed error={query.error} again={() => void query.refetch()} />}
             {rows.length === 0 ? (
                 <Empty title="Nothing is like that">

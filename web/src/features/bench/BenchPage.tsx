@@ -7,14 +7,11 @@ import { Top } from '../../app/Top';
 import { LinkButton } from '../../ui/LinkButton';
 import { StageStrip } from '../../ui/marks';
 import { Says } from '../../ui/Says';
-import { Find, Listed } from '../../ui/Listed';
+import { FindAmongMany, Listed } from '../../ui/Listed';
 import { Empty } from '../../ui/states';
 import { useSettled } from '../../ui/useSettled';
 import { day } from '../../ui/when';
 import css from './Bench.module.css';
-
-/** So many batches are found by looking. */
-const FEW = 6;
 
 export default function BenchPage() {
     const [find, setFind] = useState('');
@@ -32,9 +29,12 @@ export default function BenchPage() {
                     query={query}
                     narrowed={wanted !== ''}
                     tools={
-                        (find !== '' || (query.data?.pages[0]?.data.length ?? 0) > FEW) && (
-                            <Find label="Order, figure or code" value={find} onChange={setFind} />
-                        )
+                        <FindAmongMany
+                            label="Order, figure or code"
+                            query={query}
+                            value={find}
+                            onChange={setFind}
+                        />
                     }
                     empty={
                         <Empty title="Nothing is on the bench">

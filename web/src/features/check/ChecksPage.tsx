@@ -8,14 +8,11 @@ import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { StageStrip } from '../../ui/marks';
-import { Find, Listed } from '../../ui/Listed';
+import { FindAmongMany, Listed } from '../../ui/Listed';
 import { Empty } from '../../ui/states';
 import { useSettled } from '../../ui/useSettled';
 import { day } from '../../ui/when';
 import css from './Check.module.css';
-
-/** So many units are found by looking. */
-const FEW = 6;
 
 export default function ChecksPage() {
     const [find, setFind] = useState('');
@@ -34,9 +31,12 @@ export default function ChecksPage() {
                         query={query}
                         narrowed={wanted !== ''}
                         tools={
-                            (find !== '' || (query.data?.pages[0]?.data.length ?? 0) > FEW) && (
-                                <Find label="Order, figure or code" value={find} onChange={setFind} />
-                            )
+                            <FindAmongMany
+                                label="Order, figure or code"
+                                query={query}
+                                value={find}
+                                onChange={setFind}
+                            />
                         }
                         empty={
                             <Empty title="Nothing waits for a check">

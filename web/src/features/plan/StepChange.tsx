@@ -149,7 +149,7 @@ export function StepChange({
                 )}
             </Flex>
             {why === null ? (
-                <Button type="link" onClick={() => setWhy('')}>
+                <Button type="link" className="wraps" onClick={() => setWhy('')}>
                     Leave it out {data.piece === null ? 'on all models' : 'on this model'}, and say why
                 </Button>
             ) : (
