@@ -7,10 +7,13 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use Symfony\Component\Process\Process;
+use Tests\Support\WalksTheBench;
 
 /** The real interface in a real browser, on a database of its own with the demo in it. */
 final class BrowserTest extends BrowserTestCase
 {
+    use WalksTheBench;
+
     public function test_facts_of_an_order_are_changed_where_they_stand_and_a_change_of_somebody_else_is_shown(): void
     {
         $chrome = self::$chrome;
@@ -405,68 +408,6 @@ final class BrowserTest extends BrowserTestCase
         ]);
         self::assertSame(0, $verify->run(), $verify->getErrorOutput().$verify->getOutput());
         $chrome->signOut();
-    }
-
-    private function paint(): void
-    {
-        $chrome = self::$chrome;
-        $chrome->waitFor('All done');
-        preg_match(
-            '/Pass \d+ of (\d+)/i',
-            $chrome->page->findElement(WebDriverBy::tagName('body'))->getText(),
-            $found,
-        );
-        for ($pass = 1; $pass <= (int) ($found[1] ?? 0); $pass++) {
-            $chrome->waitFor("Pass $pass of");
-            $chrome->page->getKeyboard()->sendKeys('a');
-            $done = WebDriverBy::cssSelector('.tap[aria-pressed="true"]');
-            $this->until(fn () => count($chrome->page->findElements($done)) === 1);
-            $chrome->page->getKeyboard()->sendKeys('n');
-        }
-    }
-
-    private function answerAll(): void
-    {
-        $chrome = self::$chrome;
-        for ($i = 0; $i < 90; $i++) {
-            [$at, $all] = $this->answered();
-            if ($at === $all) {
-                return;
-            }
-            $chrome->page->getKeyboard()->sendKeys('y');
-            $this->until(fn () => $this->answered()[0] > $at);
-            usleep(60_000);
-        }
-    }
-
-    /** @return array{int, int} */
-    private function answered(): array
-    {
-        preg_match(
-            '/(\d+) of (\d+) answered/',
-            self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(),
-            $found,
-        );
-
-        return [(int) ($found[1] ?? 0), (int) ($found[2] ?? 1)];
-    }
-
-    private function openCheck(string $order, string $button): void
-    {
-        self::$chrome->open('/check');
-        self::$chrome->waitFor($order);
-        $this->in($order, $button)->click();
-        self::$chrome->waitFor('So far');
-    }
-
-    private function in(string $section, string $button): \Facebook\WebDriver\WebDriverElement
-    {
-        $where = WebDriverBy::xpath(
-            "//section[contains(., '$section')]//*[self::button or self::a][normalize-space(.) = '$button']",
-        );
-        $this->until(fn () => self::$chrome->page->findElements($where) !== []);
-
-        return self::$chrome->page->findElement($where);
     }
 
     private function cell(string $row, int $column): \Facebook\WebDriver\WebDriverElement

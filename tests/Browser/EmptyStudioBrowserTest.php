@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Tests\Support\WalksTheBench;
+
 /** An installation without demo data: one lead, and nothing else yet. */
 final class EmptyStudioBrowserTest extends BrowserTestCase
 {
+    use WalksTheBench;
+
     protected const FILL = [PHP_BINARY, 'tests/Support/lead.php'];
 
     public function test_every_page_says_what_is_missing_and_a_pack_begins_the_standard(): void
@@ -50,6 +54,53 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
         $chrome->press('Open the order');
 
         $chrome->waitFor('No version of the standard is published yet');
+    }
+
+    public function test_a_lead_alone_publishes_plans_paints_checks_and_signs_a_model(): void
+    {
+        $chrome = self::$chrome;
+        $this->enter('lead@studio.example', 'a long password');
+        $chrome->css('nav.rail');
+        $chrome->open('/standard');
+        $chrome->press('Publish v1');
+        $chrome->css('.ant-modal textarea')->sendKeys('Our first rungs.');
+        $chrome->press('Publish v1 for good');
+        $chrome->waitFor('v1, published');
+
+        $chrome->open('/figures');
+        $chrome->press('Make the first one');
+        $chrome->fill('What it is called', 'Fen Guard', '.ant-modal');
+        $chrome->press('Make the figure');
+        $chrome->css('.map-page');
+
+        $chrome->open('/orders');
+        $chrome->press('Open the first one');
+        $chrome->fill('Client', 'The Fen', '.ant-modal');
+        $chrome->fill('What it is called', 'One alone', '.ant-modal');
+        $chrome->press('Open the order');
+        $chrome->waitFor('No units yet');
+        $chrome->fill('How many models', '1', '.ant-modal');
+        $chrome->press('Add the unit');
+        $chrome->press('Plan and release');
+        $chrome->waitFor('Meets the tier');
+        $chrome->press('Release to bench');
+        $chrome->waitFor('no colours');
+        $chrome->css('.ant-modal input')->sendKeys('It is my own.');
+        $chrome->press('Release all the same');
+        $chrome->press('To the bench');
+        $chrome->waitFor('Take back from the bench');
+
+        $this->paint();
+        $chrome->press('Offer 1 finished to the check');
+        $chrome->waitFor('Offered to the check');
+        $this->openCheck('One alone', 'Check the next: model 1');
+        $this->answerAll();
+        $chrome->press('Pass');
+        $chrome->waitFor('has passed');
+        $this->in('One alone', 'Sign off 1 passed')->click();
+        $chrome->press('Sign off');
+        $chrome->waitFor('Certificate 1');
+        $chrome->waitFor('alone');
     }
 
     public function test_three_people_who_are_invited_sign_in_by_their_links_and_see_their_own_first_page(): void

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverElement;
+
+/** What a painter and a checker do in the browser, from the first pass to the last answer. */
+trait WalksTheBench
+{
+    protected function paint(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->waitFor('All done');
+        preg_match(
+            '/Pass \d+ of (\d+)/i',
+            $chrome->page->findElement(WebDriverBy::tagName('body'))->getText(),
+            $found,
+        );
+        for ($pass = 1; $pass <= (int) ($found[1] ?? 0); $pass++) {
+            $chrome->waitFor("Pass $pass of");
+            $chrome->page->getKeyboard()->sendKeys('a');
+            $done = WebDriverBy::cssSelector('.tap[aria-pressed="true"]');
+            $this->until(fn () => count($chrome->page->findElements($done)) === 1);
+            $chrome->page->getKeyboard()->sendKeys('n');
+        }
+    }
+
+    protected function answerAll(): void
+    {
+        $chrome = self::$chrome;
+        for ($i = 0; $i < 90; $i++) {
+            [$at, $all] = $this->answered();
+            if ($at === $all) {
+                return;
+            }
+            $chrome->page->getKeyboard()->sendKeys('y');
+            $this->until(fn () => $this->answered()[0] > $at);
+            usleep(60_000);
+        }
+    }
+
+    /** @return array{int, int} */
+    protected function answered(): array
+    {
+        preg_match(
+            '/(\d+) of (\d+) answered/',
+            self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(),
+            $found,
+        );
+
+        return [(int) ($found[1] ?? 0), (int) ($found[2] ?? 1)];
+    }
+
+    protected function openCheck(string $order, string $button): void
+    {
+        self::$chrome->open('/check');
+        self::$chrome->waitFor($order);
+        $this->in($order, $button)->click();
+        self::$chrome->waitFor('So far');
+    }
+
+    protected function in(string $section, string $button): WebDriverElement
+    {
+        $where = WebDriverBy::xpath(
+            "//section[contains(., '$section')]//*[self::button or self::a][normalize-space(.) = '$button']",
+        );
+        $this->until(fn () => self::$chrome->page->findElements($where) !== []);
+
+        return self::$chrome->page->findElement($where);
+    }
+}
