@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\HealthController;
 use App\Http\Middleware\AnsweredOnce;
 use App\Http\Middleware\BearerToken;
 use App\Http\Middleware\BodySize;
@@ -33,8 +34,11 @@ foreach (['app', 'framework/cache/data', 'framework/sessions', 'framework/views'
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
-        health: '/up',
-        then: fn () => Route::middleware([BearerToken::class, 'web', AnsweredOnce::class])->prefix('api/v1')->group(__DIR__.'/../routes/api.php'),
+        then: function (): void {
+            // Outside the web group: a database that is away must not keep a session from being read.
+            Route::get('up', HealthController::class);
+            Route::middleware([BearerToken::class, 'web', AnsweredOnce::class])->prefix('api/v1')->group(__DIR__.'/../routes/api.php');
+        },
     )
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {

@@ -9,9 +9,12 @@ use App\Policies\Rights;
 use App\Repositories\FaultCatalogue;
 use App\Repositories\Releases;
 use App\Repositories\Standards;
+use App\Studio\Heartbeat;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -26,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(AreaSolver::class);
         $this->app->singleton(Planner::class, fn ($app) => new Planner($app->make(AreaSolver::class)));
         // What was read within one request or command need not be read twice.
+        $this->app->singleton(Heartbeat::class);
         $this->app->scoped(Standards::class);
         $this->app->scoped(Releases::class);
         $this->app->scoped(FaultCatalogue::class);
@@ -37,6 +41,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (array_keys(Rights::ABILITIES) as $ability) {
             Gate::define($ability, fn (User $user) => Rights::has($user, $ability));
         }
+        Event::listen(Looping::class, fn () => $this->app->make(Heartbeat::class)->beat());
         RateLimiter::for('shared', fn (Request $request) => Limit::perMinute(60)->by('shared:'.$request->ip()));
         RateLimiter::for(
             'sign-in',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Studio\Heartbeat;
 use Illuminate\Http\Middleware\TrustProxies;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -69,5 +70,19 @@ final class DoorTest extends StudioTestCase
     private function asked(string $host): \Illuminate\Testing\TestResponse
     {
         return $this->get("http://$host/api/v1/session");
+    }
+
+    public function test_health_is_told_by_its_parts_and_a_database_that_is_away_is_said(): void
+    {
+        $this->getJson('/up')->assertOk()->assertExactJson(['database' => true, 'disk' => true, 'worker' => false]);
+        app(Heartbeat::class)->beat();
+        $this->getJson('/up')->assertOk()->assertJsonPath('worker', true);
+        config(['database.connections.away' => ['port' => 1] + (array) config('database.connections.mariadb')]);
+        config(['database.default' => 'away']);
+        try {
+            $this->getJson('/up')->assertStatus(503)->assertJsonPath('database', false)->assertJsonPath('disk', true);
+        } finally {
+            config(['database.default' => 'mariadb']);
+        }
     }
 }
