@@ -1,6 +1,14 @@
 import '@fontsource-variable/bricolage-grotesque';
 import '@fontsource-variable/instrument-sans';
-import './app/theme.css';
+import './app/styles/frame.css';
+import './app/styles/cards.css';
+import './app/styles/marks.css';
+import './app/styles/bench.css';
+import './app/styles/plan.css';
+import './app/styles/figures.css';
+import './app/styles/spacing.css';
+import './app/styles/library.css';
+import './app/styles/parts.css';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { StrictMode } from 'react';
