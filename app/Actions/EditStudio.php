@@ -15,7 +15,7 @@ final class EditStudio
     {
     }
 
-    /** @param  array<string, string|int>  $facts  of name, hourly_rate, time_zone, quote_days what changes */
+    /** @param  array<string, string>  $facts  of name, hourly_rate, time_zone what changes */
     public function __invoke(array $facts): Studio
     {
         return DB::transaction(function () use ($facts): Studio {

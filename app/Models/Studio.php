@@ -13,7 +13,6 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name empty until somebody gave one
  * @property string $hourly_rate
  * @property string $time_zone by its name in the tz database
- * @property int $quote_days how long a quote holds
  */
 final class Studio extends Model
 {
@@ -24,7 +23,7 @@ final class Studio extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** What can be set. */
-    public const FACTS = ['name', 'hourly_rate', 'time_zone', 'quote_days'];
+    public const FACTS = ['name', 'hourly_rate', 'time_zone'];
 
     public static function row(): self
     {

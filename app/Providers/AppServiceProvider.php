@@ -10,6 +10,7 @@ use App\Repositories\FaultCatalogue;
 use App\Repositories\Releases;
 use App\Repositories\Standards;
 use App\Studio\Heartbeat;
+use App\Studio\Today;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -31,6 +32,7 @@ final class AppServiceProvider extends ServiceProvider
         // What was read within one request or command need not be read twice.
         $this->app->singleton(Heartbeat::class);
         $this->app->scoped(Standards::class);
+        $this->app->scoped(Today::class);
         $this->app->scoped(Releases::class);
         $this->app->scoped(FaultCatalogue::class);
     }

@@ -8,11 +8,12 @@ use App\Http\Resources\PieceBrief;
 use App\Models\Order;
 use App\Models\Unit;
 use App\Repositories\Standards;
+use App\Studio\Today;
 
 /** An order as lists show it: whose it is, when it is due, and where its pieces stand. */
 final class OrderBrief
 {
-    public function __construct(private readonly Standards $standards)
+    public function __construct(private readonly Standards $standards, private readonly Today $today)
     {
     }
 
@@ -29,7 +30,7 @@ final class OrderBrief
             'status' => $order->status,
             'due_on' => $order->due_on?->format('Y-m-d'),
             'late' => $order->due_on !== null &&
-                $order->due_on->isBefore(today()) &&
+                $order->due_on->format('Y-m-d') < $this->today->day() &&
                 ! in_array($order->status, Order::FINISHED, true),
             'standard_version' => $order->version->number,
             'units' => array_values($order->units->map(fn (Unit $u) => $this->unit($u, $tiers))->all()),

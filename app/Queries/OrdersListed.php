@@ -8,6 +8,7 @@ use App\Http\Requests\ListOrders;
 use App\Models\Order;
 use App\Models\StandardVersion;
 use App\Repositories\Standards;
+use App\Studio\Today;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Orders, what is still to be done first, by the day on which they are due; narrowed and sorted as asked. */
@@ -23,8 +24,11 @@ final class OrdersListed
         'title' => ['orders.title' => false, 'orders.id' => false],
     ];
 
-    public function __construct(private readonly OrderBrief $brief, private readonly Standards $standards)
-    {
+    public function __construct(
+        private readonly OrderBrief $brief,
+        private readonly Standards $standards,
+        private readonly Today $today,
+    ) {
     }
 
     /** @return array{data: list<array<string, mixed>>, next_cursor: string|null, tiers: list<array{key: string, name: string}>} */
@@ -62,7 +66,7 @@ final class OrdersListed
                     ->orWhereHas('units.sculpt', fn (Builder $q) => $q->where('name', 'like', $like)),
             );
         }
-        $today = today()->format('Y-m-d');
+        $today = $this->today->day();
         $orders
             ->when($asked->status(), fn (Builder $q, string $status) => $q->where('status', $status))
             ->when($asked->client(), fn (Builder $q, string $client) => $q->where('client', $client))
@@ -72,8 +76,8 @@ final class OrdersListed
             );
         match ($asked->due()) {
             'late' => $orders->whereNotIn('status', Order::FINISHED)->where('due_on', '<', $today),
-            'week' => $orders->whereBetween('due_on', [$today, today()->addDays(7)->format('Y-m-d')]),
-            'month' => $orders->whereBetween('due_on', [$today, today()->addMonth()->format('Y-m-d')]),
+            'week' => $orders->whereBetween('due_on', [$today, $this->today->plus(7)]),
+            'month' => $orders->whereBetween('due_on', [$today, $this->today->plus(30)]),
             'none' => $orders->whereNull('due_on'),
             default => null,
         };

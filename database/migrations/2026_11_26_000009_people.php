@@ -33,13 +33,12 @@ return new class extends Migration
         Schema::table('studio', function (Blueprint $table): void {
             $table->string('name', 100)->default('')->after('id');
             $table->string('time_zone', 64)->default('UTC')->after('hourly_rate');
-            $table->unsignedSmallInteger('quote_days')->default(30)->after('time_zone')->comment('how long a quote holds');
         });
     }
 
     public function down(): void
     {
-        Schema::table('studio', fn (Blueprint $table) => $table->dropColumn(['name', 'time_zone', 'quote_days']));
+        Schema::table('studio', fn (Blueprint $table) => $table->dropColumn(['name', 'time_zone']));
         Schema::dropIfExists('invitations');
         Schema::table('users', function (Blueprint $table): void {
             $table->dropColumn(['hours_week', 'largest_batch', 'joined_at', 'set_aside_at', 'revision']);

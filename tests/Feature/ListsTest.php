@@ -239,7 +239,7 @@ final class ListsTest extends StudioTestCase
             && match ($asked['due'] ?? null) {
                 'none' => $due === null,
                 'late' => $open && $due !== null && $due < $today,
-                'month' => $due !== null && $due >= $today && $due <= today()->addMonth()->format('Y-m-d'),
+                'month' => $due !== null && $due >= $today && $due <= today()->addDays(30)->format('Y-m-d'),
                 default => true,
             };
     }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Invitation;
+use App\Models\Order;
+use App\Models\Studio;
 use App\Models\User;
+use App\Studio\Today;
 use Illuminate\Support\Facades\DB;
 
 /** People of the studio: invited, let in by a link, changed, set aside; and what each may do to their own account. */
@@ -168,13 +171,31 @@ final class PeopleTest extends StudioTestCase
 
     public function test_what_the_studio_is_is_set_piece_by_piece(): void
     {
-        $set = $this->api('lead', 'PUT', 'studio', ['name' => 'Reed House', 'quote_days' => 14], 200);
-        self::assertSame(['Reed House', '20.00', 14], [$set->json('name'), $set->json('hourly_rate'), $set->json('quote_days')]);
+        $set = $this->api('lead', 'PUT', 'studio', ['name' => 'Reed House'], 200);
+        self::assertSame(['Reed House', '20.00'], [$set->json('name'), $set->json('hourly_rate')]);
         $this->api('lead', 'PUT', 'studio', ['time_zone' => 'Europe/Riga'], 200)->assertJsonPath('time_zone', 'Europe/Riga');
-        foreach ([['time_zone' => 'Moon/Base'], ['quote_days' => 0], ['name' => ' ']] as $bad) {
+        foreach ([['time_zone' => 'Moon/Base'], ['name' => ' ']] as $bad) {
             $said = $this->api('lead', 'PUT', 'studio', $bad, 422);
             self::assertSame('/'.array_key_first($bad), $said->json('errors.0.pointer'));
         }
+    }
+
+    public function test_an_order_is_late_when_its_day_is_over_where_the_studio_is(): void
+    {
+        $day = function (string $zone): string {
+            Studio::row()->update(['time_zone' => $zone]);
+
+            return (new Today())->day();
+        };
+        // Eleven in the evening of the 24th in Greenwich: the 25th has begun in Auckland.
+        $this->travelTo('2026-12-24 23:00:00');
+        self::assertSame(['2026-12-24', '2026-12-25'], [$day('UTC'), $day('Pacific/Auckland')]);
+        $this->travelTo('2026-12-25 03:00:00');
+        self::assertSame(['2026-12-25', '2026-12-24'], [$day('UTC'), $day('America/Halifax')]);
+        $order = Order::query()->where('number', '26-041')->firstOrFail();
+        $order->update(['due_on' => '2026-12-24']);
+        self::assertFalse($this->api('desk', 'GET', "orders/$order->id", null, 200)->json('late'));
+        self::assertSame('America/Halifax', $this->api('desk', 'GET', 'session', null, 200)->json('studio.time_zone'));
     }
 
     private function sitting(User $person): void

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Demo\DemoPeople;
 use App\Http\Requests\SignIn;
+use App\Models\Studio;
 use App\Models\User;
 use App\Policies\Rights;
 use Illuminate\Http\JsonResponse;
@@ -25,6 +26,7 @@ final class SessionController
             ->all();
 
         return new JsonResponse([
+            'studio' => Studio::row()->only(['name', 'time_zone']),
             'person' => $user instanceof User ? self::person($user) : null,
             'demo' => array_values(
                 array_map(

@@ -8,7 +8,7 @@ use App\Models\Studio;
 use DateTimeZone;
 use Illuminate\Validation\Rule;
 
-/** What the studio is, what an hour of it costs, how long its quotes hold; only what changes. */
+/** What the studio is, what an hour of it costs, where its day begins; only what changes. */
 final class StudioFacts extends StudioRequest
 {
     /** @return array<string, mixed> */
@@ -18,7 +18,6 @@ final class StudioFacts extends StudioRequest
             'name' => ['sometimes', 'required', 'string', 'max:100'],
             'hourly_rate' => ['sometimes', 'required', 'string', 'regex:/^\d{1,6}\.\d{2}$/'],
             'time_zone' => ['sometimes', 'required', 'string', Rule::in(DateTimeZone::listIdentifiers())],
-            'quote_days' => ['sometimes', 'required', 'integer', 'between:1,365'],
         ];
     }
 
@@ -31,11 +30,11 @@ final class StudioFacts extends StudioRequest
         ];
     }
 
-    /** @return array<string, string|int> only what was sent */
+    /** @return array<string, string> only what was sent */
     public function facts(): array
     {
         $sent = array_intersect_key((array) $this->validated(), array_flip(Studio::FACTS));
 
-        return array_filter($sent, fn (mixed $v) => is_string($v) || is_int($v));
+        return array_filter($sent, is_string(...));
     }
 }

@@ -1,11 +1,16 @@
 import { queryOptions } from '@tanstack/react-query';
+import { tellTimeIn } from '../ui/when';
 import { client, given } from './client';
 import type { components } from './schema';
 
 export const sessionQuery = () =>
     queryOptions({
         queryKey: ['session'],
-        queryFn: () => given(client.GET('/session')),
+        queryFn: async () => {
+            const session = await given(client.GET('/session'));
+            tellTimeIn(session.studio.time_zone);
+            return session;
+        },
         staleTime: 60_000,
     });
 

@@ -36,7 +36,7 @@ function SignedIn() {
     const place = useLocation();
     if (session.isPending) return <Loading what="the studio" />;
     if (session.isError) return <Failed error={session.error} again={() => void session.refetch()} />;
-    if (!session.data.person) return <SignIn demo={session.data.demo} />;
+    if (!session.data.person) return <SignIn demo={session.data.demo} studio={session.data.studio} />;
     if (place.pathname === '/') return <Navigate to={startOf(session.data.person)} replace />;
     return (
         <Frame>

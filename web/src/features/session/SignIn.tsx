@@ -17,7 +17,7 @@ interface Credentials {
     password: string;
 }
 
-export function SignIn({ demo }: { demo: Session['demo'] }) {
+export function SignIn({ demo, studio }: Pick<Session, 'demo' | 'studio'>) {
     const queries = useQueryClient();
     const enter = useMutation({
         mutationFn: (who: Credentials) => signIn(who.email, who.password),
@@ -33,7 +33,7 @@ export function SignIn({ demo }: { demo: Session['demo'] }) {
                     onFinish={(who) => enter.mutate(who)}
                 >
                     <img src="/mark.svg" alt="" width="52" height="52" />
-                    <h1 className="mt-16">Ordotype</h1>
+                    <h1 className="mt-16">{studio.name || 'Ordotype'}</h1>
                     <p className="soft mt-4 mb-18">From the standard to the signed piece.</p>
                     <Form.Item
                         name="email"

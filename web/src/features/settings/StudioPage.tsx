@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Form, Input, InputNumber } from 'antd';
+import { Button, Form, Input } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { setStudio, type Studio, studioQuery } from '../../api/session';
@@ -39,13 +39,13 @@ function StudioForm({ studio }: { studio: Studio }) {
     const keep = useMutation({
         mutationFn: () => setStudio(form),
         onSuccess: async () => {
-            await queries.invalidateQueries({ queryKey: studioQuery().queryKey });
+            await queries.invalidateQueries();
             notices.done('Kept.');
         },
     });
     return (
         <Form layout="vertical" className="card pad stack settings-form" onFinish={() => keep.mutate()}>
-            <Field label="What the studio is called">
+            <Field label="What the studio is called" help="It stands at the door.">
                 <Input value={form.name} onChange={(e) => setForm({ ...form, name: e.target.value })} />
             </Field>
             <Field
@@ -57,16 +57,7 @@ function StudioForm({ studio }: { studio: Studio }) {
                     onChange={(e) => setForm({ ...form, hourly_rate: e.target.value })}
                 />
             </Field>
-            <Field label="A quote holds for, days">
-                <InputNumber
-                    min={1}
-                    max={365}
-                    precision={0}
-                    value={form.quote_days}
-                    onChange={(n) => setForm({ ...form, quote_days: n ?? 1 })}
-                />
-            </Field>
-            <Field label="Time zone">
+            <Field label="Time zone" help="When a day is over, and the hour on a certificate.">
                 <Pick
                     value={form.time_zone}
                     onChange={(time_zone) => setForm({ ...form, time_zone })}
