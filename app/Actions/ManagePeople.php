@@ -50,7 +50,8 @@ final class ManagePeople
     }
 
     /**
-     * @param  array<string, mixed>  $facts  of name, email, role, may_sign, skill, hours_week, largest_batch what changes
+     * @param  array<string, mixed>  $facts  of name, email, role, may_sign, skill, hours_week and largest_batch
+     *     what changes
      *
      * @throws PersonChanged when they are not as they were looked at
      * @throws AddressTaken

@@ -136,7 +136,12 @@ final class SignPieces
             }
         }
         $maySign = array_values(
-            User::query()->where('may_sign', true)->whereNull('set_aside_at')->pluck('id')->map(fn ($id) => (int) $id)->all(),
+            User::query()
+                ->where('may_sign', true)
+                ->whereNull('set_aside_at')
+                ->pluck('id')
+                ->map(fn ($id) => (int) $id)
+                ->all(),
         );
         $signing = Signing::by(
             $by->id,

@@ -23,7 +23,9 @@ final class RestoreCommand extends Command
         $file = $this->argument('file');
         assert(is_string($file));
         if ($this->option('over') !== true && Schema::hasTable('users') && User::query()->exists()) {
-            $this->error('There is a studio here already. Back it up, then restore with --over to put this one in its place.');
+            $this->error(
+                'There is a studio here already. Back it up, then restore with --over to put this one in its place.',
+            );
 
             return self::FAILURE;
         }

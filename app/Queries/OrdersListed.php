@@ -31,7 +31,10 @@ final class OrdersListed
     ) {
     }
 
-    /** @return array{data: list<array<string, mixed>>, next_cursor: string|null, tiers: list<array{key: string, name: string}>} */
+    /**
+     * @return array{data: list<array<string, mixed>>, next_cursor: string|null,
+     *     tiers: list<array{key: string, name: string}>}
+     */
     public function page(ListOrders $asked): array
     {
         $sort = $asked->sort();

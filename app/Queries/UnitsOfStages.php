@@ -32,8 +32,14 @@ final class UnitsOfStages
      *
      * @throws CursorForeign
      */
-    public function page(string $list, array $stages, ?string $find, ?string $cursor, array $with, ?Closure $only = null): array
-    {
+    public function page(
+        string $list,
+        array $stages,
+        ?string $find,
+        ?string $cursor,
+        array $with,
+        ?Closure $only = null,
+    ): array {
         $version = 'order.version:'.implode(',', StandardVersion::BRIEF);
         $units = Unit::query()
             ->join('orders', 'orders.id', '=', 'units.order_id')

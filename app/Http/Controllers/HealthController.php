@@ -9,7 +9,9 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
-/** Whether the studio can work, for whoever watches the machine: without signing in, and without saying more than that. */
+/**
+ * Whether the studio can work, for whoever watches the machine: without signing in, and without saying more than that.
+ */
 final class HealthController
 {
     private const ROOM_BYTES = 200 * 1024 * 1024;

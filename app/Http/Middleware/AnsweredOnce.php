@@ -68,7 +68,9 @@ final class AnsweredOnce
         try {
             $row = $mine + ['request' => $fingerprint, 'created_at' => now()];
             if (DB::table('answered_writes')->insertOrIgnore($row) === 0) {
-                return $this->again($request, (object) DB::table('answered_writes')->where($mine)->first(), $fingerprint);
+                $before = (object) DB::table('answered_writes')->where($mine)->first();
+
+                return $this->again($request, $before, $fingerprint);
             }
             $response = $next($request);
             if ($response->isSuccessful()) {
