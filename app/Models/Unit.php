@@ -52,10 +52,10 @@ final class Unit extends Model
         return $this->belongsTo(Sculpt::class);
     }
 
-    /** @return HasMany<Piece, $this> */
+    /** @return HasMany<Piece, $this> by their numbers: variants are dealt in that order, whatever index is read */
     public function pieces(): HasMany
     {
-        return $this->hasMany(Piece::class);
+        return $this->hasMany(Piece::class)->orderBy('number');
     }
 
     /** @return HasMany<AmendmentRow, $this> */

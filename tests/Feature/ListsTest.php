@@ -95,6 +95,21 @@ final class ListsTest extends StudioTestCase
         }
     }
 
+    public function test_models_stand_by_their_numbers_whatever_their_stages(): void
+    {
+        $unit = $this->unit('26-033');
+        foreach ([1 => 'signed', 2 => 'passed', 3 => 'lost', 4 => 'planned', 5 => 'offered', 6 => 'on_bench'] as $n => $stage) {
+            $unit->pieces()->where('number', $n)->update(['stage' => $stage]);
+        }
+        $orders = $this->api('desk', 'GET', 'orders', null, 200)->json('data');
+        $listed = array_values(array_filter($orders, fn (array $o) => $o['number'] === '26-033'))[0]['units'][0]['pieces'];
+        $shown = $this->api('desk', 'GET', "orders/$unit->order_id", null, 200)->json('units.0.pieces');
+        foreach ([$listed, $shown] as $pieces) {
+            self::assertSame([1, 2, 3, 4, 5, 6], array_column($pieces, 'number'));
+        }
+        self::assertStringContainsString('order by `number`', $unit->pieces()->toSql());
+    }
+
     /** @return iterable<string, array{string}> */
     public static function forged(): iterable
     {
