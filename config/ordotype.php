@@ -3,4 +3,7 @@
 return [
     // Further names and addresses under which this machine is asked, besides the one of app.url and its own loopback.
     'hosts' => array_values(array_filter(explode(',', (string) env('ORDOTYPE_HOSTS', '')))),
+
+    // Where the studio is kept before its tables change.
+    'backups' => env('ORDOTYPE_BACKUPS', base_path('var/backups')),
 ];

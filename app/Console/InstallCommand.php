@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Backup\Upgrade;
 use App\Demo\DemoStudio;
+use App\Exceptions\TablesNotChanged;
 use App\Models\User;
 use Illuminate\Console\Command;
 
@@ -15,9 +17,15 @@ final class InstallCommand extends Command
 
     protected $description = 'Migrate the database; load the demo, or ask for the first lead\'s account';
 
-    public function handle(DemoStudio $demo): int
+    public function handle(DemoStudio $demo, Upgrade $upgrade): int
     {
-        $this->callSilently('migrate', ['--force' => true, '--database' => 'migrate']);
+        try {
+            $upgrade->run($this->line(...));
+        } catch (TablesNotChanged $e) {
+            $this->error($e->getMessage());
+
+            return self::FAILURE;
+        }
         if (User::query()->exists()) {
             return self::SUCCESS;
         }

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
 use PHPUnit\Framework\Attributes\DataProvider;
 use stdClass;
-use Symfony\Component\Process\Process;
+use Tests\Support\Studio;
 
 /** Studios that worked before releases were kept, from copies of their databases made then. */
 final class ReleasesMigrationTest extends StudioTestCase
@@ -46,24 +46,7 @@ final class ReleasesMigrationTest extends StudioTestCase
 
     protected function load(): void
     {
-        $database = DB::connection('migrate');
-        $database->getSchemaBuilder()->dropAllTables();
-        $config = $database->getConfig();
-        $client = new Process(
-            [
-                'mariadb',
-                '--no-defaults',
-                "--host={$config['host']}",
-                "--port={$config['port']}",
-                "--user={$config['username']}",
-                $config['database'],
-            ],
-            env: ['MYSQL_PWD' => $config['password']],
-            input: (string) gzdecode(
-                (string) file_get_contents(dirname(__DIR__)."/Fixtures/{$this->providedData()[0]}.sql.gz"),
-            ),
-        );
-        $client->setTimeout(120)->mustRun();
+        $database = Studio::fromDump($this->providedData()[0]);
         foreach ([...self::UNTOUCHED, 'units', 'pieces', 'checks', 'step_logs'] as $table) {
             self::$before[$table] = array_values($database->table($table)->orderByRaw('1, 2')->get()->all());
         }

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+// Changes the tables of the test database with the migrations in a folder besides the application's own.
+
+use App\Backup\Upgrade;
+use Illuminate\Contracts\Console\Kernel;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+$app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+config(['ordotype.backups' => "$argv[1]/backups"]);
+$app->make(Upgrade::class)->run(
+    fn (string $line) => print("$line\n"),
+    [database_path('migrations'), "$argv[1]/migrations"],
+);
