@@ -16,8 +16,10 @@ use App\Models\StepLog;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Standard\Effect;
@@ -45,7 +47,7 @@ final class WorkOnPieces
     {
         return DB::transaction(function () use ($pieces, $steps, $skipped, $minutes): array {
             $found = Piece::query()
-                ->with(['unit.order.version'])
+                ->with(['unit', ...BenchWork::OF_PIECES])
                 ->whereIn('id', $pieces)
                 ->orderBy('id')
                 ->lockForUpdate()
@@ -54,21 +56,20 @@ final class WorkOnPieces
                 throw new NoSuchPieces();
             }
             $rows = [];
-            foreach ($found as $piece) {
-                $rows = [...$rows, ...$this->newRows($piece, array_values(array_unique($steps)), $skipped)];
+            foreach ($found->groupBy('unit_id') as $alike) {
+                $release = $this->releases->of($alike[0]->unit);
+                foreach ($alike as $piece) {
+                    $rows = [...$rows, ...$this->newRows($piece, $release, array_values(array_unique($steps)), $skipped)];
+                }
             }
             $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
             StepLog::query()->insert(array_map(fn (array $row) => $row + ['minutes' => $each], $rows));
-            foreach ($found as $piece) {
-                if (
-                    $piece->stage === Stage::Planned->value &&
-                    in_array($piece->id, array_column($rows, 'piece_id'), true)
-                ) {
-                    $this->move($piece, Stage::OnBench);
-                }
-            }
+            $begun = $found
+                ->where('stage', Stage::Planned->value)
+                ->whereIn('id', array_column($rows, 'piece_id'));
+            $this->move($begun, Stage::OnBench);
 
-            return array_values($found->all());
+            return array_values($found->load('standing')->all());
         });
     }
 
@@ -91,7 +92,7 @@ final class WorkOnPieces
             $undo->save();
             $log->update(['undone_by' => $undo->id]);
             if ($piece->stage === Stage::OnBench->value && ! $piece->logs()->exists()) {
-                $this->move($piece, Stage::Planned);
+                $this->move(new Collection([$piece]), Stage::Planned);
             }
 
             return $piece;
@@ -101,17 +102,18 @@ final class WorkOnPieces
     public function offer(Piece $piece): Piece
     {
         return DB::transaction(function () use ($piece): Piece {
-            $piece = Piece::query()->with('unit.order.version')->lockForUpdate()->findOrFail($piece->id);
+            $piece = Piece::query()->with('unit')->lockForUpdate()->findOrFail($piece->id);
             if (! in_array($piece->stage, [Stage::OnBench->value, Stage::Rework->value], true)) {
                 throw new NotBeingWorkedOn($piece);
             }
-            $wanted = $this->work->wanted($piece);
-            $missing = array_values(array_diff(array_keys($wanted), $this->done($piece)));
+            $release = $this->releases->of($piece->unit);
+            $wanted = $this->work->wanted($piece, $release);
+            $missing = array_values(array_diff(array_keys($wanted), BenchWork::done($piece)));
             if ($missing !== []) {
-                $first = $this->name($piece, $wanted[$missing[0]]);
+                $first = self::name($wanted[$missing[0]], $release);
                 throw new StepsOpen(count($missing), $first);
             }
-            $this->move($piece, Stage::Offered);
+            $this->move(new Collection([$piece]), Stage::Offered);
 
             return $piece;
         });
@@ -121,14 +123,14 @@ final class WorkOnPieces
      * @param  list<string>  $steps
      * @return list<array<string, mixed>> of the log, for steps that are not marked yet
      */
-    private function newRows(Piece $piece, array $steps, ?string $skipped): array
+    private function newRows(Piece $piece, Release $release, array $steps, ?string $skipped): array
     {
         if (! Stage::from($piece->stage)->isAtWork()) {
             throw new NotOnTheBench($piece);
         }
-        $wanted = $this->work->wanted($piece);
-        $others = $this->releases->of($piece->unit)->steps();
-        $there = array_flip($this->done($piece));
+        $wanted = $this->work->wanted($piece, $release);
+        $others = $release->steps();
+        $there = array_flip(BenchWork::done($piece));
         $rows = [];
         foreach ($steps as $step) {
             if (! isset($wanted[$step]) && isset($others[$step])) {
@@ -139,7 +141,7 @@ final class WorkOnPieces
                 $rows[] = $this->row($piece, $step, $one, $skipped);
             }
         }
-        $this->varnishLast($piece, [...array_keys($there), ...array_column($rows, 'step')]);
+        $this->varnishLast($piece, $release, [...array_keys($there), ...array_column($rows, 'step')]);
 
         return $rows;
     }
@@ -149,14 +151,14 @@ final class WorkOnPieces
      *
      * @param  list<string>  $done  keys, with what is marked now
      */
-    private function varnishLast(Piece $piece, array $done): void
+    private function varnishLast(Piece $piece, Release $release, array $done): void
     {
-        $repairs = $this->work->repairs($piece);
+        $repairs = $this->work->repairs($piece, $release);
         $open = array_diff_key($repairs, array_flip($done));
         foreach (array_intersect_key($repairs, array_flip($done)) as $step) {
             $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->has(Effect::Protect));
             if ($step->technique->has(Effect::Protect) && $before !== []) {
-                $first = $this->name($piece, array_values($before)[0]);
+                $first = self::name(array_values($before)[0], $release);
                 throw new RepairComesFirst($piece, $step->technique->name, $first);
             }
         }
@@ -178,24 +180,28 @@ final class WorkOnPieces
         ];
     }
 
-    /** @return list<string> keys of the steps that are marked and stand */
-    private function done(Piece $piece): array
+    private static function name(WantedStep $step, Release $release): string
     {
-        return array_values($piece->logs()->whereNull('covered_by')->pluck('step')->map(strval(...))->all());
-    }
-
-    private function name(Piece $piece, WantedStep $step): string
-    {
-        $sculpt = $this->releases->of($piece->unit)->request->sculpt;
+        $sculpt = $release->request->sculpt;
         $area = $step->area !== null && $sculpt->has($step->area) ? $sculpt->area($step->area) : null;
 
         return mb_strtolower($step->technique->name).' on '.PlanWords::area($area);
     }
 
-    private function move(Piece $piece, Stage $stage): void
+    /** @param  Collection<int, Piece>  $pieces that are at the same stage now */
+    private function move(Collection $pieces, Stage $stage): void
     {
-        $before = $piece->stage;
-        $piece->update(['stage' => $stage->value, 'revision' => $piece->revision + 1]);
-        $this->log->write('piece.moved', $piece, ['stage' => $before], ['stage' => $stage->value]);
+        $before = $pieces->first()?->stage;
+        if ($before === null) {
+            return;
+        }
+        Piece::query()->whereKey($pieces->modelKeys())->update([
+            'stage' => $stage->value,
+            'revision' => DB::raw('revision + 1'),
+        ]);
+        foreach ($pieces as $piece) {
+            $piece->setRawAttributes(['stage' => $stage->value, 'revision' => $piece->revision + 1] + $piece->getAttributes(), true);
+        }
+        $this->log->writeAll('piece.moved', $pieces, ['stage' => $before], ['stage' => $stage->value]);
     }
 }

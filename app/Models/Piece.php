@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * One physical model.
@@ -23,7 +25,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $revision
  * @property-read Unit $unit
  * @property-read Collection<int, StepLog> $logs
+ * @property-read Collection<int, StepLog> $standing
  * @property-read Collection<int, Check> $checks
+ * @property-read Check|null $lastClosed
  */
 final class Piece extends Model
 {
@@ -44,6 +48,18 @@ final class Piece extends Model
     public function logs(): HasMany
     {
         return $this->hasMany(StepLog::class);
+    }
+
+    /** @return HasMany<StepLog, $this> those that nothing was painted over, as the index has them */
+    public function standing(): HasMany
+    {
+        return $this->logs()->whereNotNull('standing')->orderBy('id');
+    }
+
+    /** @return HasOne<Check, $this> */
+    public function lastClosed(): HasOne
+    {
+        return $this->hasOne(Check::class)->ofMany(['round' => 'max'], fn (Builder $of) => $of->whereNotNull('closed_at'));
     }
 
     /** @return HasMany<Check, $this> */

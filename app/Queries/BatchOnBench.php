@@ -29,8 +29,7 @@ final class BatchOnBench
             'pieces' => fn ($q) => $q
                 ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
                 ->orderBy('number'),
-            'pieces.logs' => fn ($q) => $q->whereNull('covered_by'),
-            'pieces.unit',
+            ...array_map(fn (string $of) => "pieces.$of", BenchWork::OF_PIECES),
         ]);
         $release = $this->releases->of($unit);
         $request = $release->request;
@@ -46,7 +45,7 @@ final class BatchOnBench
                 'frame_mm' => $request->sculpt->frameMm ?? [60, 80],
                 'revision' => $unit->revision,
                 'release' => $release->number,
-                'untouched' => $unit->pieces->every(fn (Piece $p) => $p->logs->isEmpty()),
+                'untouched' => $unit->pieces->every(fn (Piece $p) => $p->standing->isEmpty()),
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
             'passes' => array_map(
@@ -88,7 +87,7 @@ final class BatchOnBench
     /** @return array<string, mixed> */
     private function piece(Piece $piece, Release $release): array
     {
-        $repairs = $this->work->repairs($piece);
+        $repairs = $this->work->repairs($piece, $release);
         $wants = $release->needs[$piece->number] ?? null;
 
         return [
@@ -97,7 +96,7 @@ final class BatchOnBench
             'code' => $piece->code,
             'stage' => $piece->stage,
             'wants' => $wants === null ? null : array_map(fn (StepKey $k) => $k->id, $wants),
-            'done' => $piece->logs->pluck('step')->all(),
+            'done' => BenchWork::done($piece),
             'repairs' => array_map(
                 fn (string $key, WantedStep $s) => [
                     'key' => $key,
@@ -120,7 +119,7 @@ final class BatchOnBench
     private function nextPass(Unit $unit, Release $release, array $pieces): int
     {
         $open = array_keys(array_filter($release->passes(), fn (Pass $p) => $this->isOpen($p, $release, $pieces)));
-        $latest = $unit->pieces->flatMap(fn (Piece $p) => $p->logs)->sortByDesc('id')->first()?->step;
+        $latest = $unit->pieces->flatMap(fn (Piece $p) => $p->standing)->sortByDesc('id')->first()?->step;
         $at = 0;
         foreach ($release->passes() as $i => $pass) {
             $at = in_array($latest, $this->keys($pass, $release), true) ? $i : $at;

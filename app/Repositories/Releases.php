@@ -40,9 +40,14 @@ final class Releases
 
     public function find(Unit $unit): ?Release
     {
-        $row = $this->rowOf($unit);
+        $id = ReleaseRow::query()
+            ->where('unit_id', $unit->id)
+            ->whereNull('taken_back_at')
+            ->orderByDesc('number')
+            ->value('id');
 
-        return $row === null ? null : $this->read($row);
+        // The document is long: it is fetched only where it was not read before.
+        return is_int($id) ? $this->read[$id] ?? $this->read(ReleaseRow::query()->findOrFail($id)) : null;
     }
 
     /** What a check is made against: the release it was opened with. */

@@ -13,20 +13,36 @@ final class ActivityLog
 {
     public function write(string $action, Model $subject, mixed $before, mixed $after): void
     {
-        $json = fn (mixed $v): ?string => $v === null
-            ? null
-            : (is_string($v)
-                ? $v
-                : json_encode($v, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
-        $key = $subject->getKey();
-        Activity::query()->create([
-            'user_id' => Auth::id(),
-            'action' => $action,
-            'subject' => $subject->getTable(),
-            'subject_id' => is_int($key) ? $key : 0,
-            'before' => $json($before),
-            'after' => $json($after),
-            'at' => now(),
-        ]);
+        $this->writeAll($action, [$subject], $before, $after);
+    }
+
+    /**
+     * The same change of many rows of one table.
+     *
+     * @param  iterable<Model>  $subjects
+     */
+    public function writeAll(string $action, iterable $subjects, mixed $before, mixed $after): void
+    {
+        $rows = [];
+        foreach ($subjects as $subject) {
+            $key = $subject->getKey();
+            $rows[] = [
+                'user_id' => Auth::id(),
+                'action' => $action,
+                'subject' => $subject->getTable(),
+                'subject_id' => is_int($key) ? $key : 0,
+                'before' => self::json($before),
+                'after' => self::json($after),
+                'at' => now(),
+            ];
+        }
+        Activity::query()->insert($rows);
+    }
+
+    private static function json(mixed $value): ?string
+    {
+        return $value === null || is_string($value)
+            ? $value
+            : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
 }

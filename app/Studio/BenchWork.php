@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Repositories\Releases;
+use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepKey;
@@ -16,26 +16,29 @@ use Ordotype\Core\Standard\Effect;
 /** The work a piece still wants: the steps of its release, or of its repair, each under a key that stays. */
 final class BenchWork
 {
+    /** What of a piece must be loaded for many pieces at once. */
+    public const OF_PIECES = ['standing', 'lastClosed.faults'];
+
     public function __construct(private readonly Releases $releases)
     {
     }
 
     /** @return array<string, WantedStep> every step the piece must get now, by key */
-    public function wanted(Piece $piece): array
+    public function wanted(Piece $piece, Release $release): array
     {
-        $steps = $this->releases->of($piece->unit)->stepsOf($piece->number);
+        $steps = $release->stepsOf($piece->number);
 
         return array_map(fn (Step $s) => new WantedStep($s->technique, $s->area?->key, $s->minutes), $steps) +
-            $this->repairs($piece);
+            $this->repairs($piece, $release);
     }
 
     /** @return array<string, WantedStep> what the last check sent back, in the order in which it is done */
-    public function repairs(Piece $piece): array
+    public function repairs(Piece $piece, Release $release): array
     {
-        $check = self::lastClosed($piece);
+        $check = $piece->lastClosed;
         $steps = [];
-        foreach ($check === null || $check->verdict !== 'rework' ? [] : $check->faults->sortBy('id') as $fault) {
-            $steps += $this->repairOf($fault, $piece);
+        foreach ($check?->verdict === 'rework' ? $check->faults->sortBy('id') : [] as $fault) {
+            $steps += $this->repairOf($fault, $release);
         }
         $last = array_filter($steps, fn (WantedStep $s) => $s->technique->has(Effect::Protect));
 
@@ -43,10 +46,16 @@ final class BenchWork
         return array_diff_key($steps, $last) + $last;
     }
 
-    /** @return array<string, WantedStep> */
-    private function repairOf(FaultRow $fault, Piece $piece): array
+    /** @return list<string> keys of the steps that are marked and stand */
+    public static function done(Piece $piece): array
     {
-        $standard = $this->releases->of($piece->unit)->request->standard;
+        return array_values($piece->standing->pluck('step')->map(strval(...))->all());
+    }
+
+    /** @return array<string, WantedStep> */
+    private function repairOf(FaultRow $fault, Release $release): array
+    {
+        $standard = $release->request->standard;
         $steps = [];
         foreach ($fault->repair as $i => $step) {
             if ($standard->hasTechnique($step['technique'])) {
@@ -75,10 +84,5 @@ final class BenchWork
         }
 
         return false;
-    }
-
-    public static function lastClosed(Piece $piece): ?Check
-    {
-        return $piece->checks()->with('faults')->whereNotNull('closed_at')->orderByDesc('round')->first();
     }
 }

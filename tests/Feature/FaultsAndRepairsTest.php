@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\StepLog;
+use App\Repositories\Releases;
 use App\Studio\BenchWork;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\WantedStep;
@@ -67,7 +68,7 @@ final class FaultsAndRepairsTest extends StudioTestCase
     public function test_the_varnish_of_a_repair_comes_after_what_it_covers(): void
     {
         $piece = Piece::query()->where('stage', 'rework')->with('unit')->firstOrFail();
-        $repairs = app(BenchWork::class)->repairs($piece);
+        $repairs = app(BenchWork::class)->repairs($piece, app(Releases::class)->of($piece->unit));
         $protects = fn (WantedStep $s): bool => $s->technique->has(Effect::Protect);
         $varnish = array_keys(array_filter($repairs, $protects));
         self::assertSame($varnish, array_slice(array_keys($repairs), -count($varnish)), 'it is listed last');

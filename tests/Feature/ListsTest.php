@@ -163,6 +163,35 @@ final class ListsTest extends StudioTestCase
         self::assertSame($few, $asked());
     }
 
+    public function test_a_batch_and_its_marks_ask_as_often_for_forty_models_as_for_two(): void
+    {
+        $asked = function (int $models): array {
+            $order = $this->api('desk', 'POST', 'orders', ['client' => 'A', 'title' => 'B'], 201)->json('id');
+            $new = ['sculpt' => 'sluice-warden', 'tier' => 'company', 'count' => $models];
+            $unit = $this->api('desk', 'POST', "orders/$order/units", $new, 201)->json('id');
+            $release = ['revision' => 1, 'despite' => 'Its colours come later.'];
+            $this->api('lead', 'POST', "units/$unit/release", $release, 200);
+            $batch = $this->api('painter', 'GET', "bench/$unit", null, 200);
+            self::assertCount($models, $batch->json('pieces'));
+            $marks = ['pieces' => array_column($batch->json('pieces'), 'id'), 'steps' => $batch->json('passes.0.steps')];
+
+            return array_map(function (callable $ask): int {
+                $this->app->forgetScopedInstances(); // as a request of its own would begin
+                DB::flushQueryLog();
+                DB::enableQueryLog();
+                $ask();
+                DB::disableQueryLog();
+
+                return count(DB::getQueryLog());
+            }, [
+                'mark' => fn () => $this->api('painter', 'POST', 'bench/marks', $marks, 200),
+                'batch' => fn () => $this->api('painter', 'GET', "bench/$unit", null, 200),
+                'again' => fn () => $this->api('painter', 'POST', 'bench/marks', $marks, 200),
+            ]);
+        };
+        self::assertSame($asked(2), $asked(40));
+    }
+
     public function test_orders_opened_at_once_have_numbers_of_their_own(): void
     {
         $numbers = [];

@@ -12,6 +12,7 @@ use App\Models\Piece;
 use App\Models\Unit;
 use App\Queries\BatchesOnBench;
 use App\Queries\BatchOnBench;
+use App\Studio\BenchWork;
 use Illuminate\Http\JsonResponse;
 
 final class BenchController
@@ -53,7 +54,7 @@ final class BenchController
                 fn (Piece $p) => [
                     'id' => $p->id,
                     'stage' => $p->stage,
-                    'done' => $p->logs()->whereNull('covered_by')->pluck('step')->all(),
+                    'done' => BenchWork::done($p),
                 ],
                 $pieces,
             ),

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+// Called by ./ordotype scale with the number of copies, the seconds of load, and the folder and address of a running copy.
+
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\DB;
+use Tests\Load\Load;
+use Tests\Load\Scale;
+use Tests\Load\Walk;
+
+[, $copies, $seconds, $root, $url] = $argv;
+require "$root/vendor/autoload.php";
+ini_set('memory_limit', '1G');
+$app = require "$root/bootstrap/app.php";
+$app->make(Kernel::class)->bootstrap();
+
+$since = microtime(true);
+$app->make(Scale::class)->grow((int) $copies);
+$count = fn (string $table) => number_format(DB::table($table)->count());
+printf("%s orders, %s pieces, %s log entries, made in %.0f s\n", $count('orders'), $count('pieces'), $count('step_logs'),
+    microtime(true) - $since);
+
+$wrong = (new Walk($url))->run();
+
+$ids = fn (string $sql) => array_map(intval(...), array_column(DB::select($sql), 'id'));
+$seen = [
+    'units' => $ids("select distinct unit_id as id from pieces join units on units.id = unit_id
+        where released_at is not null and stage in ('planned', 'on_bench') order by rand(1) limit 200"),
+    'orders' => $ids('select id from orders order by rand(2) limit 200'),
+    'checks' => $ids('select id from checks order by rand(3) limit 200'),
+    'plans' => $ids('select id from units order by rand(4) limit 200'),
+];
+['waited' => $waited, 'errors' => $errors] = (new Load($url, $seen, 5))->run((int) $seconds);
+$tell = function (string $name, array $times): void {
+    sort($times);
+    $at = fn (float $share) => 1000 * ($times[(int) floor($share * (count($times) - 1))] ?? 0);
+    printf("%-14s %5d requests   median %4.0f ms   95 of 100 under %4.0f ms   longest %5.0f ms\n",
+        $name, count($times), $at(0.5), $at(0.95), $at(1));
+};
+ksort($waited);
+foreach ($waited as $what => $times) {
+    $tell($what, $times);
+}
+$tell('all', array_merge(...array_values($waited)));
+foreach (array_slice([...$wrong, ...$errors], 0, 20) as $line) {
+    fwrite(STDERR, "$line\n");
+}
+exit($wrong === [] && $errors === [] ? 0 : 1);
