@@ -9,6 +9,7 @@ use App\Models\Check;
 use App\Models\Piece;
 use App\Models\ReleaseRow;
 use App\Models\Unit;
+use Illuminate\Support\Facades\Cache;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
@@ -40,14 +41,17 @@ final class Releases
 
     public function find(Unit $unit): ?Release
     {
-        $id = ReleaseRow::query()
+        // The document is long: it is fetched only where it was not read before.
+        $row = ReleaseRow::query()
             ->where('unit_id', $unit->id)
             ->whereNull('taken_back_at')
             ->orderByDesc('number')
-            ->value('id');
+            ->first(['id', 'sha256']);
 
-        // The document is long: it is fetched only where it was not read before.
-        return is_int($id) ? $this->read[$id] ?? $this->read(ReleaseRow::query()->findOrFail($id)) : null;
+        return $row === null ? null : $this->read[$row->id] ??= $this->remembered(
+            $row->sha256,
+            fn () => (string) ReleaseRow::query()->whereKey($row->id)->value('document'),
+        );
     }
 
     /** What a check is made against: the release it was opened with. */
@@ -60,7 +64,21 @@ final class Releases
 
     public function read(ReleaseRow $row): Release
     {
-        return $this->read[$row->id] ??= ReleaseReader::read(Json::decode($row->document));
+        return $this->read[$row->id] ??= $this->remembered($row->sha256, fn () => $row->document);
+    }
+
+    /**
+     * A record never changes, so what was read of it serves every later request on this machine, as long as the same
+     * code reads it.
+     *
+     * @param  callable(): string  $document
+     */
+    private function remembered(string $sha256, callable $document): Release
+    {
+        $build = (string) config('ordotype.build');
+        $read = fn (): Release => ReleaseReader::read(Json::decode($document()));
+
+        return $build === '' ? $read() : Cache::store('file')->rememberForever("release.$build.$sha256", $read);
     }
 
     /** The plan of a piece, or of one that differs in nothing, as it was released. */
