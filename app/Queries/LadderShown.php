@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Policies\Rights;
 use App\Repositories\Standards;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\ChangeFormat;
 use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Format\DocumentEdit;
@@ -33,10 +34,14 @@ use Ordotype\Core\Words\ChangeWords;
 use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\LadderWords;
 use Ordotype\Core\Words\RowNames;
+use stdClass;
 
 /** A version of the standard as the Standard screen shows it. */
 final class LadderShown
 {
+    /** So many orders are named where a rung is retired, the most urgent first. */
+    private const ORDERS_NAMED = 12;
+
     public function __construct(private readonly Standards $standards)
     {
     }
@@ -241,19 +246,25 @@ final class LadderShown
      */
     private function openUnits(): array
     {
-        return Unit::query()
-            ->whereHas('order', fn ($q) => $q->whereNotIn('status', Order::FINISHED))
-            ->with('order:id,number')
-            ->get(['id', 'order_id', 'tier'])
-            ->groupBy('tier')
-            ->map(
-                fn ($units, $tier) => [
-                    'tier' => (string) $tier,
-                    'units' => $units->count(),
-                    'orders' => array_values($units->map(fn (Unit $u) => $u->order->number)->unique()->sort()->all()),
-                ],
-            )
-            ->values()
+        $open = Unit::query()
+            ->join('orders', 'orders.id', '=', 'units.order_id')
+            ->whereNotIn('orders.status', Order::FINISHED);
+        $numbers = (clone $open)->distinct()->select(['units.tier', 'orders.number', 'orders.due_key'])
+            ->selectRaw('dense_rank() over (partition by units.tier order by orders.due_key, orders.number) as place');
+        $named = DB::query()->fromSub($numbers, 'numbers')->where('place', '<=', self::ORDERS_NAMED)
+            ->orderBy('place')->get()->groupBy('tier');
+
+        return (clone $open)
+            ->groupBy('units.tier')
+            ->selectRaw('units.tier, count(*) as units, count(distinct units.order_id) as orders')
+            ->toBase()
+            ->get()
+            ->map(fn (stdClass $of) => [
+                'tier' => (string) $of->tier,
+                'units' => (int) $of->units,
+                'orders' => array_values(($named[$of->tier] ?? new Collection())->pluck('number')->all()),
+                'further_orders' => max(0, (int) $of->orders - self::ORDERS_NAMED),
+            ])
             ->all();
     }
 }

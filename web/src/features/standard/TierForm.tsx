@@ -144,8 +144,9 @@ function TierForm({ frame, ladder, readOnly, busy, make, close }: TierEdit) {
             {open && (
                 <Says kind="warn">
                     {open.units} open {open.units === 1 ? 'unit is' : 'units are'} at this tier, in{' '}
-                    {open.orders.join(', ')}. They keep their version and are finished at it; no new unit can
-                    be given it.
+                    {open.orders.join(', ')}
+                    {open.further_orders > 0 ? ` and ${open.further_orders} more` : ''}. They keep their
+                    version and are finished at it; no new unit can be given it.
                 </Says>
             )}
             {select(
