@@ -34,6 +34,7 @@ final class BenchCommand extends CoreCommand
         {--tier=centrepiece : the richest tier}
         {--sculpt=database/demo/sculpts/lantern-provost.json : figure whose areas are repeated}
         {--runs=7 : how often each is measured; the median is printed}
+        {--growth : instead, check 10 000 clauses and plan with 300 techniques more}
         {--plot= : file for a drawing of the growth, as SVG}
         {--json : print figures instead of tables}';
 
@@ -45,6 +46,9 @@ final class BenchCommand extends CoreCommand
         $standard = $this->standard(self::path($this->needed('standard')));
         $tier = $standard->tier($this->needed('tier'));
         $sculpt = $this->sculpt(self::path($this->needed('sculpt')));
+        if ($this->option('growth') === true) {
+            return $this->growth($sculpt, $tier);
+        }
         $runs = $this->wholeNumber('runs', 1, 1000);
         $rows = [];
         foreach ([5, 10, 16, 24, 32, 40, 50, 60] as $areas) {
@@ -89,6 +93,22 @@ final class BenchCommand extends CoreCommand
         $this->line(
             'An order of 200 pieces of 20 sculpts, every piece planned: '.round($army).' ms (aim 600 ms).',
         );
+
+        return self::SUCCESS;
+    }
+
+    private function growth(Sculpt $sculpt, Tier $tier): int
+    {
+        $document = Json::decode((string) file_get_contents(self::path($this->needed('standard'))));
+        $growth = new Growth($document instanceof stdClass ? $document : new stdClass());
+        foreach ([1_000, 3_000, 10_000] as $clauses) {
+            $seconds = number_format($growth->lintMs($clauses) / 1000, 1);
+            $this->line(number_format($clauses).' clauses checked in '.$seconds.' s'.($clauses === 10_000 ? ' (aim 20 s)' : ''));
+        }
+        foreach ([0, 100, 300] as $more) {
+            $ms = round($growth->planMs($sculpt, $tier->key, $more));
+            $this->line("$sculpt->name planned with $more techniques more in $ms ms".($more === 300 ? ' (aim 1000 ms)' : ''));
+        }
 
         return self::SUCCESS;
     }

@@ -22,9 +22,10 @@ final class AreaKinds
      * focus and area keys as far as the scopes name them, and one other.
      *
      * @param  list<Scope>  $scopes
+     * @param  Scope  $within  what lies outside it is left out; its `except` is not looked at
      * @return iterable<AreaKind>
      */
-    public static function toldApartBy(array $scopes): iterable
+    public static function toldApartBy(array $scopes, Scope $within = new Scope()): iterable
     {
         $all = self::withExceptions($scopes);
         $roles = self::named(Role::cases(), array_merge(...array_map(fn (Scope $s) => $s->role ?? [], $all)));
@@ -40,12 +41,17 @@ final class AreaKinds
             ]),
         );
         $reliefs = self::reliefs(array_merge(...array_map(fn (Scope $s) => $s->relief ?? [], $all)));
-        foreach ($roles as $role) {
-            foreach ($sizes as $size) {
-                foreach ($facings as $facing) {
-                    foreach ($keys as $key) {
+        $reliefs = array_filter($reliefs, fn (array $r) => $within->relief === null ||
+            array_filter($r, fn (Relief $one) => in_array($one, $within->relief, true)) !== []);
+        $focus = array_filter($focus, fn (int $f) => $f >= ($within->focusMin ?? 0));
+        $ranks = self::inside(Rank::cases(), $within->rank);
+        $materials = self::inside(Material::cases(), $within->material);
+        foreach (self::inside($roles, $within->role) as $role) {
+            foreach (self::inside($sizes, $within->size) as $size) {
+                foreach (self::inside($facings, $within->facing) as $facing) {
+                    foreach (self::inside($keys, $within->area) as $key) {
                         foreach ($focus as $f) {
-                            yield from self::surfaces($role, $size, $facing, $key, $f, $reliefs);
+                            yield from self::surfaces($role, $size, $facing, $key, $f, $ranks, $materials, $reliefs);
                         }
                     }
                 }
@@ -54,7 +60,23 @@ final class AreaKinds
     }
 
     /**
-     * @param  list<non-empty-list<Relief>>  $reliefs
+     * @template T
+     *
+     * @param  list<T>  $all
+     * @param  list<T>|null  $stated  null: everything
+     * @return list<T>
+     */
+    private static function inside(array $all, ?array $stated): array
+    {
+        return $stated === null
+            ? $all
+            : array_values(array_filter($all, fn (mixed $one) => in_array($one, $stated, true)));
+    }
+
+    /**
+     * @param  list<Rank>  $ranks
+     * @param  list<Material>  $materials
+     * @param  array<non-empty-list<Relief>>  $reliefs
      * @return iterable<AreaKind>
      */
     private static function surfaces(
@@ -63,10 +85,12 @@ final class AreaKinds
         Facing $facing,
         string $key,
         int $focus,
+        array $ranks,
+        array $materials,
         array $reliefs,
     ): iterable {
-        foreach (Rank::cases() as $rank) {
-            foreach (Material::cases() as $material) {
+        foreach ($ranks as $rank) {
+            foreach ($materials as $material) {
                 foreach ($reliefs as $relief) {
                     $area = new Area(
                         $key,

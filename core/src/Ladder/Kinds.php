@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
+use ArrayObject;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
@@ -22,8 +23,14 @@ final readonly class Kinds
     /** @var array<string, true> effects that some technique gives area by area */
     private array $onAreas;
 
+    /** @var ArrayObject<string, list<Technique>> what was looked up of what serves an effect */
+    private ArrayObject $served;
+
     public function __construct(private Standard $standard)
     {
+        /** @var ArrayObject<string, list<Technique>> $served */
+        $served = new ArrayObject();
+        $this->served = $served;
         $onAreas = [];
         foreach ($standard->techniques as $technique) {
             $onAreas += $technique->whole ? [] : array_fill_keys(array_keys($technique->effects), true);
@@ -71,16 +78,32 @@ final readonly class Kinds
     /** @return list<Technique> those that fit the area and give what the clause asks at its extent */
     public function serving(EffectClause $clause, Area $area): array
     {
-        $asked = Strength::requirement($clause);
         $onAreas = $this->isOnAreas($clause);
 
         return array_values(
             array_filter(
-                $this->standard->techniques,
-                fn (Technique $t) => $t->retired !== true &&
-                    $asked->isServedBy($t) &&
-                    ($onAreas ? DemandResolver::fits($t, $area) : $t->whole),
+                $this->servedBy($clause),
+                fn (Technique $t) => $t->retired !== true && ($onAreas ? DemandResolver::fits($t, $area) : $t->whole),
             ),
         );
+    }
+
+    /** @return list<Technique> those that give what the clause asks at its extent, retired ones too */
+    public function servedBy(EffectClause $clause): array
+    {
+        $asked = self::asked($clause);
+        if (! isset($this->served[$asked])) {
+            $requirement = Strength::requirement($clause);
+            $this->served[$asked] = array_values(array_filter($this->standard->techniques, $requirement->isServedBy(...)));
+        }
+
+        return $this->served[$asked];
+    }
+
+    /** What of an effect clause decides who serves it, as one word. */
+    public static function asked(EffectClause $clause): string
+    {
+        return implode('|', array_map(fn (Effect $e) => $e->value, $clause->effects)).' '.$clause->extent()->value.' '.
+            ($clause->by === null ? '*' : implode(',', $clause->by));
     }
 }

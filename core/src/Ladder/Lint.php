@@ -157,7 +157,10 @@ final readonly class Lint
     /** Whether some kind of area is in the scope of both. */
     private function meet(Clause $one, Clause $other): bool
     {
-        foreach (AreaKinds::toldApartBy([$one->scope(), $other->scope()]) as $kind) {
+        if ($one->scope()->isApartFrom($other->scope())) {
+            return false;
+        }
+        foreach (AreaKinds::toldApartBy([$one->scope(), $other->scope()], $one->scope()) as $kind) {
             [$area, $sculpt] = [$kind->area, $kind->sculpt];
             if ($this->kinds->inScope($one, $area, $sculpt) && $this->kinds->inScope($other, $area, $sculpt)) {
                 return true;
@@ -177,7 +180,7 @@ final readonly class Lint
         foreach ($clauses as $clause) {
             $inScope = false;
             $works = false;
-            foreach (AreaKinds::toldApartBy([$clause->scope()]) as $kind) {
+            foreach (AreaKinds::toldApartBy([$clause->scope()], $clause->scope()) as $kind) {
                 [$area, $sculpt] = [$kind->area, $kind->sculpt];
                 if ($this->kinds->inScope($clause, $area, $sculpt)) {
                     $inScope = true;
@@ -216,11 +219,12 @@ final readonly class Lint
                 continue;
             }
             $could = [];
-            foreach ($this->kindsFor($clause, $statuses) as $kind) {
+            $suffices = fn (Technique $t, AreaKind $k): bool => $statuses->mayUse($t, $k->area, $k->sculpt);
+            foreach ($this->kindsFor($clause, $statuses, $suffices) as $kind) {
                 [$area, $sculpt] = [$kind->area, $kind->sculpt];
                 $isMeant = $this->kinds->inScope($clause, $area, $sculpt);
                 foreach ($isMeant ? $this->kinds->serving($clause, $area) : [] as $technique) {
-                    if ($statuses->mayUse($technique, $area, $sculpt)) {
+                    if ($suffices($technique, $kind)) {
                         continue 3;
                     }
                     $could[$technique->key] = $technique;
@@ -256,18 +260,21 @@ final readonly class Lint
             }
             $best = null;
             $better = null;
-            foreach ($this->kindsFor($clause, $statuses) as $kind) {
+            $suffices = function (Technique $t, AreaKind $k) use ($statuses, $bar): bool {
+                [$status] = $statuses->of($t, $k->area, $k->sculpt);
+
+                return $status === TechniqueStatus::Required ||
+                    ($status === TechniqueStatus::Allowed && self::gradeOn($t, $t->suit($k->area->relief)) >= $bar);
+            };
+            foreach ($this->kindsFor($clause, $statuses, $suffices) as $kind) {
                 [$area, $sculpt] = [$kind->area, $kind->sculpt];
                 $isMeant = $this->kinds->inScope($clause, $area, $sculpt);
                 foreach ($isMeant ? $this->kinds->serving($clause, $area) : [] as $technique) {
-                    [$status] = $statuses->of($technique, $area, $sculpt);
-                    $grade = self::gradeOn($technique, $technique->suit($area->relief));
-                    if (
-                        $status === TechniqueStatus::Required ||
-                        ($status === TechniqueStatus::Allowed && $grade >= $bar)
-                    ) {
+                    if ($suffices($technique, $kind)) {
                         continue 3;
                     }
+                    [$status] = $statuses->of($technique, $area, $sculpt);
+                    $grade = self::gradeOn($technique, $technique->suit($area->relief));
                     if ($status === TechniqueStatus::Allowed) {
                         $best = max($best ?? 0, $grade);
                     } elseif ($grade >= $bar) {
@@ -305,19 +312,27 @@ final readonly class Lint
         return $technique->tidied ? max(4, $grade) : $grade;
     }
 
-    /** @return iterable<AreaKind> kinds that the clause and what is said of its techniques tell apart */
-    private function kindsFor(EffectClause $clause, Statuses $statuses): iterable
+    /**
+     * Kinds that the clause tells apart; then, unless something suffices on one of them, those that what is said of
+     * its techniques tells apart as well, which are many more.
+     *
+     * @param  callable(Technique, AreaKind): bool  $suffices
+     * @return iterable<AreaKind>
+     */
+    private function kindsFor(EffectClause $clause, Statuses $statuses, callable $suffices): iterable
     {
-        $scopes = [$clause->scope()];
-        foreach ($this->standard->techniques as $technique) {
-            if (Strength::requirement($clause)->isServedBy($technique)) {
-                array_push(
-                    $scopes,
-                    ...array_map(fn (TechniqueClause $c) => $c->scope(), $statuses->naming($technique)),
-                );
+        foreach (AreaKinds::toldApartBy([$clause->scope()], $clause->scope()) as $kind) {
+            foreach ($this->kinds->inScope($clause, $kind->area, $kind->sculpt) ? $this->kinds->serving($clause, $kind->area) : [] as $technique) {
+                if ($suffices($technique, $kind)) {
+                    return [$kind];
+                }
             }
         }
+        $scopes = [$clause->scope()];
+        foreach ($this->kinds->servedBy($clause) as $technique) {
+            array_push($scopes, ...array_map(fn (TechniqueClause $c) => $c->scope(), $statuses->namingIn($technique, $clause->scope())));
+        }
 
-        return AreaKinds::toldApartBy($scopes);
+        return AreaKinds::toldApartBy($scopes, $clause->scope());
     }
 }

@@ -7,6 +7,7 @@ namespace Ordotype\Core\Ladder;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\Scope;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
@@ -22,21 +23,53 @@ final readonly class Statuses
     /** @var list<Clause> */
     public array $clauses;
 
+    /** @var array<string, list<TechniqueClause>> by technique */
+    private array $naming;
+
     public function __construct(Standard $standard, public Tier $tier)
     {
         $this->clauses = $standard->clausesOf($tier);
+        $naming = [];
+        foreach ($this->clauses as $clause) {
+            if ($clause instanceof TechniqueClause) {
+                foreach (array_filter($standard->techniques, $clause->names(...)) as $technique) {
+                    $naming[$technique->key][] = $clause;
+                }
+            }
+        }
+        $this->naming = $naming;
     }
 
     /** @return list<TechniqueClause> the clauses that name the technique */
     public function naming(Technique $technique): array
     {
-        return array_values(
-            array_filter($this->clauses, fn (Clause $c) => $c instanceof TechniqueClause && $c->names($technique)),
-        );
+        return $this->naming[$technique->key] ?? [];
+    }
+
+    /** @return list<TechniqueClause> those of them that may speak of an area in the scope */
+    public function namingIn(Technique $technique, Scope $scope): array
+    {
+        // What is done to the whole model asks for models alone.
+        return $technique->whole
+            ? $this->naming($technique)
+            : array_values(
+                array_filter($this->naming($technique), fn (TechniqueClause $c) => ! $c->scope()->isApartFrom($scope)),
+            );
     }
 
     /** @return array{TechniqueStatus, list<TechniqueClause>} the status there, and the clauses that require it */
     public function of(Technique $technique, Area $area, Sculpt $sculpt): array
+    {
+        return $this->by($this->naming($technique), $technique, $area, $sculpt);
+    }
+
+    /**
+     * The same by some clauses alone, where the others cannot speak of the area.
+     *
+     * @param  list<TechniqueClause>  $naming
+     * @return array{TechniqueStatus, list<TechniqueClause>}
+     */
+    public function by(array $naming, Technique $technique, Area $area, Sculpt $sculpt): array
     {
         $default = $this->tier->defaultStatus();
         $status =
@@ -44,7 +77,7 @@ final readonly class Statuses
                 ? TechniqueStatus::Allowed
                 : $default;
         $required = [];
-        foreach ($this->naming($technique) as $clause) {
+        foreach ($naming as $clause) {
             if (
                 ! ($technique->whole
                     ? $clause->scope()->matchesModel($sculpt)

@@ -73,24 +73,17 @@ final readonly class UnseenClauses
     /** The widest mark in mm of what could meet the clause; null where something leaves marks of any width. */
     private function widestMark(Clause $clause): ?float
     {
-        $marks = [];
-        foreach ($this->standard->techniques as $technique) {
-            if (self::couldMeet($technique, $clause)) {
-                $marks[] = $technique->markMm;
-            }
-        }
+        $couldMeet = match (true) {
+            $clause instanceof EffectClause => $this->kinds->servedBy($clause),
+            $clause instanceof TechniqueClause && $clause->status === TechniqueStatus::Required => array_filter(
+                $this->standard->techniques,
+                $clause->names(...),
+            ),
+            default => [],
+        };
+        $marks = array_map(fn (Technique $t) => $t->markMm, array_values($couldMeet));
 
         return $marks === [] || in_array(null, $marks, true) ? null : max($marks);
-    }
-
-    private static function couldMeet(Technique $technique, Clause $clause): bool
-    {
-        return match (true) {
-            $clause instanceof EffectClause => Strength::requirement($clause)->isServedBy($technique),
-            $clause instanceof TechniqueClause => $clause->status === TechniqueStatus::Required &&
-                $clause->names($technique),
-            default => false,
-        };
     }
 
     /**
@@ -107,7 +100,7 @@ final readonly class UnseenClauses
             return null;
         }
         $only = null;
-        foreach (AreaKinds::toldApartBy([$scope]) as $kind) {
+        foreach (AreaKinds::toldApartBy([$scope], $scope) as $kind) {
             if (
                 $this->kinds->inScope($clause, $kind->area, $kind->sculpt) &&
                 $this->kinds->canHold($clause, $kind->area)

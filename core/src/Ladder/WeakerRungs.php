@@ -39,8 +39,9 @@ final readonly class WeakerRungs
     {
         [$low, $high] = [new Statuses($this->standard, $lower), new Statuses($this->standard, $higher)];
         $findings = [];
+        $asking = $this->byAsking($high->clauses);
         foreach ($low->clauses as $clause) {
-            $where = $this->fallsShort($clause, $low, $high);
+            $where = $this->fallsShort($clause, $low, $high, $asking);
             if ($where !== null) {
                 $clauses = [$clause, ...$this->rivals($clause, $high)];
                 $edits = [$this->asking($clause, $higher)];
@@ -58,8 +59,30 @@ final readonly class WeakerRungs
         return $findings;
     }
 
-    /** A kind of area on which the higher tier does not imply the clause; null where it always does. */
-    private function fallsShort(Clause $clause, Statuses $low, Statuses $high): ?AreaKind
+    /**
+     * The higher tier's clauses, those together that ask for the same in different scopes.
+     *
+     * @param  list<Clause>  $clauses
+     * @return array<string, SameAsking>
+     */
+    private function byAsking(array $clauses): array
+    {
+        $asking = [];
+        foreach ($clauses as $place => $clause) {
+            $key = $clause->askingKey();
+            $asking[$key] ??= new SameAsking($clause);
+            $asking[$key]->add($place, $clause);
+        }
+
+        return $asking;
+    }
+
+    /**
+     * A kind of area on which the higher tier does not imply the clause; null where it always does.
+     *
+     * @param  array<string, SameAsking>  $asking
+     */
+    private function fallsShort(Clause $clause, Statuses $low, Statuses $high, array $asking): ?AreaKind
     {
         if ($clause instanceof TechniqueClause) {
             return $clause->status === TechniqueStatus::Required
@@ -79,20 +102,18 @@ final readonly class WeakerRungs
             return null;
         }
         $candidates = [];
-        foreach ($high->clauses as $other) {
-            if (Strength::implies($other, $clause) && $this->holdsWherever($other, $clause)) {
+        foreach ($this->stronger($clause, $asking) as [$group, $always]) {
+            if ($always && $group->holdsIn($clause->scope())) {
                 return null;
             }
-            if (
-                $other::class === $clause::class ||
-                ($clause instanceof EffectClause && $other instanceof TechniqueClause)
-            ) {
-                $candidates[] = $other;
-            }
+            $candidates += $group->clauses;
         }
-        $candidates = array_values(array_filter($candidates, fn (Clause $c) => $this->couldImply($c, $clause)));
+        ksort($candidates);
+        $candidates = array_values(
+            array_filter($candidates, fn (Clause $c) => ! $c->scope()->isApartFrom($clause->scope())),
+        );
         $scopes = [$clause->scope(), ...array_map(fn (Clause $c) => $c->scope(), $candidates)];
-        foreach (AreaKinds::toldApartBy($scopes) as $kind) {
+        foreach (AreaKinds::toldApartBy($scopes, $clause->scope()) as $kind) {
             $holds =
                 $this->kinds->inScope($clause, $kind->area, $kind->sculpt) &&
                 $this->kinds->canHold($clause, $kind->area);
@@ -104,18 +125,39 @@ final readonly class WeakerRungs
         return null;
     }
 
+    /**
+     * What of the higher tier could imply the clause somewhere.
+     *
+     * @param  array<string, SameAsking>  $asking
+     * @return list<array{SameAsking, bool}> and whether it does so wherever both hold
+     */
+    private function stronger(Clause $clause, array $asking): array
+    {
+        $stronger = [];
+        foreach ($asking as $group) {
+            $other = $group->first;
+            $always = Strength::asksAtLeast($other, $clause) && $this->holdsWherever($other, $clause);
+            $isAlike = $other::class === $clause::class ||
+                ($clause instanceof EffectClause && $other instanceof TechniqueClause);
+            if ($always || ($isAlike && $this->couldImply($other, $clause))) {
+                $stronger[] = [$group, $always];
+            }
+        }
+
+        return $stronger;
+    }
+
     /** A stronger effect that nothing can give where the weaker one could be given asks nothing there. */
     private function holdsWherever(Clause $strong, Clause $weak): bool
     {
         if (! ($strong instanceof EffectClause) || ! ($weak instanceof EffectClause)) {
             return true;
         }
-        [$more, $less] = [Strength::requirement($strong), Strength::requirement($weak)];
 
-        return array_filter(
-            $this->standard->techniques,
-            fn (Technique $t) => $less->isServedBy($t) && ! $more->isServedBy($t),
-        ) === [];
+        $less = $this->kinds->servedBy($weak);
+        $more = $this->kinds->servedBy($strong);
+
+        return array_filter($less, fn (Technique $t) => ! in_array($t, $more, true)) === [];
     }
 
     private function couldImply(Clause $strong, Clause $weak): bool
@@ -135,14 +177,9 @@ final readonly class WeakerRungs
 
     private function shareATechnique(EffectClause|TechniqueClause $strong, EffectClause $weak): bool
     {
-        $asked = Strength::requirement($weak);
-        foreach ($this->standard->techniques as $technique) {
-            if (
-                $asked->isServedBy($technique) &&
-                ($strong instanceof TechniqueClause
-                    ? $strong->names($technique)
-                    : Strength::requirement($strong)->isServedBy($technique))
-            ) {
+        $serving = $strong instanceof TechniqueClause ? null : $this->kinds->servedBy($strong);
+        foreach ($this->kinds->servedBy($weak) as $technique) {
+            if ($strong instanceof TechniqueClause ? $strong->names($technique) : in_array($technique, $serving ?? [], true)) {
                 return true;
             }
         }
@@ -209,20 +246,23 @@ final readonly class WeakerRungs
             if ($says !== [] && Strength::implies($says[count($says) - 1], $clause)) {
                 continue;
             }
-            $naming = [...$low->naming($technique), ...$says];
-            $scopes = array_map(fn (TechniqueClause $c) => $c->scope(), $naming);
-            foreach (AreaKinds::toldApartBy($scopes) as $kind) {
-                if (! $this->isRequiredThere($clause, $technique, $low, $kind)) {
+            $lower = $low->namingIn($technique, $clause->scope());
+            $higher = $high->namingIn($technique, $clause->scope());
+            $scopes = array_map(fn (TechniqueClause $c) => $c->scope(), [...$lower, ...$higher]);
+            $models = [];
+            foreach (AreaKinds::toldApartBy($scopes, $clause->scope()) as $kind) {
+                $model = $kind->sculpt->role->value.$kind->sculpt->size->value;
+                if (isset($models[$model]) || ! $this->isRequiredThere($clause, $technique, $low, $lower, $kind)) {
                     continue;
                 }
-                $asks = $high->of($technique, $kind->area, $kind->sculpt)[1];
+                $asks = $high->by($higher, $technique, $kind->area, $kind->sculpt)[1];
                 $isMet = fn (TechniqueClause $c): bool => $c->passes() >= $clause->passes() &&
                     $c->extent()->value >= $clause->extent()->value;
                 if (array_filter($asks, $isMet) === []) {
                     return $technique->whole ? $kind->asWholeModel() : $kind;
                 }
-                if ($technique->whole && $clause->scope()->role === null && $clause->scope()->size === null) {
-                    break;
+                if ($technique->whole) {
+                    $models[$model] = true; // one area of such a model says it for all
                 }
             }
         }
@@ -230,18 +270,23 @@ final readonly class WeakerRungs
         return null;
     }
 
-    /** Whether the clause is one of those that require the technique on that kind of area. */
+    /**
+     * Whether the clause is one of those that require the technique on that kind of area.
+     *
+     * @param  list<TechniqueClause>  $naming  that may speak of it
+     */
     private function isRequiredThere(
         TechniqueClause $clause,
         Technique $technique,
         Statuses $low,
+        array $naming,
         AreaKind $kind,
     ): bool {
         $fits = $technique->whole || DemandResolver::fits($technique, $kind->area);
         if (! $fits || ! $clause->scope()->matches($kind->area, $kind->sculpt)) {
             return false;
         }
-        [$status, $asks] = $low->of($technique, $kind->area, $kind->sculpt);
+        [$status, $asks] = $low->by($naming, $technique, $kind->area, $kind->sculpt);
 
         return $status === TechniqueStatus::Required && in_array($clause, $asks, true);
     }

@@ -45,6 +45,15 @@ abstract readonly class Clause
         return $this::class.serialize($this->saying());
     }
 
+    /** The same wherever it holds: equal text for clauses that differ in their scopes alone. */
+    public function askingKey(): string
+    {
+        $fields = $this->saying();
+        unset($fields['scope']);
+
+        return $this::class.serialize($fields);
+    }
+
     /** @return array<array-key, mixed> all but its names, severity and the sentence for clients */
     private function saying(): array
     {

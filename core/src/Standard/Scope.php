@@ -55,6 +55,20 @@ final readonly class Scope
     }
 
     /**
+     * Whether no area of any model can be in both, as far as single words tell; `except` is not looked at, and an area
+     * may have reliefs of both.
+     */
+    public function isApartFrom(self $other): bool
+    {
+        return self::apart($this->rank, $other->rank) ||
+            self::apart($this->material, $other->material) ||
+            self::apart($this->role, $other->role) ||
+            self::apart($this->size, $other->size) ||
+            self::apart($this->facing, $other->facing) ||
+            self::apart($this->area, $other->area);
+    }
+
+    /**
      * As {@see matches}, but areas of rank ground only when the scope names them: by rank ground, by the material or
      * relief `ground` or `rim`, or by their own key. For steps, effect and finish clauses.
      */
@@ -79,7 +93,18 @@ final readonly class Scope
     }
 
     /**
-     * @template T of \UnitEnum
+     * @template T of \UnitEnum|string
+     *
+     * @param  list<T>|null  $one
+     * @param  list<T>|null  $other
+     */
+    private static function apart(?array $one, ?array $other): bool
+    {
+        return $one !== null && $other !== null && ! self::overlap($one, $other);
+    }
+
+    /**
+     * @template T of \UnitEnum|string
      *
      * @param  list<T>  $one
      * @param  list<T>  $other
