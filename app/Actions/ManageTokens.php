@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\AccessToken;
 use App\Models\User;
 use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\DB;
+use Laravel\Sanctum\NewAccessToken;
 
 /** Makes tokens for a person's scripts, and revokes them. A token is told once: only its hash is kept. */
 final class ManageTokens
@@ -18,31 +18,27 @@ final class ManageTokens
 
     /**
      * @param  list<string>  $abilities  some of the person's own
-     * @return array{AccessToken, string} the row and the token itself
+     * @return NewAccessToken the row and the token itself
      */
-    public function make(User $person, string $name, array $abilities): array
+    public function make(User $person, string $name, array $abilities, int $days): NewAccessToken
     {
-        $secret = 'ordo_'.bin2hex(random_bytes(24));
-        $token = DB::transaction(function () use ($person, $name, $abilities, $secret): AccessToken {
-            $token = AccessToken::query()->create([
-                'user_id' => $person->id,
+        return DB::transaction(function () use ($person, $name, $abilities, $days): NewAccessToken {
+            $made = $person->createToken($name, $abilities, now()->addDays($days));
+            $this->log->write('token.made', $made->accessToken, null, [
                 'name' => $name,
-                'hash' => hash('sha256', $secret),
                 'abilities' => $abilities,
+                'days' => $days,
             ]);
-            $this->log->write('token.made', $token, null, ['name' => $name, 'abilities' => $abilities]);
 
-            return $token;
+            return $made;
         });
-
-        return [$token, $secret];
     }
 
     public function revoke(User $person, int $id): void
     {
         DB::transaction(function () use ($person, $id): void {
-            $token = AccessToken::query()->where('user_id', $person->id)->findOrFail($id);
-            $token->update(['revoked_at' => $token->revoked_at ?? now()]);
+            $token = $person->tokens()->findOrFail($id);
+            $token->forceFill(['revoked_at' => $token->revoked_at ?? now()])->save();
             $this->log->write('token.revoked', $token, null, null);
         });
     }

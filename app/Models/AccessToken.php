@@ -4,33 +4,40 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use Laravel\Sanctum\PersonalAccessToken;
 
 /**
  * A person's token for scripts; only its hash is kept.
  *
  * @property int $id
- * @property int $user_id
+ * @property int $tokenable_id
  * @property string $name
- * @property string $hash
  * @property list<string> $abilities
- * @property \Illuminate\Support\Carbon|null $last_used_at
- * @property \Illuminate\Support\Carbon|null $revoked_at
- * @property-read User $user
+ * @property Carbon|null $last_used_at
+ * @property Carbon|null $expires_at
+ * @property Carbon|null $revoked_at
+ * @property-read User $tokenable
  */
-final class AccessToken extends Model
+final class AccessToken extends PersonalAccessToken
 {
-    protected $guarded = [];
+    protected $table = 'personal_access_tokens';
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['abilities' => 'array', 'last_used_at' => 'datetime', 'revoked_at' => 'datetime'];
+    protected $casts = [
+        'abilities' => 'json',
+        'last_used_at' => 'datetime',
+        'expires_at' => 'datetime',
+        'revoked_at' => 'datetime',
+    ];
 
-    /** @return BelongsTo<User, $this> */
-    public function user(): BelongsTo
+    /** Whether it lets somebody in today. */
+    public function holds(): bool
     {
-        return $this->belongsTo(User::class);
+        return $this->revoked_at === null &&
+            $this->expires_at?->isFuture() === true &&
+            $this->tokenable->set_aside_at === null;
     }
 }

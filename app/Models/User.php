@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * Somebody who works in the studio.
@@ -23,8 +24,8 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  */
 final class User extends Authenticatable
 {
-    /** @var list<string>|null abilities a token is limited to; null: all that the role has */
-    public ?array $limitedTo = null;
+    /** @use HasApiTokens<AccessToken> */
+    use HasApiTokens;
 
     protected $fillable = [
         'name', 'email', 'password', 'role', 'may_sign', 'skill', 'hours_week', 'largest_batch', 'joined_at',

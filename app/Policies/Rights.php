@@ -32,6 +32,28 @@ final class Rights
         'certificate.read' => ['lead', 'desk', 'painter'],
     ];
 
+    /** What a person reads for each. */
+    public const WORDS = [
+        'standard.read' => 'read the standard',
+        'standard.edit' => 'change the standard',
+        'share' => 'share comparison sheets',
+        'import' => 'bring in files',
+        'studio.read' => 'read the settings of the studio',
+        'studio.edit' => 'change the settings of the studio',
+        'people.edit' => 'look after people',
+        'orders.read' => 'read orders and prices',
+        'orders.edit' => 'open and change orders',
+        'schemes.read' => 'read schemes and figures',
+        'schemes.edit' => 'change schemes and figures',
+        'plan.read' => 'read plans',
+        'plan.edit' => 'change plans and release them',
+        'bench.use' => 'mark work at the bench',
+        'check.read' => 'read checks',
+        'check.answer' => 'answer checks',
+        'sign' => 'sign off',
+        'certificate.read' => 'read certificates',
+    ];
+
     /** Abilities that also need the lead to have given the right to sign. */
     private const SIGNERS_ONLY = ['sign'];
 
@@ -39,7 +61,7 @@ final class Rights
     {
         return in_array($user->role->value, self::ABILITIES[$ability] ?? [], true) &&
             (! in_array($ability, self::SIGNERS_ONLY, true) || $user->may_sign) &&
-            ($user->limitedTo === null || in_array($ability, $user->limitedTo, true));
+            ($user->currentAccessToken() === null || $user->tokenCan($ability));
     }
 
     public static function seesMoney(User $user): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\AccessToken;
 use App\Models\User;
 use App\Policies\Rights;
 use App\Repositories\FaultCatalogue;
@@ -19,6 +20,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Sanctum;
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Planning\Planner;
 
@@ -39,6 +41,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Sanctum::usePersonalAccessTokenModel(AccessToken::class);
         Model::preventLazyLoading(! $this->app->isProduction());
         foreach (array_keys(Rights::ABILITIES) as $ability) {
             Gate::define($ability, fn (User $user) => Rights::has($user, $ability));

@@ -140,8 +140,48 @@ final class ServicesTest extends StudioTestCase
         );
         $token = $send()->assertCreated()->json('token');
         self::assertStringNotContainsString($token, (string) json_encode(DB::table('answered_writes')->get()));
-        self::assertStringContainsString('told only once', $send()->assertStatus(409)->json('detail'));
-        self::assertSame(1, AccessToken::query()->where('name', 'nightly')->count());
+        $again = $send()->assertCreated();
+        self::assertTrue($again->json('told_again'));
+        self::assertStringNotContainsString(
+            $again->json('token'),
+            (string) json_encode(DB::table('answered_writes')->get()),
+        );
+        $opens = function (string $secret): int {
+            $this->app['auth']->forgetGuards();
+
+            return $this->json('GET', '/api/v1/standard', [], ['Authorization' => "Bearer $secret"])->getStatusCode();
+        };
+        self::assertSame([401, 200], [$opens($token), $opens($again->json('token'))], 'what nobody saw opens nothing');
+        $third = $send()->assertCreated()->json('token');
+        self::assertSame([401, 200], [$opens($again->json('token')), $opens($third)]);
+    }
+
+    public function test_a_link_whose_answer_was_lost_is_made_anew_and_the_unseen_one_opens_nothing(): void
+    {
+        $send = fn (string $path, array $body, string $key) => $this->actingAs($this->person('lead'))->json(
+            'POST',
+            "/api/v1/$path",
+            $body,
+            ['Idempotency-Key' => $key],
+        );
+        $share = ['sculpt' => 'mudlark', 'prices' => false, 'days' => 7];
+        [$lost, $told] = [$send('shares', $share, 'share-once'), $send('shares', $share, 'share-once')];
+        self::assertTrue($told->assertCreated()->json('told_again'));
+        $this->json('GET', '/api/v1'.$lost->assertCreated()->json('path'))->assertNotFound();
+        $this->json('GET', '/api/v1'.$told->json('path'))->assertOk();
+
+        $new = ['name' => 'Nell Fenwick', 'email' => 'nell@heron-lane.example', 'role' => 'painter', 'may_sign' => false,
+            'skill' => 2, 'hours_week' => null, 'largest_batch' => null];
+        [$lost, $told] = [$send('people', $new, 'person-once'), $send('people', $new, 'person-once')];
+        self::assertSame(
+            [$lost->assertCreated()->json('person.id'), true],
+            [$told->assertCreated()->json('person.id'), $told->json('told_again')],
+        );
+        $invited = fn (string $link) => $this->json('GET', '/api/v1/invitations/'.basename($link))->getStatusCode();
+        self::assertSame([404, 200], [$invited($lost->json('link')), $invited($told->json('link'))]);
+        $link = "people/{$told->json('person.id')}/link";
+        [$lost, $told] = [$send($link, [], 'link-once'), $send($link, [], 'link-once')];
+        self::assertSame([404, 200], [$invited($lost->json('link')), $invited($told->json('link'))]);
     }
 
     public function test_a_token_signs_a_script_in_for_what_it_names_until_it_is_revoked(): void
@@ -155,7 +195,7 @@ final class ServicesTest extends StudioTestCase
             201,
         );
         $secret = $made->json('token');
-        self::assertDatabaseMissing('access_tokens', ['hash' => $secret]);
+        self::assertDatabaseMissing('personal_access_tokens', ['token' => $secret]);
         $this->app['auth']->forgetGuards();
         $with = fn (string $method, string $path, string $token) => $this->json(
             $method,
@@ -175,6 +215,14 @@ final class ServicesTest extends StudioTestCase
         $this->api('painter', 'DELETE', "tokens/{$made->json('id')}", null, 404);
         self::assertNotNull(AccessToken::query()->find($made->json('id'))?->last_used_at);
         $this->api('lead', 'GET', 'tokens', null, 200)->assertJsonPath('data.0.name', 'nightly export');
+        $this->travel(89)->days();
+        $this->app['auth']->forgetGuards();
+        $with('GET', 'standard', $secret)->assertOk();
+        $this->travel(2)->days();
+        $this->app['auth']->forgetGuards();
+        $with('GET', 'standard', $secret)->assertUnauthorized();
+        $this->api('lead', 'GET', 'tokens', null, 200)->assertJsonPath('data.0.expired', true);
+        $this->travelBack();
         $this->api('lead', 'DELETE', "tokens/{$made->json('id')}", null, 204);
         $this->app['auth']->forgetGuards();
         $with('GET', 'standard', $secret)->assertUnauthorized();

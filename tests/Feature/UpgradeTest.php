@@ -105,8 +105,16 @@ final class UpgradeTest extends StudioTestCase
         self::assertGreaterThan(500, count($before['step_logs']));
         self::assertCount(1, $before['access_tokens']);
         $this->upgrade();
+        // Tokens have the names that the library gives them.
+        $now = ['tokenable_id' => 'user_id', 'token' => 'hash'];
         foreach ($before as $table => $rows) {
-            $columns = array_map(fn (string $name) => "`$name`", array_keys($rows[0] ?? []));
+            $columns = array_map(
+                fn (string $name) => $table === 'access_tokens' && in_array($name, $now, true)
+                    ? array_search($name, $now, true)." as `$name`"
+                    : "`$name`",
+                array_keys($rows[0] ?? []),
+            );
+            $table = $table === 'access_tokens' ? 'personal_access_tokens' : $table;
             $after = $rows === [] ? [] : DB::table($table)->selectRaw(implode(', ', $columns))->get()->all();
             self::assertSame(self::sorted($rows), self::sorted($after), $table);
         }

@@ -10,7 +10,6 @@ use App\Http\Requests\NewToken;
 use App\Http\Requests\OwnAccount;
 use App\Http\Requests\StudioFacts;
 use App\Http\Resources\TokenBrief;
-use App\Models\AccessToken;
 use App\Models\Studio;
 use App\Policies\Rights;
 use Illuminate\Http\JsonResponse;
@@ -30,11 +29,7 @@ final class StudioController
 
     public function tokens(OwnAccount $given): JsonResponse
     {
-        $tokens = AccessToken::query()
-            ->where('user_id', $given->person()->id)
-            ->whereNull('revoked_at')
-            ->orderBy('id')
-            ->get();
+        $tokens = $given->person()->tokens()->whereNull('revoked_at')->orderBy('id')->get();
 
         return new JsonResponse([
             'data' => TokenBrief::collection($tokens),
@@ -44,9 +39,16 @@ final class StudioController
 
     public function makeToken(NewToken $given, ManageTokens $tokens): JsonResponse
     {
-        [$token, $secret] = $tokens->make($given->person(), $given->tokenName(), $given->abilities());
+        $made = $tokens->make($given->person(), $given->tokenName(), $given->abilities(), $given->days());
 
-        return new JsonResponse(['id' => $token->id, 'token' => $secret], 201);
+        return new JsonResponse(
+            [
+                'id' => $made->accessToken->id,
+                'token' => $made->plainTextToken,
+                'expires_at' => $made->accessToken->expires_at?->toIso8601ZuluString(),
+            ],
+            201,
+        );
     }
 
     public function revokeToken(OwnAccount $given, int $token, ManageTokens $tokens): JsonResponse

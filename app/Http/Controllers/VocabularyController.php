@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Policies\Rights;
 use Illuminate\Http\JsonResponse;
 use Ordotype\Core\Words\Vocabulary;
 
@@ -12,6 +13,6 @@ final class VocabularyController
 {
     public function __invoke(): JsonResponse
     {
-        return (new JsonResponse(Vocabulary::sets()))->setPublic()->setMaxAge(300);
+        return (new JsonResponse(Vocabulary::sets() + ['ability' => Rights::WORDS]))->setPublic()->setMaxAge(300);
     }
 }

@@ -7,7 +7,7 @@ namespace App\Http\Middleware;
 use App\Exceptions\BadIdempotencyKey;
 use App\Exceptions\IdempotencyKeyReused;
 use App\Exceptions\StillBeingAnswered;
-use App\Exceptions\ToldOnce;
+use App\Http\ToldAgain;
 use Closure;
 use Illuminate\Database\DeadlockException;
 use Illuminate\Database\QueryException;
@@ -29,13 +29,14 @@ final class AnsweredOnce
     /** MariaDB's numbers for a deadlock and for a lock that was not to be had in time. */
     private const LOCKED = [1213, 1205];
 
-    /** Answers that hold a secret, which is told once and kept nowhere. */
-    private const TOLD_ONCE = ['api/v1/tokens', 'api/v1/shares', 'api/v1/people', 'api/v1/people/*/link'];
-
     private const KEPT_DAYS = 3;
 
     /** One write in so many clears away what is older. */
     private const CLEARED_ONE_IN = 50;
+
+    public function __construct(private readonly ToldAgain $told)
+    {
+    }
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -70,13 +71,16 @@ final class AnsweredOnce
             if (DB::table('answered_writes')->insertOrIgnore($row) === 0) {
                 $before = (object) DB::table('answered_writes')->where($mine)->first();
 
-                return $this->again($request, $before, $fingerprint);
+                $response = $this->again($request, $before, $fingerprint, $next);
+            } else {
+                $response = $next($request);
             }
-            $response = $next($request);
             if ($response->isSuccessful()) {
                 DB::table('answered_writes')->where($mine)->update([
                     'status' => $response->getStatusCode(),
-                    'body' => $request->is(...self::TOLD_ONCE) ? null : (string) $response->getContent(),
+                    'body' => ToldAgain::holdsASecret($request)
+                        ? ToldAgain::kept($response)
+                        : (string) $response->getContent(),
                 ]);
                 DB::commit();
             }
@@ -92,7 +96,7 @@ final class AnsweredOnce
         }
     }
 
-    private function again(Request $request, object $before, string $fingerprint): Response
+    private function again(Request $request, object $before, string $fingerprint, Closure $next): Response
     {
         if (($before->request ?? null) !== $fingerprint) {
             throw new IdempotencyKeyReused();
@@ -100,8 +104,8 @@ final class AnsweredOnce
         if (($before->status ?? null) === null) {
             throw new StillBeingAnswered();
         }
-        if ($request->is(...self::TOLD_ONCE)) {
-            throw new ToldOnce();
+        if (ToldAgain::holdsASecret($request)) {
+            return $this->told->answer($request, (string) ($before->body ?? ''), $next);
         }
 
         return new Response((string) $before->body, (int) $before->status, [

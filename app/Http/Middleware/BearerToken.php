@@ -7,7 +7,6 @@ namespace App\Http\Middleware;
 use App\Exceptions\UnknownToken;
 use App\Models\AccessToken;
 use Closure;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,20 +23,15 @@ final class BearerToken
         if ($secret === null) {
             return $next($request);
         }
-        $token = AccessToken::query()
-            ->with('user')
-            ->where('hash', hash('sha256', $secret))
-            ->whereNull('revoked_at')
-            ->whereHas('user', fn (Builder $people) => $people->whereNull('set_aside_at'))
-            ->first();
-        if ($token === null) {
+        $token = AccessToken::findToken($secret);
+        if (! ($token instanceof AccessToken) || ! $token->holds()) {
             throw new UnknownToken();
         }
-        $token->update(['last_used_at' => now()]);
-        $token->user->limitedTo = $token->abilities;
+        $token->forceFill(['last_used_at' => now()])->save();
+        $person = $token->tokenable->withAccessToken($token);
         $request->cookies->replace([]);
         $request->attributes->set('token', true);
-        Auth::setUser($token->user);
+        Auth::setUser($person);
 
         return $next($request);
     }

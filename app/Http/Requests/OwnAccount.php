@@ -12,7 +12,7 @@ class OwnAccount extends StudioRequest
     /** @throws TokensArePersonal */
     public function authorize(): bool
     {
-        return $this->person()->limitedTo === null ? true : throw new TokensArePersonal();
+        return $this->person()->currentAccessToken() === null ? true : throw new TokensArePersonal();
     }
 
     /** @return array<string, mixed> */

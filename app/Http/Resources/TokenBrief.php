@@ -23,6 +23,8 @@ final class TokenBrief extends JsonResource
             'name' => $this->resource->name,
             'abilities' => $this->resource->abilities,
             'last_used_at' => $this->resource->last_used_at?->toIso8601ZuluString(),
+            'expires_at' => $this->resource->expires_at?->toIso8601ZuluString(),
+            'expired' => $this->resource->expires_at?->isPast() === true,
         ];
     }
 }

@@ -8,6 +8,7 @@ import { Top } from '../../app/Top';
 import { Says } from '../../ui/Says';
 import { PASSWORD, ROLES } from './roles';
 import { SettingsTabs } from './SettingsTabs';
+import { TokensCard } from './TokensCard';
 
 interface Passwords {
     current: string;
@@ -90,6 +91,7 @@ export default function YouPage() {
                             Sign out everywhere else
                         </Button>
                     </section>
+                    <TokensCard />
                 </Flex>
             </div>
         </>
