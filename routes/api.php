@@ -11,6 +11,7 @@ use App\Http\Controllers\DraftController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OutlookController;
+use App\Http\Controllers\PaintController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SchemeController;
@@ -101,11 +102,13 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:schemes.read')->group(function (): void {
         Route::get('schemes', [SchemeController::class, 'index']);
         Route::get('schemes/{slug}', [SchemeController::class, 'show']);
+        Route::get('paints', [PaintController::class, 'index']);
         Route::get('sculpts', [SculptController::class, 'index']);
         Route::get('sculpts/{slug}', [SculptController::class, 'show']);
         Route::get('sculpts/{slug}/export', [SculptController::class, 'export']);
     });
     Route::middleware('can:schemes.edit')->group(function (): void {
+        Route::post('paints', [PaintController::class, 'store']);
         Route::post('schemes', [SchemeController::class, 'store']);
         Route::post('schemes/try', [SchemeController::class, 'attempt']);
         Route::put('schemes/{slug}', [SchemeController::class, 'update']);

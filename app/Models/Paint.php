@@ -18,6 +18,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Paint extends Model
 {
+    /** What a paint is, as the shelf's file has it. */
+    public const KINDS = ['opaque', 'wash', 'stain', 'metal'];
+
     protected $guarded = [];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

@@ -55,6 +55,8 @@ final class RightsTest extends StudioTestCase
         'GET tokens' => 'lead painter odo desk',
         'POST tokens' => 'lead painter odo desk',
         'DELETE tokens/{token}' => 'lead painter odo desk',
+        'GET paints' => 'lead desk',
+        'POST paints' => 'lead',
         'GET orders' => 'lead desk',
         'POST orders' => 'lead desk',
         'GET orders/{order}' => 'lead desk',

@@ -16,6 +16,28 @@ use stdClass;
 /** Schemes in versions, maps of figures, and the pictures they are made from. */
 final class SchemesAndMapsTest extends StudioTestCase
 {
+    public function test_a_paint_put_on_the_shelf_by_hand_can_be_chosen_and_is_refused_where_it_cannot_be_one(): void
+    {
+        $paint = ['name' => 'Fen Ochre', 'kind' => 'opaque', 'hex' => '#B08A3C', 'hiding' => 'low', 'ml' => 17.5];
+        $this->api('lead', 'POST', 'paints', $paint, 201)->assertJson(['hex' => '#b08a3c', 'ml' => 17.5]);
+        $found = $this->api('desk', 'GET', 'paints?find=ochre', null, 200)->json('data');
+        self::assertContains('Fen Ochre', array_column($found, 'name'));
+        $slug = $this->api('lead', 'GET', 'schemes', null, 200)->json('data.0.slug');
+        $offered = $this->api('lead', 'GET', "schemes/$slug", null, 200)->json('paints');
+        self::assertContains('Fen Ochre', array_column($offered, 'name'));
+
+        $refused = fn (array $with, string $pointer) => self::assertSame(
+            $pointer,
+            $this->api('lead', 'POST', 'paints', $with + $paint, 422)->json('errors.0.pointer'),
+        );
+        $refused([], '/name');
+        $refused(['name' => '#b08a3c'], '/name');
+        $refused(['name' => 'Other', 'hex' => 'b08a3c'], '/hex');
+        $refused(['name' => 'Other', 'hiding' => 'well'], '/hiding');
+        $refused(['name' => 'Other', 'ml' => -1], '/ml');
+        $refused(['name' => 'Other', 'kind' => 'spray'], '/kind');
+    }
+
     public function test_a_scheme_is_shown_slot_by_slot_over_the_figures_of_an_order(): void
     {
         self::assertContains(

@@ -26,7 +26,7 @@ const PLACES = [
         to: '/orders',
         name: 'Orders',
         needs: 'orders.read',
-        within: ['/schemes', '/figures', '/units'],
+        within: ['/schemes', '/figures', '/paints', '/units'],
         icon: <TableOutlined />,
     },
     { to: '/bench', name: 'Bench', needs: 'bench.use', within: [], icon: <EditOutlined /> },

@@ -18,6 +18,7 @@ const OrderPage = lazy(() => import('../features/orders/OrderPage'));
 const PlanPage = lazy(() => import('../features/plan/PlanPage'));
 const CardPage = lazy(() => import('../features/plan/CardPage'));
 const SchemesPage = lazy(() => import('../features/schemes/SchemesPage'));
+const PaintsPage = lazy(() => import('../features/schemes/PaintsPage'));
 const SchemePage = lazy(() => import('../features/schemes/SchemePage'));
 const FiguresPage = lazy(() => import('../features/figures/FiguresPage'));
 const MapPage = lazy(() => import('../features/figures/MapPage'));
@@ -97,6 +98,7 @@ export function Routed() {
                     <Route path="units/:id/card" element={<CardPage />} />
                 </Route>
                 <Route element={<Needs ability="schemes.read" />}>
+                    <Route path="paints" element={<PaintsPage />} />
                     <Route path="schemes" element={<SchemesPage />} />
                     <Route path="schemes/:slug" element={<SchemePage />} />
                     <Route path="figures" element={<FiguresPage />} />

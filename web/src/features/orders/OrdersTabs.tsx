@@ -4,6 +4,7 @@ const PAGES = [
     { to: '/orders', name: 'Orders' },
     { to: '/schemes', name: 'Schemes' },
     { to: '/figures', name: 'Figures' },
+    { to: '/paints', name: 'Paints' },
 ];
 
 /** What orders are made of. */

@@ -1,0 +1,89 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { Button, Drawer, Table } from 'antd';
+import { useState } from 'react';
+import { paintsQuery, type ShelfPaint } from '../../api/paints';
+import { can, usePerson } from '../../app/session';
+import { Top } from '../../app/Top';
+import { Find, Listed } from '../../ui/Listed';
+import { Swatch } from '../../ui/marks';
+import { Empty } from '../../ui/states';
+import { useSettled } from '../../ui/useSettled';
+import { OrdersTabs } from '../orders/OrdersTabs';
+import { HIDING, KINDS } from './paint';
+import { PaintForm } from './PaintForm';
+
+/** The shelf: what schemes are made of. */
+export default function PaintsPage() {
+    const person = usePerson();
+    const [adding, setAdding] = useState(false);
+    const [find, setFind] = useState('');
+    const wanted = useSettled(find, 200);
+    const query = useInfiniteQuery(paintsQuery(wanted));
+    const add = can(person, 'schemes.edit') && (
+        <Button type="primary" onClick={() => setAdding(true)}>
+            Add a paint
+        </Button>
+    );
+    return (
+        <>
+            <Top>
+                <h1>Paints</h1>
+                <span className="room" />
+                {add}
+            </Top>
+            <OrdersTabs />
+            <div className="page">
+                <Listed
+                    what="the shelf"
+                    query={query}
+                    narrowed={wanted !== ''}
+                    tools={<Find label="Find a paint" value={find} onChange={setFind} />}
+                    empty={
+                        <Empty title="The shelf is empty">
+                            <p>
+                                Schemes name paints from here. Add them one by one, or bring in a whole shelf
+                                as a file under Standard, Import.
+                            </p>
+                            {add}
+                        </Empty>
+                    }
+                >
+                    {(paints) => <Shelf paints={paints} />}
+                </Listed>
+            </div>
+            <Drawer
+                open={adding}
+                title="Add a paint"
+                size={380}
+                onClose={() => setAdding(false)}
+                destroyOnHidden
+            >
+                <PaintForm />
+            </Drawer>
+        </>
+    );
+}
+
+const Shelf = ({ paints }: { paints: ShelfPaint[] }) => (
+    <Table
+        size="small"
+        className="card"
+        pagination={false}
+        rowKey={(p) => p.name}
+        dataSource={paints}
+        columns={[
+            {
+                key: 'name',
+                title: 'Paint',
+                render: (_, p) => (
+                    <span className="paint-pick">
+                        <Swatch hex={p.hex} name={p.name} /> <b>{p.name}</b>
+                    </span>
+                ),
+            },
+            { key: 'kind', title: 'Kind', render: (_, p) => KINDS[p.kind] ?? p.kind },
+            { key: 'hiding', title: 'Covers', render: (_, p) => HIDING[p.hiding] },
+            { key: 'ml', title: 'Pot', align: 'right', className: 'num', render: (_, p) => `${p.ml} ml` },
+        ]}
+    />
+);
