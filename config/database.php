@@ -27,6 +27,12 @@ return [
             'password' => env('DB_PASSWORD', ''),
         ],
 
+        // The same beside a transaction that is open: how far it is, for others to see.
+        'aside' => $connection + [
+            'username' => env('DB_USERNAME', 'ordotype_app'),
+            'password' => env('DB_PASSWORD', ''),
+        ],
+
         // What migrations run with.
         'migrate' => $connection + [
             'username' => env('DB_MIGRATE_USERNAME', env('DB_USERNAME', 'ordotype_migrate')),

@@ -24,7 +24,7 @@ use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
-foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'place'] as $name) {
+foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'place', 'import'] as $name) {
     Route::pattern($name, '[0-9]{1,18}');
 }
 
@@ -72,6 +72,8 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:import')->group(function (): void {
         Route::post('imports', [ImportController::class, 'store']);
         Route::post('imports/preview', [ImportController::class, 'preview']);
+        Route::get('imports/{import}', [ImportController::class, 'state']);
+        Route::delete('imports/{import}', [ImportController::class, 'callOff']);
     });
     Route::get('studio', [StudioController::class, 'show'])->middleware('can:studio.read');
     Route::put('studio', [StudioController::class, 'update'])->middleware('can:studio.edit');

@@ -34,12 +34,17 @@ use stdClass;
 /** Takes a document in one of the open formats into the studio: all of it, or nothing. */
 final class ImportDocument
 {
+    private const PAINTS_A_STEP = 100;
+
     private const SCHEMAS = [
         'ordotype/standard@1' => 'standard@1',
         'ordotype/sculpt@1' => 'sculpt@1',
         'ordotype/scheme@1' => 'scheme@1',
         'ordotype/order@1' => 'order@1',
     ];
+
+    /** @var callable(int, int): mixed */
+    private $step;
 
     public function __construct(
         private readonly Standards $standards,
@@ -48,33 +53,60 @@ final class ImportDocument
         private readonly EditScheme $schemes,
         private readonly AddUnit $addUnit,
     ) {
+        $this->step = fn () => null;
     }
 
     /**
+     * @param  (callable(int, int): void)|null  $step  told how much of how much is done; what it throws ends it all
      * @return string what was taken in, in words
      *
      * @throws FormatException naming every path that is wrong and why
      */
-    public function text(string $text): string
+    public function text(string $text, ?callable $step = null): string
+    {
+        $this->step = $step ?? fn () => null;
+        $document = $this->judged($text);
+
+        return $document === null
+            ? DB::transaction(fn () => $this->shelf($text))
+            : $this->document($document);
+    }
+
+    /**
+     * What a text is, once its size and the name of its format are looked at: a document, or null for a shelf.
+     *
+     * @throws FormatException
+     */
+    public function judged(string $text): ?stdClass
     {
         if (str_starts_with($text, 'name,kind,hex,hiding,ml')) {
-            if (substr_count($text, "\n") > Sizes::PAINTS + 1) {
-                throw FormatException::at('', 'holds more than '.Sizes::PAINTS.' paints');
-            }
-
-            return DB::transaction(fn () => $this->shelf($text));
+            return substr_count($text, "\n") > Sizes::PAINTS + 1
+                ? throw FormatException::at('', 'holds more than '.Sizes::PAINTS.' paints')
+                : null;
         }
+        $document = Json::decode($text);
+        $this->format($document);
+        Sizes::judge($document);
+        assert($document instanceof stdClass);
 
-        return $this->document(Json::decode($text));
+        return $document;
+    }
+
+    /** @throws FormatException */
+    private function format(mixed $document): string
+    {
+        $format = $document instanceof stdClass ? $document->format ?? null : null;
+
+        return is_string($format) && isset(self::SCHEMAS[$format])
+            ? $format
+            : throw FormatException::at('/format', 'must be one of '.implode(', ', array_keys(self::SCHEMAS)));
     }
 
     /** @throws FormatException */
     public function document(mixed $document): string
     {
-        $format = $document instanceof stdClass ? $document->format ?? null : null;
-        if (! ($document instanceof stdClass) || ! is_string($format) || ! isset(self::SCHEMAS[$format])) {
-            throw FormatException::at('/format', 'must be one of '.implode(', ', array_keys(self::SCHEMAS)));
-        }
+        $format = $this->format($document);
+        assert($document instanceof stdClass);
         SchemaCheck::against(self::SCHEMAS[$format], $document);
 
         return DB::transaction(
@@ -89,7 +121,9 @@ final class ImportDocument
 
     private function standard(stdClass $document): string
     {
+        ($this->step)(0, 2);
         $read = StandardFormat::read($document);
+        ($this->step)(1, 2);
         $standard = Standard::query()->first() ?? Standard::query()->create(['name' => $read->name]);
         $draft =
             $this->standards->draft() ??
@@ -132,7 +166,10 @@ final class ImportDocument
     private function shelf(string $text): string
     {
         $shelf = ShelfFormat::readCsv($text);
-        foreach ($shelf->paints as $paint) {
+        foreach ($shelf->paints as $i => $paint) {
+            if ($i % self::PAINTS_A_STEP === 0) {
+                ($this->step)($i, count($shelf->paints));
+            }
             Paint::query()->updateOrCreate(
                 ['name' => $paint->name],
                 [
@@ -174,6 +211,8 @@ final class ImportDocument
                     ? null
                     : Json::encode((object) (['format' => 'ordotype/method@1'] + (array) $document->method)),
         ]);
+        $models = 0;
+        $all = (int) array_sum(array_map(fn (stdClass $unit) => $unit->count, $document->units));
         foreach ($document->units as $i => $unit) {
             $sculpt =
                 Sculpt::query()->where('slug', $unit->sculpt)->first() ??
@@ -181,6 +220,8 @@ final class ImportDocument
             if (! $standard->hasTier($unit->tier)) {
                 throw FormatException::at("/units/$i/tier", "the standard has no tier \"$unit->tier\"");
             }
+            ($this->step)($models, $all);
+            $models += $unit->count;
             $made = ($this->addUnit)($order, $sculpt, $unit->tier, $unit->count, $unit->label ?? null);
             $this->amendments($unit->amendments ?? [], ['unit_id' => $made->id], $standard, "/units/$i/amendments");
         }

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ImportDocument;
+use App\Actions\LongImports;
 use App\Exceptions\EmptyFile;
 use App\Exceptions\FileTooLarge;
+use App\Http\Resources\ImportState;
+use App\Models\Import;
+use App\Models\User;
 use App\Studio\Packs;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -15,14 +19,32 @@ use Illuminate\Http\Response;
 /** Documents in the open formats, in and out. */
 final class ImportController
 {
-    public function __construct(private readonly Packs $packs)
+    public function __construct(private readonly Packs $packs, private readonly LongImports $long)
     {
     }
 
-    /** The file itself is the body. All of it is taken in, or nothing. */
+    /** The file itself is the body. All of it is taken in, or nothing; a long one by the worker. */
     public function store(Request $request, ImportDocument $import): JsonResponse
     {
-        return new JsonResponse(['said' => $import->text($this->file($request))], 201);
+        $text = $this->file($request);
+        if (! LongImports::isLong($text)) {
+            return new JsonResponse(['said' => $import->text($text)], 201);
+        }
+        $by = $request->user();
+        assert($by instanceof User);
+
+        return new JsonResponse(['import' => new ImportState($this->long->queue($text, $by))], 202);
+    }
+
+    /** How far a long file is. */
+    public function state(Import $import): JsonResponse
+    {
+        return new JsonResponse(new ImportState($import));
+    }
+
+    public function callOff(Import $import): JsonResponse
+    {
+        return new JsonResponse(new ImportState($this->long->callOff($import)));
     }
 
     /** What taking a pack in would change, without doing it. */

@@ -105,4 +105,16 @@ export const packText = async (pack: string): Promise<string> =>
 
 export const previewFile = (text: string) => given(client.POST('/imports/preview', asText(text)));
 
+/** Taken in at once; a long one by the worker, and then it is told how far that is. */
 export const takeFile = (text: string) => given(client.POST('/imports', asText(text)));
+
+const over = ['done', 'refused', 'cancelled'];
+export const importQuery = (id: number) =>
+    queryOptions({
+        queryKey: ['import', id],
+        queryFn: () => given(client.GET('/imports/{import}', { params: { path: { import: id } } })),
+        refetchInterval: ({ state }) => (over.includes(state.data?.state ?? '') ? false : 700),
+    });
+
+export const callOffImport = (id: number) =>
+    given(client.DELETE('/imports/{import}', { params: { path: { import: id } } }));

@@ -24,9 +24,9 @@ export default function FiguresPage() {
     const query = useInfiniteQuery(sculptsQuery(wanted));
     const take = useMutation({
         mutationFn: takeFile,
-        onSuccess: async ({ said }) => {
+        onSuccess: async (taken) => {
             await queries.invalidateQueries({ queryKey: SCULPTS });
-            notices.done(said);
+            notices.done('said' in taken ? taken.said : 'It is a long one: the worker takes it in.');
         },
         onError: notices.failed,
     });

@@ -5,6 +5,7 @@ import { Problem, saysWhy } from '../../api/client';
 import type { Preview } from '../../api/types';
 import { Says } from '../../ui/Says';
 import { ChangeList } from './ChangeList';
+import { LongImport, type Taken } from './LongImport';
 import css from './Standard.module.css';
 
 /** A file that was looked at: what it would change, or what is wrong in it and where. */
@@ -15,7 +16,7 @@ export function Looked({
 }: {
     file: { name: string; text: string } | null;
     preview: UseMutationResult<Preview, Error, string>;
-    take: UseMutationResult<{ said: string }, Error, string>;
+    take: UseMutationResult<Taken, Error, string>;
 }) {
     const refused = preview.error ?? take.error;
     return (
@@ -45,11 +46,14 @@ export function Looked({
                             )}
                         </Says>
                     )}
-                    {take.data && (
-                        <Says kind="good">
-                            {take.data.said} <Link to="/standard">To the ladder</Link>
-                        </Says>
-                    )}
+                    {take.data &&
+                        ('import' in take.data ? (
+                            <LongImport id={take.data.import.id} />
+                        ) : (
+                            <Says kind="good">
+                                {take.data.said} <Link to="/standard">To the ladder</Link>
+                            </Says>
+                        ))}
                     {preview.data && !take.data && !refused && (
                         <>
                             <h2 className="mt-2 mx-0 mb-6">{preview.data.name}</h2>
