@@ -14,7 +14,10 @@ use Illuminate\Database\QueryException;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
+use League\Flysystem\FilesystemException;
 use Ordotype\Core\Problem\FormatException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
@@ -26,7 +29,17 @@ final class Problem
 
     public static function from(Throwable $e): JsonResponse
     {
-        return self::ofTheStudio($e) ?? self::ofTheFramework($e);
+        $problem = self::ofTheStudio($e) ?? self::ofTheFramework($e);
+        if ($problem->getStatusCode() === 403) {
+            $asked = request();
+            Log::notice('Not allowed.', [
+                'person' => Auth::id(),
+                'asked' => $asked->method().' '.($asked->route()?->uri() ?? '?'),
+                'ip' => $asked->ip(),
+            ]);
+        }
+
+        return $problem;
     }
 
     /** What the application itself refuses, with its data. */
@@ -96,12 +109,25 @@ final class Problem
                 'Nothing you entered was changed. Try again in a moment; if it stays like this, ask whoever runs '.
                     'the server.',
             ),
+            $e instanceof FilesystemException, self::isFull($e) => self::make(
+                507,
+                'No room to write',
+                'The disk of the studio is full, or its folder cannot be written to. Nothing you entered was changed; '.
+                    'whoever runs the server sees more with ./ordotype doctor.',
+            ),
             default => self::make(
                 500,
                 'Something broke here',
                 'It was written to the log. Nothing you entered was changed.',
             ),
         };
+    }
+
+    /** MariaDB's numbers for a disk or a table that has no room; 1030 names error 28 of the system. */
+    private static function isFull(Throwable $e): bool
+    {
+        return $e instanceof QueryException &&
+            (in_array($e->errorInfo[1] ?? null, [1021, 1114], true) || str_contains($e->getMessage(), 'error 28'));
     }
 
     private static function ofHttp(HttpExceptionInterface $e): JsonResponse

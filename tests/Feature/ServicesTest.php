@@ -10,8 +10,11 @@ use App\Models\Order;
 use App\Models\Piece;
 use App\Models\ShareLink;
 use Illuminate\Database\QueryException;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Storage;
 use PDOException;
 use RuntimeException;
 
@@ -280,6 +283,38 @@ final class ServicesTest extends StudioTestCase
                 ),
             )->getStatusCode(),
         );
+    }
+
+    public function test_a_disk_that_is_full_or_cannot_be_written_to_is_said(): void
+    {
+        $full = new QueryException('mariadb', 'insert', [], $cause = new PDOException('The table is full'));
+        $cause->errorInfo = $full->errorInfo = ['HY000', 1114, 'The table is full'];
+        self::assertSame(507, Problem::from($full)->getStatusCode());
+
+        // A folder that cannot be: below a file.
+        config(['filesystems.disks.local.root' => __FILE__.'/pictures']);
+        Storage::forgetDisk('local');
+        $sent = $this->actingAs($this->person('lead'))->post(
+            '/api/v1/pictures',
+            ['picture' => UploadedFile::fake()->image('figure.png', 30, 40)],
+            ['Accept' => 'application/json'],
+        );
+        self::assertSame([507, 'No room to write'], [$sent->getStatusCode(), $sent->json('title')]);
+        Storage::forgetDisk('local');
+    }
+
+    public function test_sign_ins_and_what_is_not_allowed_are_in_the_log_without_passwords(): void
+    {
+        $log = Log::spy();
+        $this->postJson('/api/v1/session', ['email' => 'lead@heron-lane.example', 'password' => 'wrong password'])
+            ->assertStatus(422);
+        $this->api('painter', 'GET', 'people', null, 403);
+        $log->shouldHaveReceived('notice')->with('A sign-in was refused.', ['ip' => '127.0.0.1'])->once();
+        $log->shouldHaveReceived('notice')->with('Not allowed.', [
+            'person' => $this->person('painter')->id,
+            'asked' => 'GET api/v1/people',
+            'ip' => '127.0.0.1',
+        ])->once();
     }
 
     public function test_the_hourly_rate_is_exact_and_named_when_it_is_wrong(): void

@@ -12,6 +12,7 @@ use App\Policies\Rights;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
 
 final class SessionController
@@ -46,9 +47,12 @@ final class SessionController
     public function store(SignIn $given): JsonResponse
     {
         if (! Auth::attempt($given->credentials() + ['set_aside_at' => null])) {
+            // Whose address it was is not written down: people type passwords there.
+            Log::notice('A sign-in was refused.', ['ip' => $given->ip()]);
             throw ValidationException::withMessages(['email' => 'This address and password do not belong together.']);
         }
         $given->session()->regenerate();
+        Log::info('Somebody signed in.', ['person' => Auth::id(), 'ip' => $given->ip()]);
 
         return $this->show();
     }
