@@ -30,8 +30,8 @@ export function TokensCard() {
         <section className="card pad settings-form">
             <div className="eyebrow mb-6">Tokens for scripts</div>
             <p className="soft">
-                A script signs in with a token instead of a password. It may do what you choose, never more than
-                you, and until its day.
+                A script signs in with a token instead of a password. It may do what you choose, never more
+                than you, and until its day.
             </p>
             {make.data && (
                 <Says kind="good" className="mb-10">
