@@ -20,7 +20,9 @@ use Ordotype\Core\Standard\WellKnown;
 
 /**
  * What puts a fault right: what is done first, the plan's later steps there again, the neighbours tidied, varnish
- * again.
+ * again (model.md 9). By brush, whatever the plan sprays. A stain cannot be patched: where it is laid again, a light
+ * ground comes under it and the whole area is done, with all that follows there. What is done first is not done a
+ * second time because the plan has it too.
  * A technique that the fault table names and the catalogue does not have is left out.
  */
 final readonly class Repair
@@ -35,9 +37,10 @@ final readonly class Repair
      */
     public function of(FaultKind $fault, ?Area $area, Spread $spread, bool $varnished): array
     {
-        $steps = $this->first($fault, $area, $spread);
+        $there = $this->laysAStain($fault, $area) ? Spread::Whole : $spread;
+        $steps = $this->first($fault, $area, $there);
         if ($fault->redoLater && $area !== null) {
-            array_push($steps, ...$this->again($area, self::phaseFrom($steps), $spread));
+            array_push($steps, ...$this->again($area, $steps, $there));
         }
         $messy = array_filter($steps, fn (RepairStep $s) => $s->technique->mess >= Step::MESSY) !== [];
         if ($messy && $area !== null) {
@@ -63,7 +66,7 @@ final readonly class Repair
                 continue;
             }
             $base = $area === null ? null : $this->baseOf($area);
-            if ($base?->tidied === true) {
+            if ($base !== null && MethodOnModel::showsTheGround($base)) {
                 $light = $this->known(WellKnown::LIGHT_UNDERLAY);
                 $steps[] = $light === null ? null : $this->step($light, $on, $spread, RepairWhy::LightGround);
             }
@@ -85,23 +88,60 @@ final readonly class Repair
         return $from;
     }
 
-    /** @return list<RepairStep> the plan's steps on the area after what is done first; all of them where nothing is */
-    private function again(Area $area, Phase $from, Spread $spread): array
+    private function laysAStain(FaultKind $fault, ?Area $area): bool
     {
+        $base = $area === null ? null : $this->baseOf($area);
+
+        return $base !== null &&
+            MethodOnModel::showsTheGround($base) &&
+            in_array(FaultKind::OWN_BASE, $fault->first, true);
+    }
+
+    /**
+     * @param  list<RepairStep>  $first  what is done first
+     * @return list<RepairStep> the plan's steps on the area after it; all of them where nothing is
+     */
+    private function again(Area $area, array $first, Spread $spread): array
+    {
+        $from = self::phaseFrom($first);
+        $there = array_map(fn (RepairStep $s) => $s->technique->key, $first);
+        $hasBase = array_filter($first, fn (RepairStep $s) => $s->technique->has(Effect::BaseColour)) !== [];
         $steps = [];
         foreach ($this->plan->work->steps as $step) {
             $isLater = $step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1);
-            if ($step->area?->key === $area->key && $isLater && $step->phase->value < Phase::MattVarnish->value) {
-                $steps[] = new RepairStep(
+            $isThere = in_array($step->technique->key, $there, true) ||
+                ($hasBase && $step->technique->has(Effect::BaseColour));
+            if (
+                $step->area?->key !== $area->key ||
+                ! $isLater ||
+                $isThere ||
+                $step->phase->value >= Phase::MattVarnish->value
+            ) {
+                continue;
+            }
+            $steps[] = $step->technique->family === Family::Spray
+                ? $this->byBrush($step->technique, $area, $spread)
+                : new RepairStep(
                     $step->technique,
                     $step->area,
                     $step->minutes * $spread->repairFactor(),
                     RepairWhy::DoneAgain,
                 );
-            }
         }
 
-        return $steps;
+        return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
+    }
+
+    /** What a brush does in the place of a spray: a base coat, or a glaze where colour fades; nothing for the rest. */
+    private function byBrush(Technique $sprayed, Area $area, Spread $spread): ?RepairStep
+    {
+        $brushed = match (true) {
+            $sprayed->has(Effect::BaseColour) => $this->known(WellKnown::BASE_COAT),
+            $sprayed->has(Effect::Blend) => $this->known(WellKnown::GLAZE),
+            default => null,
+        };
+
+        return $brushed === null ? null : $this->step($brushed, $area, $spread, RepairWhy::DoneAgain);
     }
 
     /** @return list<RepairStep> */

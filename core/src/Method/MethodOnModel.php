@@ -156,7 +156,7 @@ final readonly class MethodOnModel
     {
         $needs = $technique->needs;
         $onDark = $this->method->answer(School::Undercoat) === 'dark';
-        if ($onDark && in_array($technique->key, self::SHOW_THE_GROUND, true)) {
+        if ($onDark && self::showsTheGround($technique)) {
             $needs[] = Effect::LightGround;
         }
         if ($this->decalsOnGloss() && $technique->has(Effect::Mark)) {
@@ -164,6 +164,12 @@ final readonly class MethodOnModel
         }
 
         return $needs;
+    }
+
+    /** A stain: what lies under it shines through, so it wants a light ground and is done again as a whole. */
+    public static function showsTheGround(Technique $technique): bool
+    {
+        return in_array($technique->key, self::SHOW_THE_GROUND, true);
     }
 
     /** Coats in one pass of a technique on an area: the ground and the paint's hiding power change those of bases. */

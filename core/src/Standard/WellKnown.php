@@ -11,6 +11,8 @@ final class WellKnown
 
     public const LAYER = 'layer';
 
+    public const GLAZE = 'glaze';
+
     public const WASH = 'wash_all_over';
 
     public const SPRAY = 'spray_base';
