@@ -32,6 +32,7 @@ use App\Studio\Checks;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\FaultContrast;
 use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\Question;
 use Ordotype\Core\Inspection\Repair;
@@ -256,6 +257,7 @@ final class CheckPiece
             $asked->severity,
             $spread,
             $found['size_mm'],
+            FaultContrast::of($kind, $area, $plan->request),
         );
         $repair = (new Repair($plan))->of($kind, $area, $spread, $this->work->isVarnished($check->piece));
         FaultRow::query()->create([

@@ -8,6 +8,7 @@ use Ordotype\Core\Format\FaultFormat;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\FaultContrast;
 use Ordotype\Core\Inspection\FaultSize;
 use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\Question;
@@ -24,6 +25,7 @@ use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Link;
 use Ordotype\Core\Record\Signing;
 use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Words\CheckWords;
@@ -41,6 +43,48 @@ final class InspectionTest extends TestCase
         self::assertSame(Severity::Minor, $judge(1.04));
         self::assertSame(Severity::Major, $judge(1.05));
         self::assertStringContainsString('0.35 mm', CheckWords::judgement($this->judge('overspill', 'coat', 0.36)));
+    }
+
+    public function test_a_fault_that_shouts_is_noticed_at_half_the_size_and_one_that_hides_at_double(): void
+    {
+        $tier = Demo::standard()->tier('company');
+        $noticed = NoticingSize::mm($tier->viewing->distanceCm, $tier->viewing->angleArcmin);
+        $figure = Demo::sculpt();
+        $severity = fn (float $mm, ?float $contrast): ?Severity => Judgement::of(
+            self::faults()->kind('bare_primer'), $tier, $figure, $figure->area('coat'), new Method(), null, Spread::Spot,
+            $mm, $contrast,
+        )->severity;
+        foreach ([[null, 1.0], [10.0, 1.0], [40.0, 1.0], [40.1, 0.5], [9.9, 2.0]] as [$contrast, $factor]) {
+            self::assertNull($severity($noticed * $factor * 0.99, $contrast), 'a note');
+            self::assertSame(Severity::Minor, $severity($noticed * $factor * 1.01, $contrast));
+            self::assertSame(Severity::Minor, $severity($noticed * $factor * 2.99, $contrast));
+            self::assertSame(Severity::Major, $severity($noticed * $factor * 3.01, $contrast));
+        }
+        // From the colours of scheme, shelf and method: a white miss on a dark coat, a black one on it.
+        $standard = Demo::standard();
+        $of = function (string $fault, ?string $undercoat) use ($standard, $tier, $figure): ?float {
+            $method = new Method([], $undercoat);
+            $request = new PlanRequest($standard, $tier, $figure, Demo::scheme(), $method, shelf: Demo::shelf());
+
+            return FaultContrast::of(self::faults()->kind($fault), $figure->area('coat'), $request);
+        };
+        $coat = Demo::shelf()->colourOf((string) Demo::scheme()->for($figure->area('coat'))?->base)?->lab();
+        self::assertNotNull($coat);
+        foreach (['Oyster Bone', 'Tarpitch'] as $paint) {
+            $under = Demo::shelf()->colourOf($paint)?->lab();
+            self::assertNotNull($under);
+            self::assertSame($coat->deltaE00($under), $of('bare_primer', $paint));
+        }
+        self::assertNull($of('bare_primer', null), 'the undercoat is not known');
+        self::assertNull($of('pooling', 'Tarpitch'));
+        $around = [];
+        foreach ($figure->areas as $area) {
+            $base = Demo::scheme()->for($area)?->base;
+            if ($area->key !== 'coat' && $figure->touch('coat', $area->key) && $base !== null) {
+                $around[] = $coat->deltaE00(Demo::shelf()->colourOf($base)?->lab() ?? $coat);
+            }
+        }
+        self::assertSame(max($around), $of('overspill', null));
     }
 
     public function test_a_spread_stands_for_a_size_from_the_smallest_ring_of_the_area(): void

@@ -20,6 +20,11 @@ final readonly class Judgement
     /** Faults that a worn or filthy look may want. */
     private const WANTED = ['pooling', 'ground_on_feet'];
 
+    /** A dark miss reads as shadow, a white one shouts: ΔE00 from which a fault shows at half the size, and at double. */
+    private const SHOUTS = 40.0;
+
+    private const HIDES = 10.0;
+
     /** What is looked at first of all. */
     private const FOCAL = 3;
 
@@ -40,6 +45,7 @@ final readonly class Judgement
     /**
      * @param  Severity|null  $clause  what the clause in question says, if anything
      * @param  float|null  $mm  its size where it was measured; else what the spread stands for
+     * @param  float|null  $contrast  ΔE00 from what it lies on, where both colours are known
      */
     public static function of(
         FaultKind $fault,
@@ -50,6 +56,7 @@ final readonly class Judgement
         ?Severity $clause,
         Spread $spread,
         ?float $mm,
+        ?float $contrast = null,
     ): self {
         $isWeathered = in_array($method->answer(School::Look), ['worn', 'filthy'], true);
         if ($isWeathered && in_array($fault->key, self::WANTED, true)) {
@@ -67,7 +74,11 @@ final readonly class Judgement
         if (! $fault->bySize || $area === null) {
             return new self($severity, $basis, $tier, $raised);
         }
-        $noticed = NoticingSize::mm($tier->viewing->distanceCm, $tier->viewing->angleArcmin);
+        $noticed = NoticingSize::mm($tier->viewing->distanceCm, $tier->viewing->angleArcmin) * match (true) {
+            $contrast !== null && $contrast > self::SHOUTS => 0.5,
+            $contrast !== null && $contrast < self::HIDES => 2.0,
+            default => 1.0,
+        };
         $sighting = new Sighting($mm ?? FaultSize::mm($area, $sculpt, $spread), $noticed, $tier->viewing->distanceCm);
         $counts = match (true) {
             ! $sighting->isNoticed() => null,
