@@ -404,7 +404,7 @@ final class BrowserTest extends BrowserTestCase
         $hash = $chrome->labelled('Checksum of the record')->getText();
         self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', $hash);
         $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), [
-            'DB_DATABASE' => 'ordotype_test',
+            'DB_DATABASE' => self::DATABASE,
         ]);
         self::assertSame(0, $verify->run(), $verify->getErrorOutput().$verify->getOutput());
         $chrome->signOut();

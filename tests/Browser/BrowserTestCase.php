@@ -16,6 +16,9 @@ abstract class BrowserTestCase extends TestCase
     /** What fills the empty database before the first test. */
     protected const FILL = [PHP_BINARY, 'artisan', 'ordotype:install', '--demo'];
 
+    /** Of its own, so that these tests run beside those of the API. */
+    protected const DATABASE = 'ordotype_browser';
+
     private static Process $server;
 
     protected static Chrome $chrome;
@@ -27,7 +30,8 @@ abstract class BrowserTestCase extends TestCase
         $root = dirname(__DIR__, 2);
         $env = [
             'APP_ENV' => 'production',
-            'DB_DATABASE' => 'ordotype_test',
+            'DB_DATABASE' => self::DATABASE,
+            'ORDOTYPE_FILES' => "$root/storage/app/browser",
             'CACHE_STORE' => 'database',
             'SESSION_DRIVER' => 'database',
             'QUEUE_CONNECTION' => 'sync',

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\AmendmentRow;
 use App\Models\Piece;
 use App\Models\Unit;
+use App\Repositories\Releases;
 use App\Studio\BenchWork;
 use Illuminate\Testing\TestResponse;
 use Ordotype\Core\Bench\WantedStep;
@@ -389,9 +390,9 @@ final class BentPlanTest extends StudioTestCase
         // All done in one tap: each piece gets what it needs, and can then be offered.
         $ids = array_column($batch->json('pieces'), 'id');
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => $ids, 'steps' => $all], 200);
-        foreach (Piece::query()->with('unit')->whereIn('id', $ids)->get() as $piece) {
+        foreach (Piece::query()->with(['unit', ...BenchWork::OF_PIECES])->whereIn('id', $ids)->get() as $piece) {
             self::assertEqualsCanonicalizing(
-                array_keys(app(BenchWork::class)->wanted($piece)),
+                array_keys(app(BenchWork::class)->wanted($piece, app(Releases::class)->of($piece->unit))),
                 $piece->logs()->pluck('step')->all(),
             );
             $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
@@ -515,7 +516,7 @@ final class BentPlanTest extends StudioTestCase
         self::assertSame('on_bench', $piece->stage);
         self::assertSame($before, $piece->logs()->count(), 'no log is lost');
         $left = array_diff_key(
-            app(BenchWork::class)->wanted($piece),
+            app(BenchWork::class)->wanted($piece, app(Releases::class)->of($piece->unit)),
             array_flip($piece->logs()->whereNull('covered_by')->pluck('step')->all()),
         );
         $minutes = array_sum(array_column($left, 'minutes'));
@@ -557,8 +558,8 @@ final class BentPlanTest extends StudioTestCase
             200,
         );
         self::assertSame('company', $raised->json('unit.tier.key'));
-        foreach (Unit::query()->findOrFail($unit->id)->pieces()->with('unit')->get() as $piece) {
-            self::assertNotSame([], app(BenchWork::class)->wanted($piece));
+        foreach (Unit::query()->findOrFail($unit->id)->pieces()->with(['unit', ...BenchWork::OF_PIECES])->get() as $piece) {
+            self::assertNotSame([], app(BenchWork::class)->wanted($piece, app(Releases::class)->of($piece->unit)));
         }
     }
 

@@ -20,7 +20,7 @@ final readonly class Judgement
     /** Faults that a worn or filthy look may want. */
     private const WANTED = ['pooling', 'ground_on_feet'];
 
-    /** A dark miss reads as shadow, a white one shouts: ΔE00 from which a fault shows at half the size, and at double. */
+    /** A dark miss reads as shadow, a white one shouts: ΔE00 above which half the size is noticed, and below double. */
     private const SHOUTS = 40.0;
 
     private const HIDES = 10.0;

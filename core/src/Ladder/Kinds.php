@@ -94,7 +94,8 @@ final readonly class Kinds
         $asked = self::asked($clause);
         if (! isset($this->served[$asked])) {
             $requirement = Strength::requirement($clause);
-            $this->served[$asked] = array_values(array_filter($this->standard->techniques, $requirement->isServedBy(...)));
+            $serving = array_filter($this->standard->techniques, $requirement->isServedBy(...));
+            $this->served[$asked] = array_values($serving);
         }
 
         return $this->served[$asked];

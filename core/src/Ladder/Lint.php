@@ -322,7 +322,8 @@ final readonly class Lint
     private function kindsFor(EffectClause $clause, Statuses $statuses, callable $suffices): iterable
     {
         foreach (AreaKinds::toldApartBy([$clause->scope()], $clause->scope()) as $kind) {
-            foreach ($this->kinds->inScope($clause, $kind->area, $kind->sculpt) ? $this->kinds->serving($clause, $kind->area) : [] as $technique) {
+            $isMeant = $this->kinds->inScope($clause, $kind->area, $kind->sculpt);
+            foreach ($isMeant ? $this->kinds->serving($clause, $kind->area) : [] as $technique) {
                 if ($suffices($technique, $kind)) {
                     return [$kind];
                 }
@@ -330,7 +331,8 @@ final readonly class Lint
         }
         $scopes = [$clause->scope()];
         foreach ($this->kinds->servedBy($clause) as $technique) {
-            array_push($scopes, ...array_map(fn (TechniqueClause $c) => $c->scope(), $statuses->namingIn($technique, $clause->scope())));
+            $naming = $statuses->namingIn($technique, $clause->scope());
+            array_push($scopes, ...array_map(fn (TechniqueClause $c) => $c->scope(), $naming));
         }
 
         return AreaKinds::toldApartBy($scopes, $clause->scope());

@@ -179,7 +179,10 @@ final readonly class WeakerRungs
     {
         $serving = $strong instanceof TechniqueClause ? null : $this->kinds->servedBy($strong);
         foreach ($this->kinds->servedBy($weak) as $technique) {
-            if ($strong instanceof TechniqueClause ? $strong->names($technique) : in_array($technique, $serving ?? [], true)) {
+            $isServed = $strong instanceof TechniqueClause
+                ? $strong->names($technique)
+                : in_array($technique, $serving ?? [], true);
+            if ($isServed) {
                 return true;
             }
         }
