@@ -48,6 +48,40 @@ final class BrowserTest extends BrowserTestCase
         }
     }
 
+    public function test_a_paint_is_put_on_the_shelf_and_a_token_is_made_and_revoked(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/paints');
+        $chrome->waitFor('Brick Clay');
+        $chrome->press('Add a paint');
+        $chrome->fill('What the pot says', 'Brick Clay');
+        $chrome->press('Put it on the shelf');
+        $chrome->waitFor('There is a paint of this name on the shelf already.');
+        $chrome->fill('What the pot says', 'Fen Ochre');
+        $chrome->press('Put it on the shelf');
+        $chrome->waitFor('Fen Ochre is on the shelf.');
+        $shelf = $this->get('paints?find=fen%20ochre');
+        self::assertSame([['Fen Ochre', 'opaque']], array_map(fn (array $p) => [$p['name'], $p['kind']], $shelf['data']));
+
+        $chrome->open('/settings/you');
+        $chrome->waitFor('Tokens for scripts');
+        $chrome->fill('What it is for', 'Nightly export');
+        $chrome->choose('It may', 'read the standard');
+        $chrome->css('h1')->click();
+        $chrome->press('Make a token');
+        $chrome->waitFor('shown this once');
+        $tokens = $this->get('tokens')['data'];
+        self::assertSame([['Nightly export', ['standard.read'], false]], array_map(
+            fn (array $t) => [$t['name'], $t['abilities'], $t['expired']],
+            $tokens,
+        ));
+        $chrome->press('Revoke');
+        $chrome->press('Revoke it');
+        $this->until(fn () => $this->get('tokens')['data'] === []);
+        $chrome->signOut();
+    }
+
     public function test_every_screen_light_and_dark_has_no_serious_finding_of_axe_and_shows_no_keys(): void
     {
         $chrome = self::$chrome;
@@ -77,7 +111,7 @@ final class BrowserTest extends BrowserTestCase
             '/standard/packs' => 'Two stages',
             '/settings/people' => 'Invite somebody',
             '/settings/studio' => 'Time zone',
-            '/settings/you' => 'Other places',
+            '/settings/you' => 'Tokens for scripts',
             '/orders' => 'The Sluice Watch',
             "/orders/{$units['26-041']['order']}" => 'Add a unit',
             "/units/{$units['26-041']['unit']}/plan" => 'Meets the tier',
@@ -88,6 +122,7 @@ final class BrowserTest extends BrowserTestCase
             '/schemes' => 'test model',
             "/schemes/tidemark?order={$units['26-041']['order']}" => 'Versions',
             '/figures' => 'Ferry Gun',
+            '/paints' => 'Brick Clay',
             '/figures/sluice-warden' => 'The map, checked',
             '/bench' => 'Work on this batch',
             "/bench/{$units['26-038']['unit']}" => 'All done',

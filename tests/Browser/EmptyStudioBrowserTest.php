@@ -128,6 +128,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
             $chrome->signOut();
             $chrome->open($link);
             $chrome->waitFor("Welcome, $name");
+            self::assertSame([], $this->axe());
             $chrome->fill('Password', 'a marsh of herons');
             $chrome->press('Come in');
             $chrome->css('nav.rail');

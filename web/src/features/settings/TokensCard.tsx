@@ -68,6 +68,7 @@ export function TokensCard() {
                 >
                     <Select
                         mode="multiple"
+                        showSearch={{ optionFilterProp: 'label' }}
                         options={tokens.data?.abilities.map((key) => ({
                             value: key,
                             label: word('ability', key),
