@@ -63,7 +63,8 @@ final class LongImports
     /** Called off: at once while it waits, at its next step while it runs; what is over stays as it is. */
     public function callOff(Import $import): Import
     {
-        Import::query()->whereKey($import->id)->where('state', 'waiting')->update(['state' => 'cancelled', 'text' => null]);
+        Import::query()->whereKey($import->id)->where('state', 'waiting')
+            ->update(['state' => 'cancelled', 'text' => null]);
         Import::query()->whereKey($import->id)->where('state', 'running')->update(['called_off' => true]);
 
         return $import->refresh();
@@ -79,7 +80,8 @@ final class LongImports
         Auth::setUser(User::query()->findOrFail($import->user_id));
         $this->far = ['done' => 0, 'all' => 0];
         try {
-            $said = $this->import->text((string) $import->text, fn (int $done, int $all) => $this->step($id, $done, $all));
+            $step = fn (int $done, int $all) => $this->step($id, $done, $all);
+            $said = $this->import->text((string) $import->text, $step);
             $this->far['done'] = $this->far['all'];
             $this->end($id, 'done', $said);
         } catch (ImportCalledOff $e) {

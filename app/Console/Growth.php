@@ -29,7 +29,7 @@ final class Growth
         $this->random = new Randomizer(new Mt19937($seed));
     }
 
-    /** Milliseconds to check a standard of so many clauses, its own again in scopes of other materials, roles and focus. */
+    /** Milliseconds to check a standard of so many clauses: its own again in other scopes. */
     public function lintMs(int $clauses): float
     {
         $standard = $this->copy($this->standard);

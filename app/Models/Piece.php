@@ -59,7 +59,8 @@ final class Piece extends Model
     /** @return HasOne<Check, $this> */
     public function lastClosed(): HasOne
     {
-        return $this->hasOne(Check::class)->ofMany(['round' => 'max'], fn (Builder $of) => $of->whereNotNull('closed_at'));
+        return $this->hasOne(Check::class)
+            ->ofMany(['round' => 'max'], fn (Builder $of) => $of->whereNotNull('closed_at'));
     }
 
     /** @return HasMany<Check, $this> */
