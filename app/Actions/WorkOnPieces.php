@@ -56,10 +56,11 @@ final class WorkOnPieces
                 throw new NoSuchPieces();
             }
             $rows = [];
+            $steps = array_values(array_unique($steps));
             foreach ($found->groupBy('unit_id') as $alike) {
                 $release = $this->releases->of($alike[0]->unit);
                 foreach ($alike as $piece) {
-                    $rows = [...$rows, ...$this->newRows($piece, $release, array_values(array_unique($steps)), $skipped)];
+                    $rows = [...$rows, ...$this->newRows($piece, $release, $steps, $skipped)];
                 }
             }
             $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
@@ -81,7 +82,13 @@ final class WorkOnPieces
             if (! Stage::from($piece->stage)->isAtWork()) {
                 throw new LeftTheBench($piece);
             }
-            $log = $piece->logs()->whereNull('covered_by')->where('step', $step)->firstOrFail();
+            $log = $piece->logs()->whereNull('covered_by')->where('step', $step)->first();
+            if ($log === null) {
+                // Two took it back, or one pressed twice: it is done once, and both see it done.
+                $piece->logs()->withoutGlobalScope(StepLog::HISTORY)->where('step', $step)->firstOrFail();
+
+                return $piece;
+            }
             $this->log->write('step.taken_back', $piece, $log->toArray(), null);
             $undo = $log->replicate(['covered_by', 'undone_by', 'standing'])->fill([
                 'undoes' => $log->id,
@@ -200,7 +207,8 @@ final class WorkOnPieces
             'revision' => DB::raw('revision + 1'),
         ]);
         foreach ($pieces as $piece) {
-            $piece->setRawAttributes(['stage' => $stage->value, 'revision' => $piece->revision + 1] + $piece->getAttributes(), true);
+            $moved = ['stage' => $stage->value, 'revision' => $piece->revision + 1];
+            $piece->setRawAttributes($moved + $piece->getAttributes(), true);
         }
         $this->log->writeAll('piece.moved', $pieces, ['stage' => $before], ['stage' => $stage->value]);
     }

@@ -103,11 +103,13 @@ final class BenchCommand extends CoreCommand
         $growth = new Growth($document instanceof stdClass ? $document : new stdClass());
         foreach ([1_000, 3_000, 10_000] as $clauses) {
             $seconds = number_format($growth->lintMs($clauses) / 1000, 1);
-            $this->line(number_format($clauses).' clauses checked in '.$seconds.' s'.($clauses === 10_000 ? ' (aim 20 s)' : ''));
+            $aim = $clauses === 10_000 ? ' (aim 20 s)' : '';
+            $this->line(number_format($clauses)." clauses checked in $seconds s$aim");
         }
         foreach ([0, 100, 300] as $more) {
             $ms = round($growth->planMs($sculpt, $tier->key, $more));
-            $this->line("$sculpt->name planned with $more techniques more in $ms ms".($more === 300 ? ' (aim 1000 ms)' : ''));
+            $aim = $more === 300 ? ' (aim 1000 ms)' : '';
+            $this->line("$sculpt->name planned with $more techniques more in $ms ms$aim");
         }
 
         return self::SUCCESS;

@@ -162,6 +162,10 @@ final class FaultsAndRepairsTest extends StudioTestCase
         self::assertSame($undo->id, StepLog::query()->withoutGlobalScopes()->findOrFail($log->id)->undone_by);
         self::assertSame($this->person('painter')->id, $undo->user_id);
         self::assertFalse($piece->logs()->where('step', $log->step)->exists());
+        // Taken back twice, it is taken back once; what was never done cannot be.
+        $this->api('painter', 'DELETE', 'bench/marks', ['piece' => $piece->id, 'step' => $log->step], 200);
+        self::assertSame($rows + 1, StepLog::query()->withoutGlobalScopes()->count());
+        $this->api('painter', 'DELETE', 'bench/marks', ['piece' => $piece->id, 'step' => 'never:done'], 404);
         // Done again, it is done once.
         $again = ['pieces' => [$piece->id], 'steps' => [$log->step]];
         $this->api('painter', 'POST', 'bench/marks', $again, 200);
