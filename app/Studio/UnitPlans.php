@@ -147,21 +147,10 @@ final class UnitPlans
                 }
                 $extent = Extent::named($edit['extent']) ?? Extent::Full;
                 $index = (int) array_search($technique, $request->standard->techniques, true);
-                $minutes = Candidate::onArea(
-                    $technique,
-                    $index,
-                    $area,
-                    $request->sculpt,
-                    $request->tier->pace,
-                    $method,
-                )->minutes[$extent->value];
-                $chosen[$index] = new ChosenTechnique(
-                    $technique,
-                    $index,
-                    max(1, min($technique->maxPasses, $edit['passes'])),
-                    $extent,
-                    $minutes,
-                );
+                $pace = $request->tier->pace;
+                $candidate = Candidate::onArea($technique, $index, $area, $request->sculpt, $pace, $method);
+                $passes = max(1, min($technique->maxPasses, $edit['passes']));
+                $chosen[$index] = ChosenTechnique::of($candidate, $passes, $extent);
             }
             ksort($chosen);
             $choices[(string) $key] = new Choice(array_values($chosen));

@@ -112,9 +112,8 @@ final class ArrangedPlanTest extends TestCase
                 new ChosenTechnique(
                     $tint,
                     (int) array_search($tint, $standard->techniques, true),
-                    1,
                     Extent::Full,
-                    5.0,
+                    [5.0],
                 ),
             ]),
         ]);
@@ -243,9 +242,8 @@ final class ArrangedPlanTest extends TestCase
                     new ChosenTechnique(
                         $lining,
                         (int) array_search($lining, $standard->techniques, true),
-                        1,
                         Extent::Full,
-                        4.0,
+                        [4.0],
                     ),
                 ]),
             ]);

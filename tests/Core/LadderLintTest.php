@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Format\ChangeFormat;
 use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\Json;
@@ -347,41 +346,13 @@ final class LadderLintTest extends TestCase
         foreach ($first as $i => $planned) {
             $choice = $second[$i]->choice;
             foreach ($choice === null ? [] : Asked::all($planned->demand->requirements) as $asked) {
-                $done = 0;
-                foreach ($choice->techniques as $used) {
-                    $done += match ($asked->kind) {
-                        RequirementKind::Effect => min(
-                            $used->extent->value,
-                            $asked->deliveredBy($used->technique)->value,
-                        ) >= $asked->extent->value
-                            ? $used->passes
-                            : 0,
-                        RequirementKind::Technique => $used->technique->key === $asked->technique &&
-                        $used->extent->value >= $asked->extent->value
-                            ? $used->passes
-                            : 0,
-                        RequirementKind::Steps => $used->extent->value >= Extent::Prominent->value
-                            ? $used->technique->credit * $used->passes
-                            : 0,
-                        default => 0,
-                    };
-                }
-                if ($done < self::wanted($asked)) {
+                if ($asked->met(Asked::uses($choice->techniques)) < $asked->least()) {
                     return true;
                 }
             }
         }
 
         return false;
-    }
-
-    private static function wanted(Asked $asked): int
-    {
-        return match ($asked->kind) {
-            RequirementKind::Effect, RequirementKind::Technique => $asked->passes,
-            RequirementKind::Steps => (int) $asked->min,
-            default => 0,
-        };
     }
 
     /** @param  callable(stdClass): void  $change */

@@ -248,9 +248,8 @@ final class PlanReportTest extends TestCase
         return new ChosenTechnique(
             $technique,
             (int) array_search($technique, $standard->techniques, true),
-            $passes,
             Extent::Full,
-            2.0,
+            array_fill(0, max(1, $passes), 2.0),
         );
     }
 }

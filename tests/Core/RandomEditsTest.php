@@ -196,14 +196,10 @@ final class RandomEditsTest extends TestCase
                 $technique = $pick($fitting);
                 $index = (int) array_search($technique, $standard->techniques, true);
                 $extent = $pick([Extent::Spot, Extent::Prominent, Extent::Full]);
-                $used[] = new ChosenTechnique(
-                    $technique,
-                    $index,
+                $used[] = ChosenTechnique::of(
+                    Candidate::onArea($technique, $index, $area, $r->sculpt, $r->tier->pace, $method),
                     $random->getInt(1, $technique->maxPasses),
                     $extent,
-                    Candidate::onArea($technique, $index, $area, $r->sculpt, $r->tier->pace, $method)->minutes[
-                        $extent->value
-                    ],
                 );
                 usort($used, fn ($a, $b) => $a->index <=> $b->index);
             }
@@ -216,31 +212,9 @@ final class RandomEditsTest extends TestCase
     /** Counted from the steps of the order of work, one pass each. */
     private static function counted(Plan $plan, Asked $r): int
     {
-        $have = 0;
-        foreach ($plan->work->steps as $step) {
-            if ($step->area?->key !== $r->area || $step->phase === Phase::JointTidy) {
-                continue;
-            }
-            $most = Extent::None;
-            foreach ($r->effects as $effect) {
-                $gives = $step->technique->gives($effect);
-                $most = $gives->value > $most->value ? $gives : $most;
-            }
-            $have += match ($r->kind) {
-                RequirementKind::Steps => $step->extent->value >= Extent::Prominent->value
-                    ? $step->technique->credit
-                    : 0,
-                RequirementKind::Effect => ($r->by === null || in_array($step->technique->key, $r->by, true)) &&
-                min($step->extent->value, $most->value) >= $r->extent->value
-                    ? 1
-                    : 0,
-                default => $step->technique->key === $r->technique && $step->extent->value >= $r->extent->value
-                    ? 1
-                    : 0,
-            };
-        }
+        $own = fn (Step $s): bool => $s->area?->key === $r->area && $s->phase !== Phase::JointTidy;
 
-        return $have;
+        return $r->met(Asked::usesOf(array_values(array_filter($plan->work->steps, $own))));
     }
 
     private static function areaOf(Plan $plan, Step $step): PlannedArea
@@ -262,12 +236,16 @@ final class RandomEditsTest extends TestCase
             $key = (string) $planned->demand->area?->key;
             if (isset($gone[$key])) {
                 $left = array_map(
-                    fn (ChosenTechnique $u) => $u->with($u->passes - ($gone[$key][$u->technique->key] ?? 0)),
+                    function (?ChosenTechnique $u) use ($gone, $key): ?ChosenTechnique {
+                        for ($n = $gone[$key][$u?->technique->key] ?? 0; $n > 0; $n--) {
+                            $u = $u?->withoutLast();
+                        }
+
+                        return $u;
+                    },
                     $planned->choice->techniques ?? [],
                 );
-                $edits[$key] = new Choice(
-                    array_values(array_filter($left, fn (ChosenTechnique $u) => $u->passes > 0)),
-                );
+                $edits[$key] = new Choice(array_values(array_filter($left)));
             }
         }
 

@@ -317,27 +317,7 @@ final class StoppingPointsTest extends TestCase
             }
         }
         foreach (Asked::all($requirements) as $r) {
-            $have = 0;
-            foreach ([...$mine, ...$finish] as $step) {
-                $have += match ($r->kind) {
-                    RequirementKind::Steps => $step->extent->value >= 2 ? $step->technique->credit : 0,
-                    RequirementKind::Effect => min($step->extent->value, $r->deliveredBy($step->technique)->value) >=
-                    $r->extent->value
-                        ? 1
-                        : 0,
-                    RequirementKind::Technique => $step->technique->key === $r->technique &&
-                    $step->extent->value >= $r->extent->value
-                        ? 1
-                        : 0,
-                    default => 0,
-                };
-            }
-            $least = match ($r->kind) {
-                RequirementKind::Steps => $r->min ?? 0,
-                RequirementKind::Effect, RequirementKind::Technique => $r->passes,
-                default => 0,
-            };
-            if ($have < $least) {
+            if ($r->met(Asked::usesOf([...$mine, ...$finish])) < $r->least()) {
                 return false;
             }
         }

@@ -193,9 +193,8 @@ final class UnitPlanTest extends TestCase
                 new ChosenTechnique(
                     $technique,
                     (int) array_search($technique, $request->standard->techniques, true),
-                    1,
                     \Ordotype\Core\Standard\Extent::Full,
-                    3.0,
+                    [3.0],
                 ),
             ]),
         ];

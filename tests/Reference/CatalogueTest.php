@@ -61,6 +61,7 @@ final class CatalogueTest extends TestCase
                     'mess' => $t->mess,
                     'big' => $t->big,
                     'tidied' => $t->tidied,
+                    'taper' => $t->taper === true,
                 ] as $column => $value
             ) {
                 self::assertEquals((float) $row[$column], (float) $value, "$key $column");
@@ -168,13 +169,14 @@ final class CatalogueTest extends TestCase
     private static function suits(string $cell): array
     {
         $suits = [];
-        foreach ($cell === 'whole' ? [] : self::pairs($cell, '') as $word => $suit) {
-            foreach ($word === 'all' ? self::FIGURE_WORDS : [$word] as $relief) {
-                $suits[$relief] = (int) $suit;
-            }
+        $pairs = $cell === 'whole' ? [] : self::pairs($cell, '');
+        foreach (isset($pairs['all']) ? self::FIGURE_WORDS : [] as $relief) {
+            $suits[$relief] = (int) $pairs['all'];
         }
+        unset($pairs['all']);
 
-        return $suits;
+        // A word beside it overrides, wherever it stands.
+        return array_map(intval(...), [...$suits, ...$pairs]);
     }
 
     /** @return array<string, string> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\FinishRequirement;
 use Ordotype\Core\Demand\ModelRequirement;
@@ -12,6 +13,7 @@ use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Demand\StepsRequirement;
 use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Technique;
@@ -83,5 +85,74 @@ final readonly class Asked
         }
 
         return Extent::from($most);
+    }
+
+    /** The least that meets it: passes, or colour steps. */
+    public function least(): int
+    {
+        return $this->kind === RequirementKind::Steps ? (int) $this->min : $this->passes;
+    }
+
+    /**
+     * What work adds up to of it. Credit and a technique that is asked for by name go by the extent of the first pass.
+     * Of an effect the passes count that are met in their turn: for each j, j + 1 delivered passes reach
+     * max(spot, e − j).
+     *
+     * @param  list<array{Technique, Extent, int}>  $uses  technique, extent of its first pass, passes
+     */
+    public function met(array $uses): int
+    {
+        $have = 0;
+        $delivered = [];
+        foreach ($uses as [$technique, $extent, $passes]) {
+            for ($k = 0; $k < $passes; $k++) {
+                $own = $technique->taper === true ? max(1, $extent->value - $k) : $extent->value;
+                $delivered[] = min($own, $this->deliveredBy($technique)->value);
+            }
+            $have += match ($this->kind) {
+                RequirementKind::Steps => $extent->value >= 2 ? $technique->credit * $passes : 0,
+                RequirementKind::Technique => $technique->key === $this->technique &&
+                $extent->value >= $this->extent->value
+                    ? $passes
+                    : 0,
+                default => 0,
+            };
+        }
+        if ($this->kind !== RequirementKind::Effect) {
+            return $have;
+        }
+        for ($j = 0; $j < $this->passes; $j++) {
+            $least = max(1, $this->extent->value - $j);
+            if (count(array_filter($delivered, fn (int $d) => $d >= $least)) < $j + 1) {
+                return $j;
+            }
+        }
+
+        return $this->passes;
+    }
+
+    /**
+     * @param  list<ChosenTechnique>  $used
+     * @return list<array{Technique, Extent, int}>
+     */
+    public static function uses(array $used): array
+    {
+        return array_map(fn (ChosenTechnique $u) => [$u->technique, $u->extent, $u->passes], $used);
+    }
+
+    /**
+     * @param  list<Step>  $steps  of one area
+     * @return list<array{Technique, Extent, int}>
+     */
+    public static function usesOf(array $steps): array
+    {
+        $uses = [];
+        foreach ($steps as $step) {
+            [, $first, $passes] = $uses[$step->technique->key] ?? [null, $step->extent, 0];
+            $first = $first->value > $step->extent->value ? $first : $step->extent;
+            $uses[$step->technique->key] = [$step->technique, $first, $passes + 1];
+        }
+
+        return array_values($uses);
     }
 }

@@ -158,12 +158,23 @@ final class BruteForce
                     $places,
                     $k + 1,
                     [...$use, [$places[$k], $passes, $extent]],
-                    $minutes + $passes * $this->minutes($technique, $extent),
+                    $minutes + $this->allPasses($technique, $passes, $extent),
                     $clauses,
                     $bar,
                 );
             }
         }
+    }
+
+    /** The k-th pass of what tapers is reckoned k − 1 extents below the first, and never below a spot. */
+    private function allPasses(Technique $t, int $passes, int $extent): float
+    {
+        $minutes = 0.0;
+        for ($k = 1; $k <= $passes; $k++) {
+            $minutes += $this->minutes($t, $t->taper === true ? max(1, $extent - ($k - 1)) : $extent);
+        }
+
+        return $minutes;
     }
 
     public function minutes(Technique $t, int $extent): float
@@ -278,23 +289,42 @@ final class BruteForce
         if ($clause instanceof StepsClause) {
             return $credits >= $clause->min && ($clause->max === null || $credits <= $clause->max);
         }
+        if ($clause instanceof EffectClause) {
+            return $this->delivers($use, $clause);
+        }
+        assert($clause instanceof TechniqueClause);
         $have = 0;
         foreach ($use as [$place, $passes, $extent]) {
-            $t = $this->usable[$place];
-            if ($clause instanceof EffectClause) {
-                $most = max(array_map(fn (Effect $e) => $t->gives($e)->value, $clause->effects));
-                $counts =
-                    min($extent, $most) >= ($clause->extent->value ?? 3) &&
-                    ($clause->by === null || in_array($t->key, $clause->by, true));
-            } else {
-                assert($clause instanceof TechniqueClause);
-                $counts = $t->key === $clause->technique && $extent >= ($clause->extent->value ?? 3);
-            }
+            $counts = $this->usable[$place]->key === $clause->technique && $extent >= ($clause->extent->value ?? 3);
             $have += $counts ? $passes : 0;
         }
 
-        return $have >=
-            ($clause instanceof EffectClause || $clause instanceof TechniqueClause ? $clause->passes ?? 1 : 0);
+        return $have >= ($clause->passes ?? 1);
+    }
+
+    /**
+     * p passes at extent e: for each j below p, at least j + 1 delivered passes reach max(spot, e − j).
+     *
+     * @param  list<array{int, int, int}>  $use
+     */
+    private function delivers(array $use, EffectClause $clause): bool
+    {
+        $delivered = [];
+        foreach ($use as [$place, $passes, $extent]) {
+            $t = $this->usable[$place];
+            $most = max(array_map(fn (Effect $e) => $t->gives($e)->value, $clause->effects));
+            for ($k = 1; $k <= $passes && ($clause->by === null || in_array($t->key, $clause->by, true)); $k++) {
+                $delivered[] = min($most, $t->taper === true ? max(1, $extent - ($k - 1)) : $extent);
+            }
+        }
+        for ($j = 0; $j < ($clause->passes ?? 1); $j++) {
+            $least = max(1, ($clause->extent->value ?? 3) - $j);
+            if (count(array_filter($delivered, fn (int $d) => $d >= $least)) < $j + 1) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function fits(Technique $t): bool

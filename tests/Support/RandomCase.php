@@ -23,7 +23,16 @@ final class RandomCase
 
     private const MATERIAL = ['cloth', 'steel', 'skin'];
 
-    private const EFFECTS = ['shade', 'highlight_raised', 'highlight_edge', 'blend', 'separate', 'dark_ground'];
+    private const EFFECTS = [
+        'shade',
+        'highlight_raised',
+        'highlight_edge',
+        'blend',
+        'separate',
+        'dark_ground',
+        'tone',
+        'tint_over',
+    ];
 
     private Randomizer $random;
 
@@ -119,6 +128,7 @@ final class RandomCase
                 'never_on' => $this->chance(10) ? ['skin'] : [],
                 'excludes' => array_values(array_diff($this->chance(25) ? [$this->pick($keys)] : [], [$key])),
                 'needs' => $this->chance(15) ? [$this->pick(['dark_ground', 'shade', 'blend'])] : [],
+                'taper' => $this->chance(50),
                 'notes' => [
                     'purpose' => '',
                     'how' => '',
@@ -189,7 +199,7 @@ final class RandomCase
             $clause['extent'] = $this->pick(['spot', 'prominent', 'full']);
         }
         if ($this->chance(40)) {
-            $clause['passes'] = $this->random->getInt(1, 2);
+            $clause['passes'] = $this->random->getInt(1, 3);
         }
         if ($this->chance(25)) {
             $clause['by'] = $this->some($keys, 2) ?: [$keys[0]];

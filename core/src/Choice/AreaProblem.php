@@ -62,7 +62,8 @@ final readonly class AreaProblem
                     $r instanceof StepsRequirement => "$r->min $r->max",
                     $r instanceof TechniqueRequirement => "$r->technique {$r->extent->value} $r->passes",
                     $r instanceof EffectRequirement => "{$r->subject()} {$r->extent->value} $r->passes ".
-                        implode(',', $r->by ?? ['*']),
+                        implode(',', $r->by ?? ['*']).
+                        implode(',', $r->there),
                     default => '',
                 };
         }

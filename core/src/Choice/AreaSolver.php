@@ -10,13 +10,12 @@ use Ordotype\Core\Standard\Extent;
  * Chooses the techniques that meet an area's requirements in the fewest minutes, exactly.
  *
  * Everything a solution must reach is a *demand*: a number of units that chosen techniques contribute to (the one
- * base,
- * the passes of an effect, the colour steps, a required technique, what a chosen technique needs, the tidying a wash
- * calls for). The search decides one technique at a time, taking the demand with the fewest techniques left, and
- * bounds
- * what is still to come by a feasible solution of the dual of its linear relaxation (dual ascent: each demand in turn
- * takes as high a price as the techniques' remaining minutes bear). Nothing is cut that could tie, so that ties are
- * broken as they must be.
+ * base, the passes of an effect, the colour steps, a required technique, what a chosen technique needs, the tidying a
+ * wash
+ * calls for). Passes that taper count towards a demand as far as they still reach it. The search decides one technique
+ * at a time, taking the demand with the fewest techniques left, and bounds what is still to come by a feasible solution
+ * of the dual of its linear relaxation (dual ascent: each demand in turn takes as high a price as the techniques'
+ * remaining minutes bear). Nothing is cut that could tie, so that ties are broken as they must be.
  */
 final class AreaSolver
 {
@@ -31,13 +30,13 @@ final class AreaSolver
     /** @var list<list<array{int, int, int}>> */
     private array $columns;
 
-    /** @var list<list<array{int, int, int}>> */
+    /** @var list<list<array{int, int, int, bool}>> */
     private array $serves;
 
     /** @var list<Candidate> */
     private array $candidates;
 
-    /** @var list<list<array{int, int}>> */
+    /** @var list<list<array{int, int, float}>> */
     private array $levels;
 
     /** @var list<bool> */
@@ -128,17 +127,10 @@ final class AreaSolver
         return $use === null
             ? null
             : new Choice(
-                array_map(function (array $u) use ($problem): ChosenTechnique {
-                    $candidate = $problem->candidates[$u[0]];
-
-                    return new ChosenTechnique(
-                        $candidate->technique,
-                        $candidate->index,
-                        $u[1],
-                        Extent::from($u[2]),
-                        $candidate->minutes[$u[2]],
-                    );
-                }, $use),
+                array_map(
+                    fn (array $u) => ChosenTechnique::of($problem->candidates[$u[0]], $u[1], Extent::from($u[2])),
+                    $use,
+                ),
             );
     }
 
@@ -165,14 +157,7 @@ final class AreaSolver
         }
         $techniques = [];
         foreach ($this->bestUse as [$i, $passes, $extent]) {
-            $candidate = $this->candidates[$i];
-            $techniques[] = new ChosenTechnique(
-                $candidate->technique,
-                $candidate->index,
-                $passes,
-                Extent::from($extent),
-                $candidate->minutes[$extent],
-            );
+            $techniques[] = ChosenTechnique::of($this->candidates[$i], $passes, Extent::from($extent));
         }
 
         return new Choice($techniques);
@@ -242,8 +227,8 @@ final class AreaSolver
 
             return;
         }
-        foreach ($this->levels[$pick] as [$passes, $extent]) {
-            $this->decide($pick, $passes, $extent, $minutes);
+        foreach ($this->levels[$pick] as [$passes, $extent, $takes]) {
+            $this->decide($pick, $passes, $extent, $minutes, $takes);
             if ($this->anyWillDo && $this->bestUse !== null) {
                 return;
             }
@@ -251,7 +236,7 @@ final class AreaSolver
     }
 
     /** Follows one level of a technique, and takes it back. */
-    private function decide(int $i, int $passes, int $extent, float $minutes): void
+    private function decide(int $i, int $passes, int $extent, float $minutes, float $takes): void
     {
         if ($passes === 0) {
             $this->decided[$i] = true;
@@ -271,15 +256,16 @@ final class AreaSolver
                 }
             }
         }
-        $cost = $minutes + $passes * $this->cost[4 * $i + $extent];
+        $cost = $minutes + $takes;
         if ($cost > $this->best + self::TIE) {
             return;
         }
 
         [$lacks, $active, $decided] = [$this->lacks, $this->active, $this->decided];
-        foreach ($this->serves[$i] as [$d, $least, $units]) {
+        foreach ($this->serves[$i] as [$d, $least, $units, $tapers]) {
             if ($extent >= $least) {
-                $this->lacks[$d] -= $passes * $units;
+                $reaching = $extent - $least + 1;
+                $this->lacks[$d] -= $units * ($tapers && $reaching < $passes ? $reaching : $passes);
             }
         }
         foreach ($this->raises[$i] as $d) {

@@ -7,21 +7,43 @@ namespace Ordotype\Core\Choice;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Technique;
 
-/** A technique as a plan uses it on an area: how many passes, how widely, minutes of one pass. */
+/**
+ * A technique as a plan uses it on an area: how many passes, how widely, minutes of each. Where the technique tapers,
+ * the extent is that of its first pass.
+ */
 final readonly class ChosenTechnique
 {
+    public int $passes;
+
+    /** @param  non-empty-list<float>  $minutesOf  each pass */
     public function __construct(
         public Technique $technique,
         public int $index,
-        public int $passes,
         public Extent $extent,
-        public float $minutesAPass,
+        public array $minutesOf,
     ) {
+        $this->passes = count($minutesOf);
+    }
+
+    public static function of(Candidate $candidate, int $passes, Extent $extent): self
+    {
+        $minutes = array_map(
+            fn (int $pass) => $candidate->minutes[$candidate->technique->extentOf($pass, $extent)->value],
+            range(1, max(1, $passes)),
+        );
+
+        return new self($candidate->technique, $candidate->index, $extent, $minutes);
     }
 
     public function minutes(): float
     {
-        return $this->passes * $this->minutesAPass;
+        return array_sum($this->minutesOf);
+    }
+
+    /** How widely a pass is done, from 1 on. */
+    public function extentOf(int $pass): Extent
+    {
+        return $this->technique->extentOf($pass, $this->extent);
     }
 
     /** Colour steps it counts for: only what is used on prominent parts or everywhere does. */
@@ -30,8 +52,11 @@ final readonly class ChosenTechnique
         return $this->extent->value >= Extent::Prominent->value ? $this->technique->credit * $this->passes : 0;
     }
 
-    public function with(int $passes): self
+    /** Without its last pass; null when that is the only one. */
+    public function withoutLast(): ?self
     {
-        return new self($this->technique, $this->index, $passes, $this->extent, $this->minutesAPass);
+        $minutes = array_slice($this->minutesOf, 0, -1);
+
+        return $minutes === [] ? null : new self($this->technique, $this->index, $this->extent, $minutes);
     }
 }

@@ -54,11 +54,13 @@ final class Conformance
      */
     public static function has(Requirement $requirement, array $used): int
     {
+        if ($requirement instanceof EffectRequirement) {
+            return $requirement->passesMet(self::delivered($requirement, $used));
+        }
         $have = 0;
         foreach ($used as $one) {
             $have += match (true) {
                 $requirement instanceof StepsRequirement => $one->credit(),
-                $requirement instanceof EffectRequirement => self::serves($requirement, $one) ? $one->passes : 0,
                 $requirement instanceof TechniqueRequirement => $one->technique->key === $requirement->technique &&
                 $one->extent->value >= $requirement->extent->value
                     ? $one->passes
@@ -70,11 +72,44 @@ final class Conformance
         return $have;
     }
 
-    /** What counts is the smaller of the extent used and the most the technique gives. */
+    /**
+     * The extents that passes deliver of an effect: the smaller of the pass's own and the most the technique gives.
+     *
+     * @param  list<ChosenTechnique>  $used
+     * @return list<int>
+     */
+    public static function delivered(EffectRequirement $requirement, array $used): array
+    {
+        $delivered = [];
+        foreach ($used as $one) {
+            $most = $requirement->deliveredBy($one->technique)->value;
+            for ($pass = 1; $most > 0 && $pass <= $one->passes; $pass++) {
+                $delivered[] = min($most, $one->extentOf($pass)->value);
+            }
+        }
+
+        return $delivered;
+    }
+
     public static function serves(EffectRequirement $requirement, ChosenTechnique $one): bool
     {
         return min($one->extent->value, $requirement->deliveredBy($one->technique)->value) >=
-            $requirement->extent->value;
+            $requirement->leastExtent();
+    }
+
+    /**
+     * What is left of a requirement when some work is done; null when nothing is.
+     *
+     * @param  list<ChosenTechnique>  $done
+     */
+    public static function left(Requirement $requirement, array $done): ?Requirement
+    {
+        return match (true) {
+            $requirement instanceof EffectRequirement => $requirement->after(self::delivered($requirement, $done)),
+            $requirement instanceof StepsRequirement,
+            $requirement instanceof TechniqueRequirement => $requirement->lessDone(self::has($requirement, $done)),
+            default => $requirement,
+        };
     }
 
     /**

@@ -18,10 +18,16 @@ final class SolverTables
     /** @var list<Candidate> those within the grade bar */
     public array $candidates = [];
 
-    /** @var list<float> minutes of one pass of candidate i at extent u, at 4i + u */
+    /**
+     * @var list<float> minutes of one pass of candidate i at extent u, at 4i + u; after these, of all passes of those
+     * levels that taper
+     */
     public array $cost = [];
 
-    /** @var list<list<array{int, int}>> by candidate: the [passes, extent] it can usefully have, cheapest first */
+    /**
+     * @var list<list<array{int, int, float}>> by candidate: the [passes, extent of the first, minutes] it can usefully
+     * have, cheapest first
+     */
     public array $levels = [];
 
     /** @var list<bool> */
@@ -46,12 +52,15 @@ final class SolverTables
     public array $active = [];
 
     /**
-     * @var list<list<array{int, int, int}>> by demand: [candidate, place in cost, units a pass] for each useful
+     * @var list<list<array{int, int, int}>> by demand: [candidate, place in cost, units for that cost] for each useful
      * extent
      */
     public array $columns = [];
 
-    /** @var list<list<array{int, int, int}>> by candidate: [demand, least extent that counts, units a pass] */
+    /**
+     * @var list<list<array{int, int, int, bool}>> by candidate: [demand, least extent that counts, units a pass,
+     * whether passes that have tapered below that extent do not count]
+     */
     public array $serves = [];
 
     public ?int $mostCredit = null;
@@ -62,6 +71,9 @@ final class SolverTables
 
     /** @var list<array<int, array{int, int}>> by demand: candidate to [least extent that counts, units a pass] */
     private array $members = [];
+
+    /** @var array<int, true> demands to which each pass counts by its own extent */
+    private array $byPass = [];
 
     /** @var array<string, TechniqueRequirement> by technique */
     private array $required = [];
@@ -174,13 +186,15 @@ final class SolverTables
             $this->demand($requirement->passes, [$this->place[$key] => [$requirement->extent->value, 1]], true);
         }
         foreach ($this->effects as $requirement) {
-            $members = [];
-            foreach ($this->candidates as $i => $candidate) {
-                if ($requirement->isServedBy($candidate->technique)) {
-                    $members[$i] = [$requirement->extent->value, 1];
+            foreach ($requirement->thresholds() as $extent => $passes) {
+                $members = [];
+                foreach ($this->candidates as $i => $candidate) {
+                    if ($requirement->deliveredBy($candidate->technique)->value >= $extent) {
+                        $members[$i] = [$extent, 1];
+                    }
                 }
+                $this->byPass[$this->demand($passes, $members, true)] = true;
             }
-            $this->demand($requirement->passes, $members, true);
         }
         if ($this->steps !== null && $this->steps->min > 0) {
             $members = [];
@@ -251,24 +265,45 @@ final class SolverTables
         $this->serves = array_fill(0, count($this->candidates), []);
         foreach ($this->members as $d => $members) {
             foreach ($members as $i => [$least, $units]) {
-                $this->serves[$i][] = [$d, $least, $units];
+                $tapers = isset($this->byPass[$d]) && $least > 1 && $this->candidates[$i]->technique->taper === true;
+                $this->serves[$i][] = [$d, $least, $units, $tapers];
             }
         }
-        $useful = [];
+        $this->columns = array_fill(0, count($this->members), []);
         foreach ($this->candidates as $i => $candidate) {
-            $useful[$i] = $this->usefulExtents($i, $candidate);
-            $this->levels[] = $this->levelsOf($i, $candidate, $useful[$i]);
-        }
-        foreach ($this->members as $members) {
-            $columns = [];
-            foreach ($members as $i => [$least, $units]) {
-                foreach ($useful[$i] as $extent) {
-                    if ($extent >= $least) {
-                        $columns[] = [$i, 4 * $i + $extent, $units];
+            $extents = $this->usefulExtents($i, $candidate);
+            $levels = $this->levelsOf($i, $candidate, $extents);
+            if ($candidate->technique->taper === true) {
+                $this->layOutTapering($i, $levels);
+            } else {
+                foreach ($this->serves[$i] as [$d, $least, $units]) {
+                    foreach ($extents as $extent) {
+                        if ($extent >= $least) {
+                            $this->columns[$d][] = [$i, 4 * $i + $extent, $units];
+                        }
                     }
                 }
             }
-            $this->columns[] = $columns;
+            $this->levels[] = isset($this->required[$candidate->technique->key]) ? $levels : [...$levels, [0, 0, 0.0]];
+        }
+    }
+
+    /**
+     * Passes that taper do not cost alike, so that each level is a column of its own.
+     *
+     * @param  list<array{int, int, float}>  $levels
+     */
+    private function layOutTapering(int $i, array $levels): void
+    {
+        foreach ($levels as [$passes, $extent, $minutes]) {
+            $place = count($this->cost);
+            $this->cost[] = $minutes;
+            foreach ($this->serves[$i] as [$d, $least, $units, $tapers]) {
+                if ($extent >= $least) {
+                    $reaching = $tapers ? min($passes, $extent - $least + 1) : $passes;
+                    $this->columns[$d][] = [$i, $place, $units * $reaching];
+                }
+            }
         }
     }
 
@@ -278,8 +313,12 @@ final class SolverTables
     private function usefulExtents(int $i, Candidate $candidate): array
     {
         $extents = [];
-        foreach ($this->serves[$i] as [$d, $least]) {
+        foreach ($this->serves[$i] as [$d, $least, , $tapers]) {
             $extents[$least] = true;
+            // Begun wider, more of its passes still reach the extent.
+            for ($wider = $least + 1; $tapers && $wider <= min(3, $least + $this->asked[$d] - 1); $wider++) {
+                $extents[$wider] = true;
+            }
         }
         if ($candidate->isAlwaysFull()) {
             $extents = $extents === [] ? [] : [Extent::Full->value => true];
@@ -299,7 +338,7 @@ final class SolverTables
      * For no more passes than the longest of the demands it serves asks for.
      *
      * @param  list<int>  $extents
-     * @return list<array{int, int}> [passes, extent], cheapest first; none of it last, unless it is required
+     * @return list<array{int, int, float}> [passes, extent of the first, minutes], cheapest first
      */
     private function levelsOf(int $i, Candidate $candidate, array $extents): array
     {
@@ -311,19 +350,24 @@ final class SolverTables
                 continue;
             }
             $most = 0;
-            foreach ($this->serves[$i] as [$d, $least, $units]) {
+            foreach ($this->serves[$i] as [$d, $least, $units, $tapers]) {
                 if ($least <= $extent) {
-                    $most = max($most, (int) ceil($this->asked[$d] / $units));
+                    $useful = (int) ceil($this->asked[$d] / $units);
+                    $most = max($most, $tapers ? min($useful, $extent - $least + 1) : $useful);
                 }
             }
             $most = min($this->isBase[$i] ? 1 : $this->passesLeft($candidate), $most);
-            for ($passes = $must === null ? 1 : $must->passes; $passes <= $most; $passes++) {
-                $levels[] = [$passes * $this->cost[4 * $i + $extent], $passes, -$extent];
+            $minutes = 0.0;
+            for ($passes = 1; $passes <= $most; $passes++) {
+                $at = $candidate->technique->taper === true ? max(1, $extent - $passes + 1) : $extent;
+                $minutes += $this->cost[4 * $i + $at];
+                if ($passes >= ($must->passes ?? 1)) {
+                    $levels[] = [$minutes, $passes, -$extent];
+                }
             }
         }
         sort($levels);
-        $levels = array_map(fn (array $l): array => [$l[1], -$l[2]], $levels);
 
-        return $must === null ? [...$levels, [0, 0]] : $levels;
+        return array_map(fn (array $l): array => [$l[1], -$l[2], $l[0]], $levels);
     }
 }

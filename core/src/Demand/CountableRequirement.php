@@ -9,7 +9,4 @@ interface CountableRequirement
 {
     /** The least that meets it: passes, or colour steps. */
     public function floor(): int;
-
-    /** What is left of it when so much is done; null when nothing is. */
-    public function lessDone(int $done): ?Requirement;
 }

@@ -17,6 +17,7 @@ final readonly class EffectRequirement extends Requirement implements CountableR
      * @param  list<Reason>  $reasons
      * @param  list<Effect>  $effects  any of them counts
      * @param  list<string>|null  $by  keys of techniques; null: any
+     * @param  list<int>  $there  extents that passes which are done already deliver, widest first
      */
     public function __construct(
         ?string $area,
@@ -26,6 +27,7 @@ final readonly class EffectRequirement extends Requirement implements CountableR
         public Extent $extent,
         public int $passes,
         public ?array $by,
+        public array $there = [],
     ) {
         parent::__construct($area, $reasons, $severity);
     }
@@ -57,6 +59,54 @@ final readonly class EffectRequirement extends Requirement implements CountableR
         }
 
         return $most;
+    }
+
+    /**
+     * Passes that must reach an extent, by the extent, widest first: of p passes at extent e, for each j below p, j + 1
+     * of them max(spot, e − j). What is there is taken off.
+     *
+     * @return array<int, int>
+     */
+    public function thresholds(): array
+    {
+        $asked = [];
+        $most = 0;
+        for ($extent = $this->extent->value; $extent >= Extent::Spot->value; $extent--) {
+            $passes =
+                $extent === Extent::Spot->value
+                    ? $this->passes
+                    : min($this->passes, $this->extent->value - $extent + 1);
+            if ($passes > $most) {
+                $most = $passes;
+                $left = $passes - count(array_filter($this->there, fn (int $reached) => $reached >= $extent));
+                $asked += $left > 0 ? [$extent => $left] : [];
+            }
+        }
+
+        return $asked;
+    }
+
+    /**
+     * How many of its passes are met in their turn by passes that deliver these extents.
+     *
+     * @param  list<int>  $delivered
+     */
+    public function passesMet(array $delivered): int
+    {
+        rsort($delivered);
+        for ($met = 0; $met < min($this->passes, count($delivered)); $met++) {
+            if ($delivered[$met] < max(Extent::Spot->value, $this->extent->value - $met)) {
+                break;
+            }
+        }
+
+        return $met;
+    }
+
+    /** The least extent at which a pass counts towards it. */
+    public function leastExtent(): int
+    {
+        return max(Extent::Spot->value, $this->extent->value - $this->passes + 1);
     }
 
     /** Whether a technique, used widely enough, counts towards it. */
@@ -102,19 +152,26 @@ final readonly class EffectRequirement extends Requirement implements CountableR
         );
     }
 
-    public function lessDone(int $done): ?self
+    /**
+     * What is left of it when some passes are done; null when nothing is.
+     *
+     * @param  list<int>  $delivered  extents they deliver of it
+     */
+    public function after(array $delivered): ?self
     {
-        return $done >= $this->passes
-            ? null
-            : new self(
-                $this->area,
-                $this->reasons,
-                $this->severity,
-                $this->effects,
-                $this->extent,
-                $this->passes - $done,
-                $this->by,
-            );
+        rsort($delivered);
+        $left = new self(
+            $this->area,
+            $this->reasons,
+            $this->severity,
+            $this->effects,
+            $this->extent,
+            $this->passes,
+            $this->by,
+            $delivered,
+        );
+
+        return $left->thresholds() === [] ? null : $left;
     }
 
     /** Effects are joined by {@see implies}, not by subject. */

@@ -260,10 +260,11 @@ final class ReleaseReader
                 continue;
             }
             $technique = $request->standard->technique($key);
-            $passes = $node->int('passes', 1, 999);
+            $passes = max(1, $node->int('passes', 1, 999));
             $index = (int) array_search($technique, $request->standard->techniques, true);
-            $minutes = $node->number('minutes', 0) / max(1, $passes);
-            $chosen[] = new ChosenTechnique($technique, $index, $passes, $node->get('extent')->asExtent(), $minutes);
+            // A release says what all passes take together; what each takes stands with its steps.
+            $minutes = array_fill(0, $passes, $node->number('minutes', 0) / $passes);
+            $chosen[] = new ChosenTechnique($technique, $index, $node->get('extent')->asExtent(), $minutes);
         }
 
         return $chosen;

@@ -49,7 +49,7 @@ final class TechniqueFormat
 
     public static function read(Node $node): Technique
     {
-        $node->keys(self::REQUIRED, ['retired', 'mark_mm']);
+        $node->keys(self::REQUIRED, ['retired', 'mark_mm', 'taper']);
         $effects = self::effects($node);
         $suits = self::suits($node);
         $whole = $node->bool('whole');
@@ -91,6 +91,7 @@ final class TechniqueFormat
             notes: self::notes($node->get('notes')),
             retired: $node->has('retired') ? $node->bool('retired') : null,
             markMm: $node->has('mark_mm') ? $node->number('mark_mm', 0.001, 100) : null,
+            taper: $node->has('taper') ? $node->bool('taper') : null,
         );
     }
 
@@ -174,7 +175,7 @@ final class TechniqueFormat
             ],
         ] +
             array_filter(
-                ['retired' => $technique->retired, 'mark_mm' => $technique->markMm],
+                ['retired' => $technique->retired, 'mark_mm' => $technique->markMm, 'taper' => $technique->taper],
                 fn (mixed $v) => $v !== null,
             ));
     }

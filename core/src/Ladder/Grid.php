@@ -151,9 +151,10 @@ final readonly class Grid
             Effect::HighlightRaised,
             Effect::Blend,
             Effect::Tint,
+            Effect::Tone,
             Effect::Texture,
             Effect::Reflect => 'Light',
-            Effect::HighlightSpot, Effect::Glow, Effect::PickOut => 'Detail',
+            Effect::HighlightSpot, Effect::TintOver, Effect::Glow, Effect::PickOut => 'Detail',
             default => self::phaseGroup(Phase::of($this->giver($effect))),
         };
     }

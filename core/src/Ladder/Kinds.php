@@ -11,6 +11,7 @@ use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\StepsClause;
@@ -75,26 +76,33 @@ final readonly class Kinds
         return true;
     }
 
-    /** @return list<Technique> those that fit the area and give what the clause asks at its extent */
-    public function serving(EffectClause $clause, Area $area): array
+    /**
+     * @param  Extent|null  $least  how widely; null: at the clause's own extent
+     * @return list<Technique> those that fit the area and give what the clause asks so widely
+     */
+    public function serving(EffectClause $clause, Area $area, ?Extent $least = null): array
     {
         $onAreas = $this->isOnAreas($clause);
 
         return array_values(
             array_filter(
-                $this->servedBy($clause),
+                $this->servedBy($clause, $least),
                 fn (Technique $t) => $t->retired !== true && ($onAreas ? DemandResolver::fits($t, $area) : $t->whole),
             ),
         );
     }
 
-    /** @return list<Technique> those that give what the clause asks at its extent, retired ones too */
-    public function servedBy(EffectClause $clause): array
+    /** @return list<Technique> those that give what the clause asks so widely, retired ones too */
+    public function servedBy(EffectClause $clause, ?Extent $least = null): array
     {
-        $asked = self::asked($clause);
+        $least ??= $clause->extent();
+        $asked = self::asked($clause)." $least->value";
         if (! isset($this->served[$asked])) {
             $requirement = Strength::requirement($clause);
-            $serving = array_filter($this->standard->techniques, $requirement->isServedBy(...));
+            $serving = array_filter(
+                $this->standard->techniques,
+                fn (Technique $t) => $requirement->deliveredBy($t)->value >= $least->value,
+            );
             $this->served[$asked] = array_values($serving);
         }
 

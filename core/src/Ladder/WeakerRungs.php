@@ -204,10 +204,8 @@ final readonly class WeakerRungs
                 return true;
             }
             $asked = Strength::requirement($clause);
-            // Whatever can give the stronger one gives this one too.
             if ($other instanceof EffectClause) {
-                $serving = $this->kinds->serving($other, $area);
-                if ($serving !== [] && array_filter($serving, fn (Technique $t) => ! $asked->isServedBy($t)) === []) {
+                if ($this->givesAsMuch($other, $asked, $area)) {
                     return true;
                 }
             } elseif ($other instanceof TechniqueClause && $this->requires($other, $asked, $high, $area, $sculpt)) {
@@ -216,6 +214,20 @@ final readonly class WeakerRungs
         }
 
         return false;
+    }
+
+    /** Whether, pass by pass, whatever can give what the stronger one asks gives what this one asks too. */
+    private function givesAsMuch(EffectClause $stronger, EffectRequirement $asked, Area $area): bool
+    {
+        foreach ($asked->thresholds() as $extent => $passes) {
+            $serving = $this->kinds->serving($stronger, $area, $stronger->extent()->narrower($passes - 1));
+            $less = array_filter($serving, fn (Technique $t) => $asked->deliveredBy($t)->value < $extent);
+            if ($serving === [] || $less !== []) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function requires(

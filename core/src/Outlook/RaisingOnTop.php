@@ -10,7 +10,6 @@ use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conformance;
 use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\CountableRequirement;
 use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\Requirement;
@@ -254,10 +253,7 @@ final readonly class RaisingOnTop
     {
         $requirements = [];
         foreach ($problem->requirements as $requirement) {
-            $less =
-                $requirement instanceof CountableRequirement
-                    ? $requirement->lessDone(Conformance::has($requirement, $counted))
-                    : $requirement;
+            $less = Conformance::left($requirement, $counted);
             $requirements = $less === null ? $requirements : [...$requirements, $less];
         }
         $given = $problem->given;

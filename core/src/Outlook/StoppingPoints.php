@@ -378,19 +378,17 @@ final class StoppingPoints
      */
     public static function used(array $steps): array
     {
-        $used = [];
+        $used = $minutes = [];
         foreach ($steps as $step) {
-            $before = $used[$step->catalogue] ?? null;
-            $used[$step->catalogue] = new ChosenTechnique(
-                $step->technique,
-                $step->catalogue,
-                ($before->passes ?? 0) + 1,
-                $step->extent,
-                $step->minutes,
-            );
+            $before = $used[$step->catalogue] ?? $step;
+            $used[$step->catalogue] = $before->extent->value >= $step->extent->value ? $before : $step;
+            $minutes[$step->catalogue][] = $step->minutes;
         }
         ksort($used);
 
-        return array_values($used);
+        return array_map(
+            fn (Step $s) => new ChosenTechnique($s->technique, $s->catalogue, $s->extent, $minutes[$s->catalogue]),
+            array_values($used),
+        );
     }
 }

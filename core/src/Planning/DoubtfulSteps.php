@@ -37,12 +37,12 @@ final readonly class DoubtfulSteps
         $warnings = [];
         foreach ($steps as $step) {
             $area = $step->area;
-            if ($area === null || $step->pass > 1) {
+            if ($area === null || isset($warnings[$step->place()->id])) {
                 continue;
             }
             $doubt = $this->doubt($area, $step, $noticed);
             if ($doubt !== null) {
-                $warnings[] = new Warning(
+                $warnings[$step->place()->id] = new Warning(
                     WarningKind::HardlySeen,
                     $area,
                     $step->technique,
@@ -53,7 +53,7 @@ final readonly class DoubtfulSteps
             }
         }
 
-        return $warnings;
+        return array_values($warnings);
     }
 
     private function doubt(Area $area, Step $step, float $noticed): ?Doubt

@@ -86,7 +86,7 @@ final readonly class PlanWarnings
     /** @return list<Warning> what is timed by the piece where the map counts nothing */
     private function nothingCounted(): array
     {
-        $takesNoTime = fn (ChosenTechnique $u): bool => $u->technique->perPiece > 0 && $u->minutesAPass <= 0.0;
+        $takesNoTime = fn (ChosenTechnique $u): bool => $u->technique->perPiece > 0 && $u->minutes() <= 0.0;
         $warnings = [];
         foreach ($this->chosen->areas as $planned) {
             foreach ($planned->demand->area?->count === 0 ? $planned->choice->techniques ?? [] : [] as $used) {

@@ -120,7 +120,7 @@ final class SpareMinutes
                 continue;
             }
             $minutes = $candidate->minutes[Extent::Full->value];
-            $use = new ChosenTechnique($technique, $index, 1, Extent::Full, $minutes);
+            $use = ChosenTechnique::of($candidate, 1, Extent::Full);
             $rounded = ceil($minutes * self::HALF - self::TIE) / self::HALF;
             $extras[] = new Extra($area, $use, $rounded, self::notice($area, $technique), ! $allowed);
         }

@@ -52,16 +52,16 @@ final readonly class StepList
         $steps = [];
         foreach ($planned->choice->techniques as $used) {
             $because = $this->reasons->of($planned, $used, $planned->choice->techniques);
-            $handling = min($used->minutesAPass, $used->technique->handling * $area->access * $pace);
-            for ($pass = 1; $pass <= $used->passes; $pass++) {
+            $handling = $used->technique->handling * $area->access * $pace;
+            foreach ($used->minutesOf as $before => $minutes) {
                 $steps[] = new Step(
                     $area,
                     $used->technique,
                     $used->index,
-                    $pass,
-                    $used->extent,
-                    $used->minutesAPass,
-                    $handling,
+                    $before + 1,
+                    $used->extentOf($before + 1),
+                    $minutes,
+                    min($minutes, $handling),
                     $because,
                 );
             }
@@ -90,7 +90,7 @@ final readonly class StepList
                 $used->index,
                 1,
                 Extent::Full,
-                $used->minutesAPass,
+                $used->minutes(),
                 0.0,
                 $because,
                 $colour,

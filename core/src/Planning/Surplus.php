@@ -95,8 +95,8 @@ final readonly class Surplus
         foreach ($used as $one) {
             if ($one->technique->key !== $technique) {
                 $left[] = $one;
-            } elseif ($one->passes > 1) {
-                $left[] = $one->with($one->passes - 1);
+            } elseif (($fewer = $one->withoutLast()) !== null) {
+                $left[] = $fewer;
             }
         }
 

@@ -21,8 +21,10 @@ enum Phase: int
     case Tidy = 70;
     case RaisedLight = 80;
     case BlendAndTint = 90;
+    case Tone = 95;
     case EdgeLight = 100;
     case PointLight = 110;
+    case TintOver = 115;
     case Lines = 120;
     case Detail = 130;
     case DecalGloss = 140;
@@ -77,6 +79,8 @@ enum Phase: int
             $gives(Effect::Shade) && $gives(Effect::HighlightRaised) => self::BlendAndTint,
             $gives(Effect::Shade) => self::Shade,
             $gives(Effect::HighlightRaised) => self::RaisedLight,
+            $gives(Effect::Tone) => self::Tone,
+            $gives(Effect::TintOver) => self::TintOver,
             $gives(Effect::HighlightSpot) => self::PointLight,
             $gives(Effect::HighlightEdge) => self::EdgeLight,
             $gives(Effect::Separate, Effect::SeparateTinted, Effect::Reflect) => self::Lines,

@@ -17,6 +17,8 @@ enum Effect: string
     case HighlightSpot = 'highlight_spot';
     case Blend = 'blend';
     case Tint = 'tint';
+    case TintOver = 'tint_over';
+    case Tone = 'tone';
     case Texture = 'texture';
     case Separate = 'separate';
     case SeparateTinted = 'separate_tinted';

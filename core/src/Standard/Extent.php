@@ -33,6 +33,12 @@ enum Extent: int
         };
     }
 
+    /** So many extents less, never less than a spot. */
+    public function narrower(int $by): self
+    {
+        return self::from(max(self::Spot->value, $this->value - $by));
+    }
+
     /** Share of the full hand time that work at this extent takes (common practice, no source). */
     public function timeFactor(): float
     {

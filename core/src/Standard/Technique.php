@@ -25,6 +25,7 @@ final readonly class Technique
      * @param  list<Material>  $neverOn
      * @param  list<string>  $excludes  keys of techniques that do not go together with this one on an area
      * @param  list<Effect>  $needs
+     * @param  bool|null  $taper  whether each further pass covers one extent less than the one before
      */
     public function __construct(
         public string $key,
@@ -54,6 +55,7 @@ final readonly class Technique
         public TechniqueNotes $notes,
         public ?bool $retired = null,
         public ?float $markMm = null,
+        public ?bool $taper = null,
     ) {
         $effects = array_map(
             fn (string $effect, Extent $most) => "$effect $most->value",
@@ -65,6 +67,7 @@ final readonly class Technique
             $this->whole ? 'whole' : '',
             $this->maxPasses,
             $this->tidied ? 'tidied' : '',
+            $this->taper === true ? 'taper' : '',
             ...$effects,
             '-',
             ...$this->excludes,
@@ -90,6 +93,12 @@ final readonly class Technique
         }
 
         return false;
+    }
+
+    /** How widely a pass is done, from 1 on, when the first is done at the given extent. */
+    public function extentOf(int $pass, Extent $first): Extent
+    {
+        return $this->taper === true ? $first->narrower($pass - 1) : $first;
     }
 
     /** Whether either of the two names the other among what it does not go together with on an area. */

@@ -70,6 +70,8 @@ final class Terms
             Effect::HighlightEdge => 'fine light lines along the edges',
             Effect::HighlightSpot => 'a last spark of light on the sharpest points',
             Effect::Blend => 'soft transitions from dark to light',
+            Effect::TintOver => 'clear colour over a light spot',
+            Effect::Tone => 'finished lights toned together',
             Effect::Tint => 'a hint of a second colour in the shadows',
             Effect::Texture => 'painted texture, such as weave or grain',
             Effect::Separate => 'dark lines where two parts meet',
