@@ -16,7 +16,8 @@ use Throwable;
 
 /**
  * Brings the tables up to date, or leaves them as they were. MariaDB cannot take back half a migration, so the studio
- * is kept in a file first; a note beside it says that the change is under way, until it is done. What failed is put back
+ * is kept in a file first; a note beside it says that the change is under way, until it is done. What failed is put
+ * back
  * at once, what was cut off at the next start.
  */
 final class Upgrade

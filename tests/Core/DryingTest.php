@@ -7,6 +7,7 @@ namespace Tests\Core;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Slip;
 use Ordotype\Core\Sequencing\Step;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
@@ -142,7 +143,9 @@ final class DryingTest extends TestCase
         foreach ($plan->work->passes as $pass) {
             $steps = array_map(fn (int $i) => $plan->work->steps[$i], $pass->steps);
             // Within a pass each model gets all areas before the next; the handling is counted once.
-            $share = $pass->minutes / max(1e-9, array_sum(array_map(fn (Step $s) => $s->minutes, $steps)));
+            // Slips are put right after the areas of the pass.
+            $own = $pass->minutes - array_sum(array_map(fn (Slip $s) => $s->minutes, $pass->slips));
+            $share = $own / max(1e-9, array_sum(array_map(fn (Step $s) => $s->minutes, $steps)));
             $into =
                 array_filter($pass->steps, fn (int $i) => in_array(Rule::WhileWet, $plan->work->held[$i], true)) !==
                 [];

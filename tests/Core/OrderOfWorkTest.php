@@ -6,6 +6,9 @@ namespace Tests\Core;
 
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Method\Method;
+use Ordotype\Core\Method\School;
 use Ordotype\Core\Planning\Arrangement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
@@ -50,7 +53,8 @@ final class OrderOfWorkTest extends TestCase
             self::assertSame([], $broken, "seed $seed");
             $checked++;
         }
-        self::assertGreaterThanOrEqual(440, $checked, "$circles plans had rules in a circle");
+        self::assertLessThanOrEqual(2, $circles, 'plans of random figures have rules in a circle');
+        self::assertGreaterThanOrEqual(498, $checked);
     }
 
     public function test_every_step_is_in_one_pass_and_passes_share_a_pot(): void
@@ -113,25 +117,25 @@ final class OrderOfWorkTest extends TestCase
      */
     public static function circles(): iterable
     {
-        yield 'a gem, what lies over it, and its ring over that' => [
+        yield 'a gem in the hair of a face that it touches' => [
             [
-                'gem' => ['material' => 'plate', 'layer' => 1, 'surround' => 'ring', 'touches' => ['strap']],
-                'strap' => ['layer' => 3, 'touches' => ['ring']],
-                'ring' => ['layer' => 5],
+                'gem' => ['material' => 'plate', 'layer' => 1, 'surround' => 'hair', 'touches' => ['face']],
+                'face' => ['material' => 'skin', 'focus' => 3, 'layer' => 3, 'touches' => ['hair']],
+                'hair' => ['material' => 'hair_fur', 'layer' => 5],
             ],
-            [],
+            ['face' => 'point_highlight'],
             [],
             [Rule::InnerFirst, Rule::RingThenGem],
         ];
-        yield 'a tooth, what lies over it, and the skin over that' => [
+        yield 'three that each sit in the next' => [
             [
-                'tooth' => ['material' => 'teeth_claw', 'layer' => 1, 'touches' => ['strap', 'skin']],
-                'strap' => ['layer' => 3, 'touches' => ['skin']],
-                'skin' => ['material' => 'skin', 'layer' => 5],
+                'one' => ['material' => 'plate', 'surround' => 'two'],
+                'two' => ['material' => 'plate', 'surround' => 'three'],
+                'three' => ['material' => 'plate', 'surround' => 'one'],
             ],
-            ['skin' => 'recess_shade'],
             [],
-            [Rule::Phase, Rule::InnerFirst, Rule::SkinThenTeeth],
+            [],
+            [Rule::RingThenGem],
         ];
         yield 'drybrushed metal in a ring that lies over its neighbour' => [
             [
@@ -147,7 +151,7 @@ final class OrderOfWorkTest extends TestCase
             ],
             ['boss' => 'metal_drybrush_base'],
             ['undercoat' => 'dark'],
-            [Rule::MessFirst, Rule::InnerFirst, Rule::RingThenGem],
+            [Rule::InnerFinished, Rule::InnerFirst, Rule::RingThenGem],
         ];
         yield 'metals first, in a ring that lies over what is not metal' => [
             [
@@ -643,12 +647,34 @@ final class OrderOfWorkTest extends TestCase
         ];
         $standard = self::$standard ??= Demo::standard();
         $tier = $pick(['muster', 'company', 'banner', 'cabinet', 'centrepiece']);
+        $colours = [
+            ['base' => '#506070', 'shades' => ['#203040'], 'lights' => ['#8090a0', '#c0d0e0']],
+            ['base' => '#705040', 'shades' => ['#203040'], 'lights' => ['#a08070']],
+            ['base' => '#608050', 'shades' => ['#102010', '#001000'], 'lights' => ['#90b080', '#d0f0c0']],
+            ['base' => '#909090', 'shades' => ['#303030'], 'lights' => ['#c0c0c0']],
+        ];
+        $scheme = array_map(fn () => $pick($colours), $areas);
+        $method = ['format' => MethodFormat::WORD];
+        foreach (School::cases() as $school) {
+            if ($random->getInt(1, 3) === 1) {
+                $method[$school->value] = $pick($school->answers());
+            }
+        }
 
         return Demo::planner()->plan(
             new PlanRequest(
                 $standard,
                 $standard->tier($tier),
                 Demo::sculptOf($areas, ['role' => $pick(['regular', 'hero']), 'parts' => ['shield']]),
+                SchemeFormat::read(
+                    Demo::object([
+                        'format' => SchemeFormat::WORD,
+                        'name' => 'S',
+                        'slots' => (object) [],
+                        'areas' => $scheme,
+                    ]),
+                ),
+                $seed % 4 === 0 ? new Method() : MethodFormat::read(Demo::object($method)),
                 pieces: $pick([1, 5, 12]),
             ),
         );

@@ -33,18 +33,15 @@ final class PlanReportTest extends TestCase
     public function test_more_light_passes_split_the_largest_gap_once_and_then_repeat(): void
     {
         self::assertSame(['#505050', '#505050 + #909090 1:1', '#909090', '#b0b0b0'], $this->lights(4));
+        self::assertSame(
+            ['#505050', '#505050 + #909090 1:1', '#909090', '#b0b0b0', '#505050', '#909090', '#b0b0b0'],
+            $this->lights(7),
+            'four layers and three edges share the tones: each technique counts its own passes',
+        );
         $plan = null;
         self::assertSame(
-            [
-                '#303030 + #505050 1:1',
-                '#505050',
-                '#505050 + #909090 1:1',
-                '#909090',
-                '#909090 + #b0b0b0 1:1',
-                '#b0b0b0',
-                '#b0b0b0',
-            ],
-            $this->lights(7, $plan),
+            ['#303030 + #909090 1:1', '#909090', '#909090', '#909090'],
+            $this->lights(4, $plan, ['#909090']),
         );
         self::assertContains('light_repeated', array_map(fn ($w) => $w->kind->value, $plan->warnings));
     }

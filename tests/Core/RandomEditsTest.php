@@ -131,7 +131,7 @@ final class RandomEditsTest extends TestCase
             foreach ($plan->areas as $planned) {
                 $steps = array_filter(
                     $plan->work->steps,
-                    fn (Step $s) => $s->area?->key === $planned->demand->area?->key && $s->phase !== Phase::JointTidy,
+                    fn (Step $s) => $s->area?->key === $planned->demand->area?->key && ! $s->isBeside(),
                 );
                 self::assertEqualsWithDelta(
                     $planned->minutes(),

@@ -117,7 +117,7 @@ final class RandomUnitsTest extends TestCase
                         )
                     ) {
                         self::assertLessThanOrEqual(
-                            OrderChecker::phase($later) + 9.0,
+                            OrderChecker::phase($later) + 18,
                             OrderChecker::phase($earlier),
                             $where,
                         );

@@ -137,7 +137,12 @@ final class SchoolsTest extends TestCase
             function (Plan $with) use ($first): void {
                 $join = $first($with, fn (Step $s) => $s->technique->key === 'join_base');
                 self::assertGreaterThan(
-                    max(self::placesOf($with, fn (Step $s) => $s->area?->rank->value === 'ground')),
+                    max(
+                        self::placesOf(
+                            $with,
+                            fn (Step $s) => $s->area?->rank->value === 'ground' && $s->technique->key !== 'rim_paint',
+                        ),
+                    ),
                     $join,
                 );
             },

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Ordotype\Core\Method\School;
+
 /** What is arranged for a unit before it goes to the bench. */
 final class ArrangementTest extends StudioTestCase
 {
@@ -151,7 +153,7 @@ final class ArrangementTest extends StudioTestCase
     {
         $unit = $this->unit('26-041', 1);
         $schools = $this->api('lead', 'GET', "units/$unit->id/schools", null, 200);
-        self::assertCount(13, $schools->json('schools'));
+        self::assertCount(count(School::cases()), $schools->json('schools'));
         $edges = collect($schools->json('schools'))->firstWhere('school', 'edges');
         self::assertNull($edges['answer']);
         $minutes = array_column($edges['answers'], 'minutes', 'answer');

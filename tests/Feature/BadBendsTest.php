@@ -233,6 +233,7 @@ final class BadBendsTest extends StudioTestCase
             'aims.chosen',
             'best',
         );
+        $keys = array_column($this->api('lead', 'GET', "units/$unit->id/plan", null, 200)->json('plan.steps'), 'key');
         $this->api(
             'lead',
             'PUT',

@@ -69,8 +69,7 @@ final class BentPlanTest extends StudioTestCase
         $plan = $this->plan($unit->id);
         $keys = array_column($plan->json('plan.steps'), 'key');
         self::assertSame($keys, array_values(array_unique($keys)));
-        $base = $this->first($keys, 'boots:');
-        $wash = $this->first(array_slice($keys, $base), 'trousers:') + $base;
+        $wash = $this->first($keys, 'boots:');
         $move = $this->api('lead', 'POST', "units/$unit->id/move", ['step' => $keys[$wash], 'to' => 0], 200);
         self::assertContains('phase', array_column($move->json('broken'), 'rule'));
         self::assertNull($move->json('waiting_then'));
@@ -520,8 +519,8 @@ final class BentPlanTest extends StudioTestCase
             array_flip($piece->logs()->whereNull('covered_by')->pluck('step')->all()),
         );
         $minutes = array_sum(array_column($left, 'minutes'));
-        // By area rather than by passes, so somewhat more than what was told.
-        self::assertGreaterThanOrEqual($finished->json('minutes') - 0.5, $minutes);
+        // By area rather than by passes, so somewhat more than what was told; what strays is told with the passes.
+        self::assertGreaterThanOrEqual($finished->json('minutes') * 0.9, $minutes);
         self::assertLessThan($finished->json('minutes') * 1.5, $minutes);
         self::assertContains('final_look', array_map(fn (WantedStep $s) => $s->technique->key, $left));
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => array_keys($left)], 200);

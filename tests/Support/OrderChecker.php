@@ -4,258 +4,687 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Ordotype\Core\Method\School;
 use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 
 /**
- * Holds a finished order against the rules of order, from the table of the rules and technique keys alone. No method.
+ * Holds a finished order against the rules of order, from the table of the rules and the keys of the catalogue alone.
+ * It asks nothing of the code that lays the order: places, turns and what yields to what are read again here.
  */
 final class OrderChecker
 {
-    private const PHASES = [
-        'prepare' => 0,
-        'undercoat' => 1,
-        'value' => 2,
-        'underlay' => 3,
-        'base' => 4,
-        'spray_fade' => 5,
-        'shade' => 6,
-        'tidy' => 7,
-        'raised' => 8,
-        'blend' => 9,
-        'tone' => 9.5,
-        'edge' => 10,
-        'point' => 11,
-        'tint_over' => 11.5,
-        'line' => 12,
-        'detail' => 13,
-        'decal_gloss' => 14,
-        'mark' => 15,
-        'wear' => 16,
-        'g_texture' => 16.1,
-        'g_colour' => 16.2,
-        'g_shade' => 16.3,
-        'g_light' => 16.4,
-        'g_scene' => 16.5,
-        'matt' => 17,
-        'g_plants' => 17.5,
-        'gloss' => 18,
-        'rim' => 18.5,
-        'join' => 19,
-        'check' => 20,
+    /** The places of the table, each technique with the one it has by its effects. */
+    private const PLACES = [
+        'prepare' => ['mould_line_removal', 'assemble', 'gap_filling', 'handle_mount'],
+        'undercoat' => ['prime_can', 'prime_airbrush', 'prime_brush'],
+        'value' => ['value_sketch', 'value_drybrush', 'value_wash'],
+        'underlay' => ['metal_underlay', 'light_underlay', 'touch_up'],
+        'base' => [],
+        'fade' => ['spray_fade'],
+        'shade over a base' => ['stain_over'],
+        'stain as shade' => ['stain_shade', 'metal_stain'],
+        'wash' => ['wash_all_over'],
+        'recess' => ['recess_shade'],
+        'deepening glaze' => ['glaze'],
+        'overbrush' => ['overbrush'],
+        'drybrush' => ['drybrush'],
+        'tidy' => ['tidy_base'],
+        'raised' => ['stipple', 'layer', 'glaze_light'],
+        'blend' => ['two_brush_blend', 'tint_filter'],
+        'tone' => ['toning_wash', 'toning_glaze'],
+        'edge' => ['edge_highlight', 'hatch_texture'],
+        'point' => ['point_highlight'],
+        'tint over' => ['tint_over'],
+        'lines' => ['dark_lining', 'tinted_lining', 'reflection'],
+        'detail' => ['glow'],
+        'gloss under' => ['gloss_under'],
+        'decal' => ['decal'],
+        'softener' => ['decal_softener'],
+        'mark' => ['mock_lettering', 'lettering', 'freehand', 'freehand_simple'],
+        'decal wear' => ['decal_wear'],
+        'wear' => [
+            'sponge_chips',
+            'drawn_damage',
+            'rust_grime',
+            'grime_streak',
+            'verdigris',
+            'pigment_dust',
+            'ground_dusting',
+        ],
+        'ground texture' => ['ground_texture', 'ground_sand'],
+        'ground colour' => ['ground_paint'],
+        'ground shade' => ['ground_wash'],
+        'ground light' => ['ground_drybrush'],
+        'ground scene' => ['ground_scene'],
+        'matt' => ['matt_varnish'],
+        'plants' => ['ground_tufts', 'ground_wet'],
+        'gloss' => ['gloss_spot'],
+        'join' => ['cut_off_handle', 'join_parts', 'join_base'],
+        'joint' => [],
+        'rim' => ['rim_paint'],
+        'check' => ['final_look'],
     ];
 
-    private const OF = [
-        'mould_line_removal' => 'prepare',
-        'assemble' => 'prepare',
-        'gap_filling' => 'prepare',
-        'handle_mount' => 'prepare',
-        'prime_can' => 'undercoat',
-        'prime_airbrush' => 'undercoat',
-        'prime_brush' => 'undercoat',
-        'value_sketch' => 'value',
-        'value_drybrush' => 'value',
-        'value_wash' => 'value',
-        'touch_up' => 'underlay',
-        'metal_underlay' => 'underlay',
-        'light_underlay' => 'underlay',
-        'spray_fade' => 'spray_fade',
-        'metal_stain' => 'shade',
-        'stain_over' => 'shade',
-        'stain_shade' => 'shade',
-        'wash_all_over' => 'shade',
-        'recess_shade' => 'shade',
-        'glaze' => 'shade',
-        'tidy_base' => 'tidy',
-        'overbrush' => 'raised',
-        'drybrush' => 'raised',
-        'layer' => 'raised',
-        'stipple' => 'raised',
-        'glaze_light' => 'raised',
-        'hatch_texture' => 'edge',
-        'edge_highlight' => 'edge',
-        'point_highlight' => 'point',
-        'two_brush_blend' => 'blend',
-        'tint_filter' => 'blend',
-        'toning_wash' => 'tone',
-        'toning_glaze' => 'tone',
-        'tint_over' => 'tint_over',
-        'dark_lining' => 'line',
-        'tinted_lining' => 'line',
-        'reflection' => 'line',
-        'glow' => 'detail',
-        'gloss_under' => 'decal_gloss',
-        'decal' => 'mark',
-        'decal_softener' => 'mark',
-        'decal_wear' => 'mark',
-        'mock_lettering' => 'mark',
-        'lettering' => 'mark',
-        'freehand' => 'mark',
-        'freehand_simple' => 'mark',
-        'sponge_chips' => 'wear',
-        'drawn_damage' => 'wear',
-        'rust_grime' => 'wear',
-        'grime_streak' => 'wear',
-        'verdigris' => 'wear',
-        'pigment_dust' => 'wear',
-        'ground_dusting' => 'wear',
-        'matt_varnish' => 'matt',
-        'gloss_spot' => 'gloss',
-        'ground_texture' => 'g_texture',
-        'ground_sand' => 'g_texture',
-        'ground_paint' => 'g_colour',
-        'ground_wash' => 'g_shade',
-        'ground_drybrush' => 'g_light',
-        'ground_tufts' => 'g_plants',
-        'ground_wet' => 'g_plants',
-        'ground_scene' => 'g_scene',
-        'rim_paint' => 'rim',
-        'cut_off_handle' => 'join',
-        'join_parts' => 'join',
-        'join_base' => 'join',
-        'final_look' => 'check',
-    ];
+    /** From the first step of the figure's own paint to the last. */
+    private const PAINT = ['underlay', 'wear'];
 
-    private const LIGHT_LAST = [
-        'overbrush',
-        'drybrush',
-        'tidy_base',
-        'stipple',
-        'layer',
-        'glaze_light',
-        'hatch_texture',
-        'edge_highlight',
-        'point_highlight',
-    ];
+    /** @var list<Step> */
+    private array $steps;
+
+    /** @var array<string, int> */
+    private array $rank;
+
+    /** @var array<int, float> */
+    private array $place = [];
+
+    /** @var array<string, list<int>> by area: its steps as the rules of one area want them */
+    private array $own = [];
+
+    /** @var list<string> */
+    private array $broken = [];
+
+    /** @var array<string, list<array{int, int}>> by two areas: what earlier rules want of them */
+    private array $wanted = [];
+
+    private function __construct(private readonly Plan $plan)
+    {
+        $this->steps = $plan->work->steps;
+        $this->rank = array_flip(array_keys(self::PLACES));
+        foreach ($this->steps as $i => $step) {
+            $this->place[$i] = $this->placeOf($step);
+        }
+        foreach ($plan->request->sculpt->areas as $area) {
+            $own = array_keys(array_filter($this->steps, fn (Step $s) => $s->area?->key === $area->key));
+            usort($own, fn (int $a, int $b) => [$this->place[$a], $a] <=> [$this->place[$b], $b]);
+            $this->own[$area->key] = $own;
+        }
+    }
 
     /** @return list<string> every rule that is broken, with the two steps */
     public static function broken(Plan $plan): array
     {
-        $broken = [];
-        $steps = $plan->work->steps;
-        foreach ($steps as $i => $early) {
-            for ($j = $i + 1; $j < count($steps); $j++) {
-                foreach (self::wrongWayRound($plan, $early, $steps[$j]) as $rule) {
-                    $broken[] = sprintf(
-                        '%s: %s on %s stands at %d before %s on %s at %d',
-                        $rule,
-                        $early->technique->key,
-                        $early->area->key ?? '*',
-                        $i + 1,
-                        $steps[$j]->technique->key,
-                        $steps[$j]->area->key ?? '*',
-                        $j + 1,
-                    );
-                }
+        $checker = new self($plan);
+        $checker->onOneArea();
+        $checker->onTheModel();
+        $checker->whileWet();
+        $checker->maskingBeforeItsColour();
+        foreach (['ring', 'teeth', 'metals', 'innerFinished', 'messFirst', 'innerFirst'] as $rule) {
+            $wants = $checker->{$rule}();
+            foreach ($wants as [$earlier, $later, $id]) {
+                $checker->hold($earlier, $later, $id);
+            }
+            foreach ($wants as [$earlier, $later]) {
+                $checker->wanted[$checker->pair($earlier, $later)][] = [$earlier, $later];
             }
         }
+        $checker->groundsThatShow();
 
-        return $broken;
+        return array_values(array_unique($checker->broken));
     }
 
-    public static function phase(Step $step): float
+    private function pair(int $one, int $other): string
+    {
+        return "{$this->steps[$one]->area?->key} {$this->steps[$other]->area?->key}";
+    }
+
+    /** An earlier rule that wants the two areas the other way round is not contradicted. */
+    private function hold(int $earlier, int $later, string $rule): void
+    {
+        foreach ($this->wanted[$this->pair($later, $earlier)] ?? [] as [$a, $b]) {
+            // later … a before b … earlier, by the order on each of the two areas
+            if ($this->isUpTo($later, $a) && $this->isUpTo($b, $earlier)) {
+                return;
+            }
+        }
+        $this->must($earlier, $later, $rule);
+    }
+
+    private function isUpTo(int $one, int $other): bool
+    {
+        $own = $this->own[(string) $this->steps[$one]->area?->key];
+
+        return array_search($one, $own, true) <= array_search($other, $own, true);
+    }
+
+    private function must(int $earlier, int $later, string $rule): void
+    {
+        if ($earlier > $later) {
+            $name = fn (int $i): string => "{$this->steps[$i]->technique->key} {$this->steps[$i]->pass} on ".
+                ($this->steps[$i]->area->key ?? '*');
+            $this->broken[] = "$rule: {$name($later)} stands at $later before {$name($earlier)} at $earlier";
+        }
+    }
+
+    /** The place of the table that a technique has by its effects, as a number from 0. */
+    public static function phase(Step $step): int
+    {
+        return (int) array_search(self::named($step), array_keys(self::PLACES), true);
+    }
+
+    // Places
+
+    private function placeOf(Step $step): float
     {
         if ($step->technique->key === 'masking') {
-            return 3.9;
+            return $this->rank['base'] - 0.5;
         }
         if ($step->key()->id === $step->place()->id.':joint') {
-            return 19.5;
+            return $this->rank['joint'];
+        }
+        $area = $step->area;
+        $key = $step->technique->key;
+        $place = $this->rank[self::named($step)] + $this->tone($step);
+        if ($area === null) {
+            return $place;
+        }
+        if ($area->material === Material::Skin && $key === 'wash_all_over' && $this->says(School::SkinWash, $area) === 'first') {
+            $place = $this->rank['base'] - 0.2;
+        }
+        $underWash = in_array($key, ['sponge_chips', 'drawn_damage', 'rust_grime'], true);
+        if ($underWash && $this->says(School::Weathering, $area) === 'under_wash') {
+            $place = $this->rank['shade over a base'] - 0.2;
+        }
+        if (self::named($step) === 'ground texture' && $this->says(School::Texture, $area) === 'before_undercoat') {
+            return $this->rank['undercoat'] - 0.5;
+        }
+        if ($area->rank === Rank::Ground && $this->says(School::Ground, null) === 'first' && $place < $this->rank['matt']) {
+            $place = $this->rank['value'] + $place / 100;
         }
 
-        return self::PHASES[$step->technique->has(Effect::BaseColour) ? 'base' : self::OF[$step->technique->key]];
+        return $place;
     }
 
-    /** @return list<string> rules by which the later of two steps should have come first */
-    private static function wrongWayRound(Plan $plan, Step $first, Step $then): array
+    private static function named(Step $step): string
     {
-        $rules = [];
-        [$p, $q] = [self::phase($first), self::phase($then)];
-        $sculpt = $plan->request->sculpt;
-        [$a, $b] = [$first->area, $then->area];
-        if ($first->technique->key === 'join_parts' && $b?->part !== null && $q !== 19.5) {
-            $rules[] = 'join_late';
+        if ($step->technique->has(Effect::BaseColour)) {
+            return 'base';
         }
-        if ($a !== null && $b !== null && $a->key === $b->key && $p !== 19.5 && $q !== 19.5) {
-            [$x, $y] = [
-                array_search($first->technique->key, self::LIGHT_LAST, true),
-                array_search($then->technique->key, self::LIGHT_LAST, true),
-            ];
-            if ($x !== false && $y !== false) {
-                if ($x > $y || ($x === $y && $first->pass > $then->pass)) {
-                    $rules[] = 'light_last';
-                }
-            } elseif ($p > $q || ($first->technique->key === $then->technique->key && $first->pass > $then->pass)) {
-                $rules[] = 'phase';
-            }
-            if (
-                $p === $q &&
-                $q !== 16.0 &&
-                $then->technique->mess >= 2 &&
-                $first->technique->mess < 2 &&
-                ($x === false || $y === false)
-            ) {
-                $rules[] = 'mess_first';
-            }
-        }
-        if (($a === null || $b === null) && $first->sprays === [] && $then->sprays === [] && $p > $q) {
-            $rules[] = $first->technique->key === 'matt_varnish' && $q === 15.0 ? 'seal_marks' : 'phase';
-        }
-        if ($p === 18.5 && $q < 18.5) {
-            $rules[] = 'rim_last';
-        }
-        if ($a === null || $b === null || $a->key === $b->key) {
-            return $rules;
-        }
-        $touch = $sculpt->touch($a->key, $b->key);
-        $ring = fn ($gem, $around, float $of): bool => $gem->surround === $around->key &&
-            ($of === 4.0 || ($of >= 8 && $of <= 11 && $of !== 9.0));
-        $toothAfter = fn ($tooth, $skin, float $of): bool => $touch &&
-            in_array($tooth->material, [Material::TeethClaw, Material::Eye], true) &&
-            $skin->material === Material::Skin &&
-            $of === 6.0;
-        if ($ring($a, $b, $q) && $p >= 3 && $p <= 16) {
-            $rules[] = 'ring_then_gem';
-        }
-        if ($toothAfter($a, $b, $q) && $p >= 3 && $p <= 16) {
-            $rules[] = 'skin_then_teeth';
-        }
-        $framed = $b->surround === $a->key || $toothAfter($b, $a, 6.0);
-        // The narrower rules beat mess_first and inner_first between the two areas.
-        $exempt = $ring($b, $a, $p) || $toothAfter($b, $a, $p);
-        $atWork = $touch && $a->part === $b->part;
-        if (
-            $atWork &&
-            ! $exempt &&
-            $then->technique->mess >= 2 &&
-            $first->technique->mess < 2 &&
-            $p >= $q &&
-            $p !== 16.0 &&
-            $q !== 16.0
-        ) {
-            $rules[] = 'mess_first';
-        }
-        if ($p === 4.0 && $q === 4.0 && ! $framed) {
-            [$sprayed, $alsoSprayed] = [
-                $first->technique->family === Family::Spray,
-                $then->technique->family === Family::Spray,
-            ];
-            if ($alsoSprayed && ! $sprayed) {
-                $rules[] = 'inner_first';
-            }
-            if (
-                $atWork &&
-                ! $sprayed &&
-                ! $alsoSprayed &&
-                $b->layer < $a->layer &&
-                $first->technique->mess >= 2 === $then->technique->mess >= 2
-            ) {
-                $rules[] = 'inner_first';
+        foreach (self::PLACES as $place => $techniques) {
+            if (in_array($step->technique->key, $techniques, true)) {
+                return $place;
             }
         }
 
-        return $rules;
+        return 'no place';
+    }
+
+    /**
+     * Within raised light, and within edges and hatching, the tone: pass p of m goes to tone ⌈p·T/m⌉. In one tone
+     * stipple, layer, glaze; edges, then hatching.
+     */
+    private function tone(Step $step): float
+    {
+        $place = self::named($step);
+        if (! in_array($place, ['raised', 'edge'], true)) {
+            return 0.0;
+        }
+        $passes = [];
+        foreach ($this->steps as $other) {
+            if ($other->area?->key === $step->area?->key && self::named($other) === $place) {
+                $passes[$other->technique->key] = ($passes[$other->technique->key] ?? 0) + 1;
+            }
+        }
+        $tone = ceil(($step->pass * max($passes)) / $passes[$step->technique->key]);
+
+        return $tone / 20 + (int) array_search($step->technique->key, self::PLACES[$place], true) / 100;
+    }
+
+    private function says(School $school, ?Area $area): ?string
+    {
+        $method = $this->plan->request->method;
+
+        return $area === null
+            ? $method->answer($school)
+            : $method->answerFor($school, $area, $this->plan->request->sculpt);
+    }
+
+    private function isPaint(int $i): bool
+    {
+        return $this->place[$i] >= $this->rank[self::PAINT[0]] &&
+            $this->place[$i] < $this->rank[self::PAINT[1]] + 1 &&
+            $this->steps[$i]->area !== null &&
+            $this->steps[$i]->area->rank !== Rank::Ground;
+    }
+
+    private function is(int $i, string ...$places): bool
+    {
+        return in_array(self::named($this->steps[$i]), $places, true);
+    }
+
+    private function strays(int $i): bool
+    {
+        return $this->steps[$i]->area !== null && $this->steps[$i]->technique->mess >= 2;
+    }
+
+    private function isSprayed(int $i): bool
+    {
+        return $this->steps[$i]->technique->family === Family::Spray;
+    }
+
+    /** @return array<int, int> what goes into something wet, to what it goes into */
+    private function wet(): array
+    {
+        $wet = [];
+        foreach ($this->plan->request->sculpt->areas as $area) {
+            $own = $this->own[$area->key];
+            $of = fn (string ...$keys): array => array_values(
+                array_filter($own, fn (int $i) => in_array($this->steps[$i]->technique->key, $keys, true)),
+            );
+            $washes = array_filter(
+                $own,
+                fn (int $i) => $this->steps[$i]->technique->tidied && $this->steps[$i]->technique->has(Effect::Shade),
+            );
+            usort($washes, fn (int $a, int $b) => [$this->place[$a], $a] <=> [$this->place[$b], $b]);
+            if ($washes !== [] && $this->says(School::Decals, $area) === 'wet_wash') {
+                foreach ($of('decal') as $decal) {
+                    $wet[$decal] = $washes[count($washes) - 1];
+                }
+            }
+            $isOnBare = $this->says(School::Texture, $area) !== 'before_undercoat';
+            $painted = $of('ground_paint', 'ground_wash', 'ground_drybrush', 'ground_scene', 'ground_sand');
+            foreach ($painted === [] && $isOnBare && $of('ground_texture') !== [] ? $of('ground_tufts') : [] as $tufts) {
+                $wet[$tufts] = $of('ground_texture')[0];
+            }
+        }
+
+        return $wet;
+    }
+
+    // Rules
+
+    private function onOneArea(): void
+    {
+        $wet = $this->wet();
+        foreach ($this->own as $own) {
+            foreach ($own as $a) {
+                foreach ($own as $b) {
+                    if (isset($wet[$a]) || isset($wet[$b])) {
+                        continue;
+                    }
+                    if ($this->place[$a] < $this->place[$b]) {
+                        $this->must($a, $b, 'phase');
+                    } elseif ($this->place[$a] === $this->place[$b]) {
+                        $isLater = $this->steps[$a]->technique->key === $this->steps[$b]->technique->key;
+                        if ($isLater && $this->steps[$a]->pass < $this->steps[$b]->pass) {
+                            $this->must($a, $b, 'dry_through');
+                        }
+                        if ($this->strays($a) && ! $this->strays($b) && ! $this->is($a, 'wear')) {
+                            $this->must($a, $b, 'mess_first');
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    private function onTheModel(): void
+    {
+        $metalsLast = $this->says(School::Metals, null) === 'last';
+        foreach ($this->steps as $i => $step) {
+            foreach ($this->steps as $j => $other) {
+                $isLate = fn (Step $s): bool => $metalsLast && $s->area !== null && $this->isMetalWork($s->area);
+                if ($i === $j || $step->sprays !== [] || $other->sprays !== []) {
+                    continue;
+                }
+                if (($step->area === null || $other->area === null) && ! $isLate($step) && ! $isLate($other)) {
+                    if ($this->place[$i] < $this->place[$j]) {
+                        $this->must($i, $j, 'phase');
+                    }
+                }
+                if ($this->is($j, 'rim') && $this->place[$i] < $this->rank['rim']) {
+                    $this->must($i, $j, 'rim_last');
+                }
+                $isOfPart = $step->area?->part !== null && $this->place[$i] < $this->rank['joint'];
+                if ($isOfPart && $other->technique->key === 'join_parts') {
+                    $this->must($i, $j, 'join_late');
+                }
+                $isGround =
+                    $step->area?->rank === Rank::Ground &&
+                    ! $this->is($i, 'plants', 'rim') &&
+                    $this->place[$i] > $this->rank['undercoat'];
+                $policy = $this->says(School::Ground, null);
+                if ($isGround && $policy === 'first' && $this->isPaint($j) && $this->is($j, 'base')) {
+                    $this->must($i, $j, 'ground_policy');
+                }
+                if ($isGround && $policy === 'last' && $this->isPaint($j) && ! $isLate($other)) {
+                    $this->must($j, $i, 'ground_policy');
+                }
+                if ($isGround && $policy === 'apart' && $other->technique->key === 'join_base') {
+                    $this->must($i, $j, 'ground_policy');
+                }
+            }
+        }
+    }
+
+    /** The second stands in the next pass, or in one of those right after that go into the same wet paint. */
+    private function whileWet(): void
+    {
+        $pass = [];
+        foreach ($this->plan->work->passes as $no => $of) {
+            foreach ($of->steps as $i) {
+                $pass[$i] = $no;
+            }
+        }
+        $wet = $this->wet();
+        foreach ($wet as $then => $first) {
+            for ($no = $pass[$first] + 1; $no < $pass[$then]; $no++) {
+                foreach ($this->plan->work->passes[$no]->steps as $between) {
+                    if (! isset($wet[$between])) {
+                        $this->must($then, $between, 'while_wet');
+                    }
+                }
+            }
+            $this->must($first, $then, 'while_wet');
+        }
+    }
+
+    private function maskingBeforeItsColour(): void
+    {
+        foreach ($this->plan->work->passes as $no => $pass) {
+            $masking = $this->steps[$pass->steps[0]];
+            foreach ($masking->sprays === [] ? [] : $this->plan->work->passes[$no + 1]->steps ?? [-1] as $i) {
+                $area = $this->steps[$i]->area->key ?? '';
+                if (! in_array($area, $masking->sprays, true) || ! $this->isSprayed($i)) {
+                    $this->broken[] = "masking: at {$pass->steps[0]} something else than its colour follows";
+                }
+            }
+            foreach ($this->steps as $i => $step) {
+                $isColour = $this->isSprayed($i) && $this->is($i, 'base');
+                if ($isColour && in_array($step->area?->key, $masking->sprays, true)) {
+                    $this->must($pass->steps[0], $i, 'masking');
+                } elseif ($isColour && in_array($step->area?->key, $masking->covers, true)) {
+                    $this->must($i, $pass->steps[0], 'masking');
+                }
+            }
+        }
+    }
+
+    /** @return list<array{int, int, string}> */
+    private function ring(): array
+    {
+        $wants = [];
+        foreach ($this->plan->request->sculpt->areas as $gem) {
+            foreach ($gem->surround === null ? [] : $this->own[$gem->surround] ?? [] as $i) {
+                if ($this->is($i, 'base', 'overbrush', 'drybrush', 'raised', 'edge', 'point')) {
+                    foreach (array_filter($this->own[$gem->key], $this->isPaint(...)) as $j) {
+                        $wants[] = [$i, $j, 'ring_then_gem'];
+                    }
+                }
+            }
+        }
+
+        return $wants;
+    }
+
+    /** @return list<array{int, int, string}> */
+    private function teeth(): array
+    {
+        $wants = [];
+        foreach ($this->plan->request->sculpt->areas as $teeth) {
+            foreach (in_array($teeth->material, [Material::TeethClaw, Material::Eye], true) ? $this->skinAt($teeth) : [] as $skin) {
+                foreach ($this->own[$skin->key] as $i) {
+                    foreach ($this->steps[$i]->technique->has(Effect::Shade) ? $this->own[$teeth->key] : [] as $j) {
+                        if ($this->isPaint($j)) {
+                            $wants[] = [$i, $j, 'skin_then_teeth'];
+                        }
+                    }
+                }
+            }
+        }
+
+        return $wants;
+    }
+
+    /** @return list<array{int, int, string}> */
+    private function metals(): array
+    {
+        $wants = [];
+        $policy = $this->says(School::Metals, null);
+        foreach ($this->steps as $i => $step) {
+            foreach ($this->steps as $j => $other) {
+                if ($step->area === null || $other->area === null || ! $this->isPaint($i) || ! $this->isPaint($j)) {
+                    continue;
+                }
+                $isFirst = $this->is($i, 'base', 'shade over a base', 'stain as shade', 'wash', 'recess', 'deepening glaze') ||
+                    $this->is($i, 'tone', 'overbrush', 'drybrush');
+                if ($policy === 'first' && $step->area->isMetal() && $isFirst && ! $other->area->isMetal() && $this->is($j, 'base')) {
+                    $wants[] = [$i, $j, 'metals_policy'];
+                }
+                if ($policy === 'last' && ! $this->isMetalWork($step->area) && $this->isMetalWork($other->area)) {
+                    $wants[] = [$i, $j, 'metals_policy'];
+                }
+            }
+        }
+
+        return $wants;
+    }
+
+    private function isMetalWork(Area $area): bool
+    {
+        $ring = $area->surround === null ? null : $this->plan->request->sculpt->area($area->surround);
+
+        return $area->isMetal() || $ring?->isMetal() === true;
+    }
+
+    /** @return list<array{int, int, string}> */
+    private function innerFinished(): array
+    {
+        $wants = [];
+        foreach ($this->plan->request->sculpt->areas as $inner) {
+            foreach ($this->finished($inner) as $i) {
+                foreach ($this->around($inner) as $outer) {
+                    $both = array_filter(
+                        $this->own[$outer->key],
+                        fn (int $j) => $this->steps[$j]->technique->key === $this->steps[$i]->technique->key &&
+                            $this->steps[$j]->colour?->words() === $this->steps[$i]->colour?->words() &&
+                            $this->steps[$j]->pass === $this->steps[$i]->pass,
+                    );
+                    if ($outer->rank === Rank::Ground || $both !== [] || $this->turn($inner) >= $this->turn($outer)) {
+                        continue;
+                    }
+                    foreach ($this->own[$outer->key] as $j) {
+                        if (! $this->isSprayed($j) && $this->place[$j] !== (float) $this->rank['joint']) {
+                            $wants[] = [$i, $j, 'inner_finished'];
+                        }
+                    }
+                }
+            }
+        }
+
+        return $wants;
+    }
+
+    /** @return list<int> what inner_finished speaks of on an area */
+    private function finished(Area $area): array
+    {
+        return $area->rank === Rank::Ground || $this->says(School::Neighbours, $area) === 'all_bases'
+            ? []
+            : array_values(
+                array_filter(
+                    $this->own[$area->key],
+                    fn (int $i) => $this->strays($i) &&
+                        ! $this->isSprayed($i) &&
+                        $this->rank[self::named($this->steps[$i])] >= $this->rank['base'] &&
+                        $this->rank[self::named($this->steps[$i])] <= $this->rank['raised'],
+                ),
+            );
+    }
+
+    /** @return list<array{int, int, string}> */
+    private function messFirst(): array
+    {
+        $wants = [];
+        $wet = $this->wet();
+        $late = fn (int $i): float => $this->place[$i] +
+            ($this->says(School::Metals, null) === 'last' && $this->isPaint($i) && $this->isMetalWork($this->steps[$i]->area ?? throw new \LogicException())
+                ? 1000
+                : 0);
+        foreach ($this->steps as $i => $step) {
+            if ($step->area === null || ! $this->strays($i) || $this->is($i, 'wear')) {
+                continue;
+            }
+            foreach ($this->around($step->area) as $other) {
+                $isEarlier = $this->turn($other) < $this->turn($step->area);
+                foreach ($this->own[$other->key] as $j) {
+                    $last = array_filter($this->finished($other), fn (int $f) => $this->isUpTo($j, $f));
+                    if (
+                        ! $this->strays($j) &&
+                        ! $this->is($j, 'wear') &&
+                        ! isset($wet[$j]) &&
+                        $late($j) >= $late($i) &&
+                        ! ($isEarlier && ($this->place[$j] < $this->rank['tidy'] || $last !== []))
+                    ) {
+                        $wants[] = [$i, $j, 'mess_first'];
+                    }
+                }
+            }
+        }
+
+        return $wants;
+    }
+
+    /** @return list<array{int, int, string}> */
+    private function innerFirst(): array
+    {
+        $wants = [];
+        foreach ($this->plan->request->sculpt->areas as $inner) {
+            foreach ($inner->rank === Rank::Ground ? [] : $this->own[$inner->key] as $i) {
+                foreach ($this->is($i, 'base', 'fade') ? $this->around($inner) : [] as $outer) {
+                    if ($outer->rank === Rank::Ground) {
+                        continue;
+                    }
+                    if ($this->isSprayed($i)) {
+                        $isExempt =
+                            $inner->surround === $outer->key ||
+                            ($this->says(School::Metals, null) === 'first' && $outer->isMetal());
+                        $sprays = array_filter($this->own[$outer->key], $this->isSprayed(...));
+                        foreach ($isExempt ? [] : $this->own[$outer->key] as $j) {
+                            $isFollowed = array_filter($sprays, fn (int $s) => $this->isUpTo($j, $s)) !== [];
+                            if (! $isFollowed && $this->place[$j] !== (float) $this->rank['joint']) {
+                                $wants[] = [$i, $j, 'inner_first'];
+                            }
+                        }
+                    } elseif (! $this->strays($i) && $this->turn($inner) < $this->turn($outer)) {
+                        foreach ($this->own[$outer->key] as $j) {
+                            if ($this->is($j, 'base') && ! $this->isSprayed($j) && ! $this->strays($j)) {
+                                $wants[] = [$i, $j, 'inner_first'];
+                            }
+                        }
+                    }
+                }
+            }
+        }
+
+        return $wants;
+    }
+
+    /** A stain stands on a ground onto which nothing strayed, or that was put right since. */
+    private function groundsThatShow(): void
+    {
+        foreach ($this->steps as $i => $step) {
+            if ($step->area === null || ! in_array($step->technique->key, ['stain_coat', 'stain_fade'], true)) {
+                continue;
+            }
+            $own = $this->own[$step->area->key];
+            $underlays = array_filter($own, fn (int $j) => $this->is($j, 'underlay'));
+            $isPlanned = array_filter($underlays, fn (int $j) => $this->steps[$j]->technique->key !== 'touch_up') !== [];
+            foreach ($isPlanned ? [] : $this->around($step->area) as $other) {
+                foreach ($this->own[$other->key] as $j) {
+                    $isPutRight = array_filter($underlays, fn (int $u) => $u > $j && $u < $i) !== [];
+                    if ($this->strays($j) && ! $this->is($j, 'wear') && $j < $i && ! $isPutRight) {
+                        $this->broken[] =
+                            "touch_up_first: {$step->technique->key} on {$step->area->key} at $i stands on what ".
+                            "{$this->steps[$j]->technique->key} on $other->key soiled at $j";
+                    }
+                }
+            }
+        }
+    }
+
+    // Turns
+
+    /** @return array{int, float} */
+    private function turn(Area $area): array
+    {
+        $metals = $this->says(School::Metals, null);
+        $face = fn (Area $a): string => $a->material === Material::Skin && $a->focus === 3
+            ? $this->says(School::Faces, $a) ?? 'last'
+            : 'none';
+        $isMessy =
+            array_filter(
+                $this->own[$area->key],
+                fn (int $i) => $this->is($i, 'base') && $this->strays($i) && ! $this->isSprayed($i),
+            ) !== [];
+        $skins = $this->skinAt($area);
+        if ($metals === 'first' && $area->isMetal()) {
+            return [1, 0.0];
+        }
+        if ($metals === 'last' && $area->isMetal()) {
+            return [7, $isMessy ? 0.0 : 1.0];
+        }
+        if ($metals === 'last' && $this->isMetalWork($area)) {
+            return [7, 2.0];
+        }
+        if ($face($area) === 'first') {
+            return [2, 0.0];
+        }
+        if ($isMessy) {
+            return [3, 0.0];
+        }
+        if ($face($area) === 'last') {
+            return [6, 0.0];
+        }
+        if ($area->surround !== null || $area->material === Material::Eye) {
+            return [5, 0.0];
+        }
+        if ($area->material === Material::TeethClaw && $skins !== []) {
+            $turns = array_map($this->turn(...), $skins);
+            sort($turns);
+            [$group, $within] = $turns[count($turns) - 1];
+
+            return $area->rank === Rank::Detail ? [5, 0.0] : [$group, $within + 0.5];
+        }
+        foreach ($area->material === Material::HairFur ? $skins : [] as $skin) {
+            if ($face($skin) === 'last' && $area->layer > $skin->layer) {
+                return [6, 1.0];
+            }
+        }
+
+        return [4, (float) $area->layer];
+    }
+
+    /** @return list<Area> */
+    private function skinAt(Area $area): array
+    {
+        $sculpt = $this->plan->request->sculpt;
+
+        return array_values(
+            array_filter(
+                $sculpt->areas,
+                fn (Area $a) => $a->material === Material::Skin && $sculpt->touch($a->key, $area->key),
+            ),
+        );
+    }
+
+    /** @return list<Area> areas that it touches while it is painted */
+    private function around(Area $area): array
+    {
+        $sculpt = $this->plan->request->sculpt;
+        $isApart = fn (Area $a): ?string => $a->rank === Rank::Ground && $this->says(School::Ground, null) === 'apart'
+            ? 'ground'
+            : $a->part;
+
+        return array_values(
+            array_filter(
+                $sculpt->areas,
+                fn (Area $a) => $sculpt->touch($a->key, $area->key) && $isApart($a) === $isApart($area),
+            ),
+        );
     }
 }

@@ -56,6 +56,12 @@ final readonly class Reason
         return new self(ReasonKind::Tidying);
     }
 
+    /** What strayed onto a ground that shows through is put right. */
+    public static function touchUp(): self
+    {
+        return new self(ReasonKind::TouchUp);
+    }
+
     /** Kept-apart parts are joined. */
     public static function parts(): self
     {

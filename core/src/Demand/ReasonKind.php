@@ -13,4 +13,5 @@ enum ReasonKind: string
     case Base = 'base';
     case Tidying = 'tidy';
     case Parts = 'parts';
+    case TouchUp = 'touch_up';
 }

@@ -9,6 +9,7 @@ use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Standard\Scope;
 use stdClass;
 
 /** Reads and writes `ordotype/method@1`. */
@@ -23,7 +24,7 @@ final class MethodFormat
         $schools = array_map(fn (School $s) => $s->value, School::cases());
         $root = Node::root($document, $problems)
             ->format(self::WORD)
-            ->keys(['format'], ['undercoat_colour', ...$schools]);
+            ->keys(['format'], ['undercoat_colour', 'ground_steps', 'value_wash', ...$schools]);
         $choices = [];
         foreach (School::cases() as $school) {
             if (! $root->has($school->value)) {
@@ -36,6 +37,18 @@ final class MethodFormat
                 continue;
             }
             foreach ($node->items() as $i => $item) {
+                if ($school === School::SkinWash && is_string($item->value)) {
+                    $choices[$school->value][] = new Answer(self::answer($item, $school), null);
+
+                    continue;
+                }
+                if ($school === School::Weathering && $item->has('technique')) {
+                    $item->keys(['technique', 'value']);
+                    $value = self::answer($item->get('value'), $school);
+                    $choices[$school->value][] = new Answer($value, null, $item->string('technique'));
+
+                    continue;
+                }
                 $item->keys(['scope', 'value']);
                 $scope = ScopeFormat::read($item->get('scope'));
                 // After answers for some areas, one for any area is the answer for the whole model.
@@ -49,7 +62,15 @@ final class MethodFormat
                 $node->problem('must hold at least one {scope, value}, or be left out');
             }
         }
-        $method = new Method($choices, $root->has('undercoat_colour') ? $root->string('undercoat_colour') : null);
+        $method = new Method(
+            $choices,
+            $root->has('undercoat_colour') ? $root->string('undercoat_colour') : null,
+            $root->has('ground_steps') ? $root->strings('ground_steps') : [],
+            $root->has('value_wash') && $root->bool('value_wash'),
+        );
+        if ($method->valueWash && $method->answer(School::Undercoat) === 'value_sketch') {
+            $root->get('value_wash')->problem('cannot go together with an undercoat that is a value sketch');
+        }
         $problems->refuse();
 
         return $method;
@@ -59,20 +80,25 @@ final class MethodFormat
     {
         $document = ['format' => self::WORD];
         foreach ($method->choices as $school => $choices) {
-            $document[$school] =
-                $choices[0]->scope === null
-                    ? $choices[0]->value
-                    : array_map(
-                        fn (Answer $c) => (object) [
-                            'scope' => ScopeFormat::write($c->scope ?? new \Ordotype\Core\Standard\Scope()),
-                            'value' => $c->value,
-                        ],
-                        $choices,
-                    );
+            $isPlain = $choices[0]->scope === null && $choices[0]->technique === null;
+            $document[$school] = match (true) {
+                $isPlain && count($choices) === 1 => $choices[0]->value,
+                $isPlain => array_map(fn (Answer $c) => $c->value, $choices),
+                default => array_map(self::written(...), $choices),
+            };
         }
 
         return (object) ($document +
-            ($method->undercoatColour === null ? [] : ['undercoat_colour' => $method->undercoatColour]));
+            ($method->undercoatColour === null ? [] : ['undercoat_colour' => $method->undercoatColour]) +
+            ($method->groundSteps === [] ? [] : ['ground_steps' => $method->groundSteps]) +
+            ($method->valueWash ? ['value_wash' => true] : []));
+    }
+
+    private static function written(Answer $answer): stdClass
+    {
+        return (object) ($answer->technique === null
+            ? ['scope' => ScopeFormat::write($answer->scope ?? new Scope()), 'value' => $answer->value]
+            : ['technique' => $answer->technique, 'value' => $answer->value]);
     }
 
     private static function answer(Node $node, School $school): string

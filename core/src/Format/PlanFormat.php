@@ -16,6 +16,7 @@ use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Slip;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Words\PlanWords;
 use Ordotype\Core\Words\WarningWords;
@@ -82,6 +83,7 @@ final class PlanFormat
                 'setup' => $plan->setupMinutes(),
                 'drying_chain' => $plan->work->criticalPath,
                 'waiting' => $plan->work->idleMinutes,
+                'slips' => $plan->work->slipMinutes(),
             ],
         ];
     }
@@ -146,6 +148,16 @@ final class PlanFormat
             'minutes' => $pass->minutes,
             'dry' => $pass->drying,
             'steps' => array_map(fn (int $i) => $i + 1, $pass->steps),
+            'slips' => array_map(self::slip(...), $pass->slips),
+        ];
+    }
+
+    public static function slip(Slip $slip): stdClass
+    {
+        return (object) [
+            'area' => $slip->area->key,
+            'paint' => $slip->colour?->words(),
+            'minutes' => $slip->minutes,
         ];
     }
 

@@ -23,6 +23,7 @@ final class ReasonFormat
             $id === ReasonKind::Base->value => Reason::base(),
             $id === ReasonKind::Tidying->value => Reason::tidying(),
             $id === ReasonKind::Parts->value => Reason::parts(),
+            $id === ReasonKind::TouchUp->value => Reason::touchUp(),
             default => Reason::clause($id),
         };
     }

@@ -167,6 +167,7 @@ final class ReleaseFormat
             'steps' => array_map(fn (int $i) => $i + 1, $pass->steps),
             'minutes' => $pass->minutes,
             'dry' => $pass->drying,
+            'slips' => array_map(PlanFormat::slip(...), $pass->slips),
         ];
     }
 

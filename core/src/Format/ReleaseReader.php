@@ -29,7 +29,9 @@ use Ordotype\Core\Sequencing\Overrule;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Slip;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Sequencing\StepColour;
 use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Sequencing\StepPlace;
 use Ordotype\Core\Unit\PieceKind;
@@ -85,7 +87,7 @@ final class ReleaseReader
         $work = new OrderedWork(
             $steps,
             $held,
-            self::passes($this->root),
+            self::passes($this->root, $request),
             [],
             $this->root->number('idle_minutes', 0),
             $this->root->number('critical_path', 0),
@@ -232,7 +234,7 @@ final class ReleaseReader
         );
         $totals = $node->get('totals');
         $held = array_fill(0, count($steps), []);
-        $passes = self::passes($node);
+        $passes = self::passes($node, $request);
         $work = new OrderedWork(
             $steps,
             $held,
@@ -278,7 +280,7 @@ final class ReleaseReader
     }
 
     /** @return list<Pass> */
-    private static function passes(Node $node): array
+    private static function passes(Node $node, PlanRequest $request): array
     {
         $passes = [];
         foreach ($node->list('passes') as $pass) {
@@ -286,11 +288,32 @@ final class ReleaseReader
             if ($steps === []) {
                 $pass->problem('holds no steps');
             } else {
-                $passes[] = new Pass($steps, $pass->number('minutes', 0), $pass->number('dry', 0));
+                $slips = $pass->has('slips') ? $pass->list('slips') : [];
+                $passes[] = new Pass(
+                    $steps,
+                    $pass->number('minutes', 0),
+                    $pass->number('dry', 0),
+                    array_map(fn (Node $n) => self::slip($n, $request), $slips),
+                );
             }
         }
 
         return $passes;
+    }
+
+    private static function slip(Node $node, PlanRequest $request): Slip
+    {
+        $key = $node->string('area');
+        if (! $request->sculpt->has($key)) {
+            $node->get('area')->problem("\"$key\" is not an area of {$request->sculpt->name}");
+        }
+        $paint = $node->stringOrNull('paint');
+
+        return new Slip(
+            $request->sculpt->has($key) ? $request->sculpt->area($key) : $request->sculpt->areas[0],
+            $paint === null ? null : new StepColour($paint, null, $request->shelf->colourOf($paint)),
+            $node->number('minutes', 0),
+        );
     }
 
     private function edges(int $steps): PrecedenceGraph

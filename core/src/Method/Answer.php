@@ -6,10 +6,14 @@ namespace Ordotype\Core\Method;
 
 use Ordotype\Core\Standard\Scope;
 
-/** One answer to a school's question, for the areas of its scope; a null scope is the answer for all areas. */
+/**
+ * One answer to a school's question, for the areas of its scope or for one technique; where both are null it is the
+ * answer for everything.
+ */
 final readonly class Answer
 {
-    public function __construct(public string $value, public ?Scope $scope)
+    /** @param  string|null  $technique  key */
+    public function __construct(public string $value, public ?Scope $scope, public ?string $technique = null)
     {
     }
 }

@@ -20,6 +20,9 @@ enum School: string
     case Backs = 'backs';
     case Weathering = 'weathering';
     case Look = 'look';
+    case Neighbours = 'neighbours';
+    case Faces = 'faces';
+    case Texture = 'texture';
 
     /** @return non-empty-list<string> */
     public function answers(): array
@@ -38,6 +41,9 @@ enum School: string
             self::Backs => ['same', 'simpler'],
             self::Weathering => ['under_wash', 'last'],
             self::Look => ['clean', 'worn', 'filthy'],
+            self::Neighbours => ['inner_finished', 'all_bases'],
+            self::Faces => ['inner', 'first', 'last'],
+            self::Texture => ['after_undercoat', 'before_undercoat'],
         };
     }
 }

@@ -49,8 +49,9 @@ final readonly class Cutting
         );
         usort($tiers, fn (Tier $a, Tier $b) => $b->order <=> $a->order);
         foreach ($tiers as $tier) {
-            $takes = $planner->plan($plan->request->at($tier)->amended([]))->minutesByPasses();
-            if ($takes <= $minutes + AreaSolver::TIE) {
+            $lower = $planner->plan($plan->request->at($tier)->amended([]));
+            $takes = $lower->minutesByPasses();
+            if ($lower->conflicts() === [] && $takes <= $minutes + AreaSolver::TIE) {
                 return new self($gone, $left, $tier, $takes);
             }
         }

@@ -15,7 +15,6 @@ use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Technique;
@@ -68,7 +67,7 @@ final class Raising
         $there = array_flip(array_map(fn (StepKey $k) => $k->id, $keys));
         $byArea = [];
         foreach ($plan->work->steps as $step) {
-            if (isset($there[$step->key()->id]) && $step->sprays === [] && $step->phase !== Phase::JointTidy) {
+            if (isset($there[$step->key()->id]) && ! $step->isBeside()) {
                 $byArea[(string) $step->area?->key][] = $step;
             }
         }

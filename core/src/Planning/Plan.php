@@ -70,10 +70,10 @@ final readonly class Plan
         );
     }
 
-    /** Hand minutes of one piece, area by area, whole steps and masking included. */
+    /** Hand minutes of one piece, area by area, whole steps, masking and slips included. */
     public function minutesByArea(): float
     {
-        $minutes = 0.0;
+        $minutes = $this->work->slipMinutes();
         foreach ($this->work->steps as $step) {
             $minutes += $step->minutes;
         }

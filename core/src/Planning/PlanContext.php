@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Demand\ClausesInForce;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Method\MethodOnModel;
+use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\WellKnown;
 
 /** What every part of planning looks at: the request, the method on this model, and what all areas get anyway. */
 final readonly class PlanContext
@@ -46,6 +49,20 @@ final readonly class PlanContext
     public function for(PlanRequest $request): self
     {
         return new self($request, $this->method, $this->given);
+    }
+
+    /** What it takes to put the undercoat's colour back on an area; null where the catalogue does not say. */
+    public function touchUp(Area $area): ?Candidate
+    {
+        $standard = $this->request->standard;
+        $touchUp = $standard->hasTechnique(WellKnown::TOUCH_UP) ? $standard->technique(WellKnown::TOUCH_UP) : null;
+        if ($touchUp === null || $touchUp->whole || ! DemandResolver::fits($touchUp, $area)) {
+            return null;
+        }
+        $index = (int) array_search($touchUp, $standard->techniques, true);
+        $pace = $this->request->tier->pace;
+
+        return Candidate::onArea($touchUp, $index, $area, $this->request->sculpt, $pace, $this->method);
     }
 
     /** @throws \Ordotype\Core\Problem\FormatException when an amendment does not fit the tier */

@@ -136,11 +136,17 @@ final readonly class Planner
     {
         $ceiling = $plan->whole->demand->ofModel(RequirementKind::Minutes)?->max;
         $spare = $ceiling === null ? 0.0 : $ceiling - $plan->minutesByPasses();
-        if ($spare < self::LEAST_SPARE || $plan->conflicts() !== []) {
-            return $plan;
+        // What extras stray onto is known only with their order: what that takes is spent no more.
+        while ($spare >= self::LEAST_SPARE && $plan->conflicts() === []) {
+            $best = $this->withExtras($plan, (new SpareMinutes($plan))->buy($spare, onRequest: false));
+            $over = $best->minutesByPasses() - (float) $ceiling;
+            if ($over <= AreaSolver::TIE) {
+                return $best;
+            }
+            $spare -= max($over, self::LEAST_SPARE);
         }
 
-        return $this->withExtras($plan, (new SpareMinutes($plan))->buy($spare, onRequest: false));
+        return $plan;
     }
 
     private function lay(ChosenWork $chosen): Plan

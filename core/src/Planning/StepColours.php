@@ -63,40 +63,27 @@ final class StepColours
             array_filter($steps, fn (Step $s) => in_array($s->phase, [Phase::Shade, Phase::GroundShade], true)),
         );
         foreach ($steps as $i => $step) {
-            $isBlend = $step->phase === Phase::BlendAndTint;
-            $steps[$i] = $step->coloured(
-                $this->single(
-                    match (true) {
-                        in_array(
-                            $step->phase,
-                            [
-                                Phase::Base,
-                                Phase::Tidy,
-                                Phase::Detail,
-                                Phase::GroundColour,
-                                Phase::Rim,
-                                Phase::JointTidy,
-                            ],
-                            true,
-                        ) => $colours->base,
-                        $step->technique->has(Effect::Separate) => $colours->line ??
-                            ($colours->shades[0] ?? null),
-                        $step->technique->has(Effect::Reflect) => $colours->lights === []
-                            ? null
-                            : $colours->lights[count($colours->lights) - 1],
-                        $step->technique->has(Effect::Tint) && $isBlend => $colours->tint,
-                        default => null,
-                    },
-                ),
-            );
+            $steps[$i] = $step->coloured($this->single(self::alone($step, $colours)));
         }
         foreach ($shades as $k => $i) {
             $steps[$i] = $steps[$i]->coloured(
                 $this->single($colours->shades[min($k, count($colours->shades) - 1)] ?? null),
             );
         }
-        foreach ($this->lights($area, $colours, count($lights)) as $k => $colour) {
-            $steps[$lights[$k]] = $steps[$lights[$k]]->coloured($colour);
+        if ($lights !== [] && $colours->lights === []) {
+            $this->warnings[] = new Warning(WarningKind::NoLights, $area, passes: count($lights));
+        } elseif ($lights !== []) {
+            $this->checkLights($area, $colours);
+        }
+        // Tones are counted technique by technique, so that edges and hatching share them.
+        $passes = [];
+        foreach ($lights as $i) {
+            $passes[$steps[$i]->technique->key][] = $i;
+        }
+        foreach ($passes as $own) {
+            foreach ($this->lights($area, $colours, count($own)) as $k => $colour) {
+                $steps[$own[$k]] = $steps[$own[$k]]->coloured($colour);
+            }
         }
         $last = $lights === [] ? null : $this->lastLightOfGold($area, $colours);
         if ($last !== null) {
@@ -104,6 +91,28 @@ final class StepColours
         }
 
         return array_values($steps);
+    }
+
+    /** The paint of a step that is neither shade nor light. */
+    private static function alone(Step $step, AreaColours $colours): ?string
+    {
+        $isBase = in_array(
+            $step->phase,
+            [Phase::Base, Phase::Tidy, Phase::Detail, Phase::GroundColour, Phase::Rim, Phase::JointTidy],
+            true,
+        );
+
+        return match (true) {
+            $isBase => $colours->base,
+            $step->technique->has(Effect::Separate) => $colours->line ?? ($colours->shades[0] ?? null),
+            $step->technique->has(Effect::Reflect) => $colours->lights === []
+                ? null
+                : $colours->lights[count($colours->lights) - 1],
+            $step->phase === Phase::Tone => $colours->tint ?? ($colours->shades[0] ?? null),
+            $step->phase === Phase::TintOver => $colours->tint ?? $colours->base,
+            $step->technique->has(Effect::Tint) && $step->phase === Phase::BlendAndTint => $colours->tint,
+            default => null,
+        };
     }
 
     /**
@@ -184,15 +193,9 @@ final class StepColours
     private function lights(Area $area, AreaColours $colours, int $m): array
     {
         $k = count($colours->lights);
-        if ($m === 0) {
+        if ($m === 0 || $k === 0) {
             return [];
         }
-        if ($k === 0) {
-            $this->warnings[] = new Warning(WarningKind::NoLights, $area, passes: $m);
-
-            return [];
-        }
-        $this->checkLights($area, $colours);
         if ($m <= $k) {
             return array_map(
                 fn (int $i) => new StepColour(

@@ -8,6 +8,7 @@ use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Phase;
@@ -38,7 +39,7 @@ final readonly class StepList
             array_push($steps, ...$this->onArea($planned));
         }
 
-        return $this->painted([...$steps, ...$this->joints($chosen)]);
+        return $this->painted($this->touchedUp([...$steps, ...$this->joints($chosen)]));
     }
 
     /** @return list<Step> in their order on the area */
@@ -177,6 +178,47 @@ final readonly class StepList
         }
 
         return array_values($steps);
+    }
+
+    /**
+     * Where a stain would show what strayed onto its ground before, that is put right first.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private function touchedUp(array $steps): array
+    {
+        $stained = $underlaid = [];
+        foreach ($steps as $step) {
+            if ($step->area !== null && $step->phase === Phase::Base && MethodOnModel::isStain($step->technique)) {
+                $stained[$step->area->key] = $step->area;
+            } elseif ($step->area !== null && $step->technique->has(Effect::Underlay)) {
+                $underlaid[$step->area->key] = true;
+            }
+        }
+        $stained = array_diff_key($stained, $underlaid);
+        $soiled = $stained === [] ? [] : WorkOrder::of($this->context->request)->soiled($steps);
+        $undercoat = $this->context->request->method->undercoatColour;
+        foreach (array_intersect_key($stained, $soiled) as $area) {
+            $touchUp = $this->context->touchUp($area);
+            if ($touchUp !== null) {
+                $minutes = $touchUp->minutes[Extent::Spot->value];
+                $handling = $touchUp->technique->handling * $area->access;
+                $steps[] = new Step(
+                    $area,
+                    $touchUp->technique,
+                    $touchUp->index,
+                    1,
+                    Extent::Spot,
+                    $minutes,
+                    min($minutes, $handling * $this->context->request->tier->pace->timeFactor()),
+                    [Reason::touchUp()],
+                    $undercoat === null ? null : $this->pot($undercoat),
+                );
+            }
+        }
+
+        return $steps;
     }
 
     private function meetsAnotherPart(Area $area): bool

@@ -10,7 +10,6 @@ use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\AreaDemand;
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
 
 /**
@@ -39,7 +38,7 @@ final readonly class Surplus
         for ($no = count($steps); $no >= 1; $no--) {
             $step = $steps[$no - 1];
             $key = (string) $step->area?->key;
-            if ($step->sprays !== [] || $step->phase === Phase::JointTidy || ! isset($planned[$key])) {
+            if ($step->isBeside() || ! isset($planned[$key])) {
                 continue;
             }
             $without = self::without($used[$key], $step->technique->key);

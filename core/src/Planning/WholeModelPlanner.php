@@ -65,16 +65,23 @@ final readonly class WholeModelPlanner
         $sketches = $technique->has(Effect::Value) && $method->given() === [Effect::Value];
 
         return match (true) {
-            $technique->family === Family::Prepare => $isRequired,
+            $technique->family === Family::Prepare, $technique->key === WellKnown::VALUE_WASH => $isRequired,
             $technique->has(Effect::Undercoat) && $prime !== null => $technique->key === $prime,
             $sketches => $method->sprays() || $technique->setup <= 1,
             default => isset($demand->allowed[$technique->key]) || $isRequired,
         };
     }
 
-    /** A value sketch is asked for by the method, not by a clause. */
+    /** A value sketch or a value wash is asked for by the method, not by a clause. */
     private function withMethodsUndercoat(AreaDemand $demand): AreaDemand
     {
+        $hasWash = $this->context->request->standard->hasTechnique(WellKnown::VALUE_WASH);
+        if ($this->context->request->method->valueWash && $hasWash) {
+            $why = [Reason::method(School::Undercoat)];
+            $wash = new TechniqueRequirement(null, $why, null, WellKnown::VALUE_WASH, Extent::Full, 1);
+
+            return $demand->asking(...[...$demand->asked, $wash]);
+        }
         if ($this->context->method->given() !== [Effect::Value]) {
             return $demand;
         }

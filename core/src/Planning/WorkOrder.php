@@ -11,6 +11,7 @@ use Ordotype\Core\Sequencing\PassScheduler;
 use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Extent;
 
 /** The order of work of steps as a request wants it: its method's rules, what the lead set aside, its batch. */
 final readonly class WorkOrder
@@ -35,6 +36,19 @@ final readonly class WorkOrder
         $sculpt = $this->context->method->benchSculpt();
 
         return (new OrderRules($steps, $sculpt, $request->method, $request->arrangement->overrules))->edges();
+    }
+
+    /**
+     * Areas onto which something strays before their own paint is begun.
+     *
+     * @param  list<Step>  $steps
+     * @return array<string, true> by key
+     */
+    public function soiled(array $steps): array
+    {
+        $sculpt = $this->context->method->benchSculpt();
+
+        return (new OrderRules($steps, $sculpt, $this->context->request->method))->soiled();
     }
 
     /**
@@ -70,15 +84,45 @@ final readonly class WorkOrder
     }
 
     /**
-     * One order that keeps the rules. Steps may be those of several plans of one model: what each piece does not need
-     * is
-     * left out on it.
+     * One order that keeps the rules.
      *
      * @param  list<Step>  $steps
      */
     public function lay(array $steps): OrderedWork
     {
         return $this->scheduler($steps)->order($this->rules($steps), $this->context->request->arrangement->sequence);
+    }
+
+    /**
+     * One order for pieces of one model that get different work, each by its own rules. Every step is there once: the
+     * same key and paint are one step, as the first draft has it; what a piece does not need is left out on it.
+     *
+     * @param  non-empty-list<Draft>  $drafts
+     */
+    public function layTogether(array $drafts): OrderedWork
+    {
+        $steps = [];
+        foreach ($drafts as $draft) {
+            foreach ($draft->steps as $step) {
+                $steps[$step->paintedKey()->id] ??= $step;
+            }
+        }
+        $place = array_flip(array_keys($steps));
+        $rules = new PrecedenceGraph(count($steps));
+        foreach ($drafts as $draft) {
+            $own = array_map(fn (Step $s) => $place[$s->paintedKey()->id], $draft->steps);
+            $order = (new self($draft->chosen->context))->rules($draft->steps);
+            foreach ($own as $i => $earlier) {
+                foreach ($order->after($i) as $j => $held) {
+                    foreach ($held as $rule) {
+                        $rules->put($earlier, $own[$j], $rule);
+                    }
+                }
+            }
+        }
+        $steps = array_values($steps);
+
+        return $this->scheduler($steps)->order($rules, $this->context->request->arrangement->sequence);
     }
 
     /**
@@ -89,12 +133,43 @@ final readonly class WorkOrder
      */
     public function layInStages(array $steps, array $stages): OrderedWork
     {
-        return $this->scheduler($steps)->order($this->rules($steps), stages: $stages);
+        $rules = $this->rules($steps);
+        // Where work stops on the way, inner areas need not be finished first.
+        foreach ($stages as $earlier => $stage) {
+            foreach ($rules->after($earlier) as $later => $held) {
+                if ($stage > $stages[$later]) {
+                    $rules->set($earlier, $later, array_diff_key($held, [Rule::InnerFinished->value => true]));
+                }
+            }
+        }
+
+        return $this->scheduler($steps)->order($rules, stages: $stages);
     }
 
     /** @param  list<Step>  $steps */
     private function scheduler(array $steps): PassScheduler
     {
-        return new PassScheduler($steps, $this->context->method->benchSculpt(), $this->context->request->pieces);
+        $sculpt = $this->context->method->benchSculpt();
+
+        return new PassScheduler($steps, $sculpt, $this->context->request->pieces, $this->touchUps($steps));
+    }
+
+    /**
+     * Minutes to put right what strayed onto an area: those of a spot of touch-up.
+     *
+     * @param  list<Step>  $steps
+     * @return array<string, float> by area key
+     */
+    private function touchUps(array $steps): array
+    {
+        $minutes = [];
+        foreach ($steps as $step) {
+            if ($step->area !== null && ! isset($minutes[$step->area->key])) {
+                $touchUp = $this->context->touchUp($step->area);
+                $minutes[$step->area->key] = $touchUp === null ? 0.0 : $touchUp->minutes[Extent::Spot->value];
+            }
+        }
+
+        return $minutes;
     }
 }

@@ -11,7 +11,7 @@ use Ordotype\Core\Sculpt\Sculpt;
 final readonly class DryingTimes
 {
     /** @var list<list<int>> by place of an area: the places of those it touches while they are painted */
-    private array $neighbours;
+    public array $neighbours;
 
     /** @var list<int> by step: the place of its area; what is done on the whole model has the place after the last */
     public array $places;
@@ -29,7 +29,7 @@ final readonly class DryingTimes
     public array $holdsUp;
 
     /** The place of what is done on the whole model. */
-    private int $everywhere;
+    public int $everywhere;
 
     /**
      * @param  list<Step>  $steps
@@ -73,10 +73,11 @@ final readonly class DryingTimes
      * When a pass over these steps can start: it takes as long on each piece as all of them together.
      *
      * @param  non-empty-list<int>  $members
+     * @param  float  $slips  minutes of one piece that it takes besides
      */
-    public function startOf(array $members, PartialSchedule $at): float
+    public function startOf(array $members, PartialSchedule $at, float $slips): float
     {
-        $minutes = $this->minutesOf($members);
+        $minutes = $this->minutesOf($members) + $slips;
         $start = $at->now;
         foreach ($members as $i) {
             $ready = $this->readyAt($at, $i, $minutes);

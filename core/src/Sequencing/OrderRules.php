@@ -5,20 +5,17 @@ declare(strict_types=1);
 namespace Ordotype\Core\Sequencing;
 
 use Ordotype\Core\Method\Method;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\WellKnown;
 
 /**
- * The rules of order as edges between the steps of a plan.
- *
- * Where two rules meet, the narrower one holds: ring_then_gem and skin_then_teeth beat inner_first and mess_first
- * between the two areas; a method's say on metals beats inner_first and mess_first between metal and other areas; a
- * messy base goes before a neat one on a touching area whatever their layers (mess_first beats inner_first). Where
- * metals come last, a gem in a metal ring is painted with them.
+ * The rules of order as edges between the steps of a plan: on one area, on the whole model, for kept-apart parts and
+ * what must happen while something is wet; between areas that touch, {@see NeighbourRules}.
  */
 final readonly class OrderRules
 {
@@ -31,7 +28,7 @@ final readonly class OrderRules
     public function __construct(
         private array $steps,
         private Sculpt $sculpt,
-        Method $method,
+        private Method $method,
         private array $overrules = [],
     ) {
         $this->phases = new StepPhases($steps, $sculpt, $method);
@@ -39,27 +36,9 @@ final readonly class OrderRules
 
     public function edges(): PrecedenceGraph
     {
-        $edges = new PrecedenceGraph(count($this->steps));
-        /** @var array<string, list<int>> $byArea */
-        $byArea = [];
-        $whole = [];
-        foreach ($this->steps as $i => $step) {
-            if ($step->area === null) {
-                $whole[] = $i;
-            } else {
-                $byArea[$step->area->key][] = $i;
-            }
-        }
-        foreach ($byArea as $own) {
-            $this->onOneArea($edges, $own);
-        }
-        $this->ringsAndTeeth($edges, $byArea);
-        $this->bases($edges);
-        $this->mess($edges, $byArea);
-        $this->policies($edges);
-        $this->parts($edges);
-        $this->wholeSteps($edges, $whole);
-        $this->whileWet($edges);
+        $edges = $this->ruled();
+        $soiled = [];
+        $this->groundsThatShow($edges, $soiled);
         foreach ($this->overrules as $overrule) {
             $this->setAside($edges, $overrule);
         }
@@ -67,20 +46,123 @@ final readonly class OrderRules
         return $edges;
     }
 
+    private function ruled(): PrecedenceGraph
+    {
+        $edges = new PrecedenceGraph(count($this->steps));
+        $this->neighbours($edges)->put();
+        $whole = array_keys(array_filter($this->steps, fn (Step $s) => $s->area === null));
+        $this->policies($edges);
+        $this->parts($edges);
+        $this->wholeSteps($edges, $whole);
+        $this->whileWet($edges);
+        foreach ($whole as $w) {
+            $this->bind($edges, $w, $this->sprayedAfter($w));
+        }
+
+        return $edges;
+    }
+
     /**
-     * What goes into something wet follows it at once: whatever else must come before the second comes before the
-     * first already.
+     * Areas onto which something strays before the stain that will show it.
+     *
+     * @return array<string, true> by key
      */
+    public function soiled(): array
+    {
+        $soiled = [];
+        $this->groundsThatShow($this->ruled(), $soiled);
+
+        return $soiled;
+    }
+
+    /**
+     * Where a stain shows its ground, the ground is put right only after what must stray onto it before; what need not
+     * does so after.
+     *
+     * @param  array<string, true>  $soiled  keys of areas, added to
+     */
+    private function groundsThatShow(PrecedenceGraph $edges, array &$soiled): void
+    {
+        $touchUps = $underlaid = [];
+        foreach ($this->steps as $i => $step) {
+            if ($step->area !== null && $step->technique->key === WellKnown::TOUCH_UP) {
+                $touchUps[$step->area->key] = $i;
+            } elseif ($step->area !== null && $step->technique->has(Effect::Underlay)) {
+                $underlaid[$step->area->key] = true;
+            }
+        }
+        foreach ($this->steps as $stain => $step) {
+            $area = $step->area;
+            $shows = $step->phase === Phase::Base && MethodOnModel::isStain($step->technique);
+            if ($area === null || ! $shows || isset($underlaid[$area->key])) {
+                continue;
+            }
+            foreach ($this->steps as $messy => $other) {
+                if (
+                    ! $other->isMessy() ||
+                    $other->area === null ||
+                    $other->phase === Phase::Wear ||
+                    ! $this->sculpt->touchAtWork($area->key, $other->area->key)
+                ) {
+                    continue;
+                }
+                if (! isset($edges->reachedFrom($messy)[$stain])) {
+                    $edges->put($stain, $messy, Rule::TouchUpFirst);
+                } elseif (isset($touchUps[$area->key])) {
+                    $edges->put($messy, $touchUps[$area->key], Rule::TouchUpFirst);
+                } else {
+                    $soiled[$area->key] = true;
+                }
+            }
+        }
+    }
+
+    private function neighbours(PrecedenceGraph $edges): NeighbourRules
+    {
+        $byArea = [];
+        foreach ($this->steps as $i => $step) {
+            if ($step->area !== null) {
+                $byArea[$step->area->key][] = $i;
+            }
+        }
+        foreach ($byArea as $key => $own) {
+            $byArea[$key] = $this->onOneArea($edges, $own);
+        }
+
+        return new NeighbourRules($this->steps, $byArea, $this->sculpt, $this->method, $this->phases, $edges);
+    }
+
+    /** What goes into something wet follows it at once. */
     private function whileWet(PrecedenceGraph $edges): void
     {
-        $before = $edges->reversed();
         foreach ($this->phases->wet as $then => $first) {
-            foreach ($before[$then] as $earlier => $rules) {
-                foreach ($earlier === $first || $edges->has($first, $earlier) ? [] : $rules as $rule) {
+            $this->bind($edges, $first, [$then]);
+            $edges->put($first, $then, Rule::WhileWet);
+        }
+    }
+
+    /**
+     * Lets some steps follow another directly: whatever else must come before them comes before that one already, and
+     * what that one itself must come before does not hold them up.
+     *
+     * @param  list<int>  $then
+     */
+    private function bind(PrecedenceGraph $edges, int $first, array $then): void
+    {
+        $later = $edges->reachedFrom($first, $then);
+        $before = $edges->reversed();
+        foreach ($then as $step) {
+            foreach ($before[$step] as $earlier => $rules) {
+                if ($earlier === $first || in_array($earlier, $then, true)) {
+                    continue;
+                }
+                if (isset($later[$earlier])) {
+                    $edges->drop($earlier, $step);
+                }
+                foreach (isset($later[$earlier]) ? [] : $rules as $rule) {
                     $edges->put($earlier, $first, $rule);
                 }
             }
-            $edges->put($first, $then, Rule::WhileWet);
         }
     }
 
@@ -105,15 +187,18 @@ final readonly class OrderRules
             foreach ($this->steps as $i => $other) {
                 if ($other->phase === Phase::JointTidy) {
                     $edges->put($join, $i, Rule::JoinLate);
-                } elseif ($other->area?->part !== null) {
+                } elseif ($other->area?->part !== null && $other->phase !== Phase::Rim) {
                     $edges->put($i, $join, Rule::JoinLate);
                 }
             }
         }
     }
 
-    /** @param  list<int>  $own */
-    private function onOneArea(PrecedenceGraph $edges, array $own): void
+    /**
+     * @param  list<int>  $own
+     * @return list<int> in their order on the area
+     */
+    private function onOneArea(PrecedenceGraph $edges, array $own): array
     {
         usort($own, fn (int $a, int $b) => $this->keyOnArea($a) <=> $this->keyOnArea($b));
         for ($k = 1; $k < count($own); $k++) {
@@ -126,12 +211,14 @@ final readonly class OrderRules
                     $before->phase->isLight() && $after->phase->isLight() => Rule::LightLast,
                     $sameTechnique => Rule::DryThrough,
                     $before->phase === Phase::DecalGloss && $after->phase === Phase::Mark => Rule::MarkSurface,
-                    $this->phases->place($before) !== $this->phases->place($after) => Rule::Phase,
+                    $this->phases->place($own[$k - 1]) !== $this->phases->place($own[$k]) => Rule::Phase,
                     $before->isMessy() && ! $after->isMessy() => Rule::MessFirst,
                     default => Rule::DryThrough,
                 },
             );
         }
+
+        return $own;
     }
 
     /** @return array{float, int, int, int, int} */
@@ -141,127 +228,12 @@ final readonly class OrderRules
         $wear = $step->phase === Phase::Wear;
 
         return [
-            $this->phases->place($step),
+            $this->phases->place($i),
             $step->isMessy() && ! $wear ? 0 : 1,
             -$step->extent->value,
             $step->catalogue,
             $step->pass,
         ];
-    }
-
-    /** @param  array<string, list<int>>  $byArea */
-    private function ringsAndTeeth(PrecedenceGraph $edges, array $byArea): void
-    {
-        foreach ($this->sculpt->areas as $area) {
-            $own = $this->painted($byArea[$area->key] ?? []);
-            if ($area->surround !== null) {
-                foreach ($byArea[$area->surround] ?? [] as $ring) {
-                    $phase = $this->steps[$ring]->phase;
-                    if ($phase === Phase::Base || ($phase->isLight() && $phase !== Phase::Tidy)) {
-                        foreach ($own as $gem) {
-                            $edges->put($ring, $gem, Rule::RingThenGem);
-                        }
-                    }
-                }
-            }
-            if (! in_array($area->material, [Material::TeethClaw, Material::Eye], true)) {
-                continue;
-            }
-            foreach ($this->sculpt->areas as $skin) {
-                if ($skin->material !== Material::Skin || ! $this->sculpt->touch($area->key, $skin->key)) {
-                    continue;
-                }
-                foreach ($byArea[$skin->key] ?? [] as $shade) {
-                    if ($this->steps[$shade]->phase === Phase::Shade) {
-                        foreach ($own as $tooth) {
-                            $edges->put($shade, $tooth, Rule::SkinThenTeeth);
-                        }
-                    }
-                }
-            }
-        }
-    }
-
-    private function bases(PrecedenceGraph $edges): void
-    {
-        $bases = array_keys(
-            array_filter($this->steps, fn (Step $s) => $s->phase === Phase::Base && $s->area !== null),
-        );
-        foreach ($bases as $one) {
-            foreach ($bases as $other) {
-                $rule = $one === $other ? null : $this->baseBefore($this->steps[$one], $this->steps[$other]);
-                if ($rule !== null && ! $edges->has($other, $one)) {
-                    $edges->put($one, $other, $rule);
-                }
-            }
-        }
-    }
-
-    /** The rule, if any, by which the first base comes before the second. */
-    private function baseBefore(Step $first, Step $second): ?Rule
-    {
-        [$inner, $outer] = [$first->area, $second->area];
-        if ($inner === null || $outer === null || $inner->key === $outer->key) {
-            return null;
-        }
-        if ($inner->isMetal() !== $outer->isMetal() && in_array($this->phases->metals, ['first', 'last'], true)) {
-            return $this->phases->metals === 'first' && $inner->isMetal() ? Rule::MetalsPolicy : null;
-        }
-        $sprayed = $first->technique->family === Family::Spray;
-        if ($sprayed !== ($second->technique->family === Family::Spray)) {
-            return $sprayed && ! $this->framed($inner, $outer) ? Rule::InnerFirst : null;
-        }
-        if (
-            $sprayed ||
-            $first->isMessy() !== $second->isMessy() ||
-            ! $this->sculpt->touchAtWork($inner->key, $outer->key)
-        ) {
-            return null;
-        }
-
-        return $inner->layer < $outer->layer && ! $this->framed($inner, $outer) ? Rule::InnerFirst : null;
-    }
-
-    /**
-     * Whether the outer area must be painted before the inner one after all: it is its ring, or the skin around it.
-     */
-    private function framed(Area $inner, Area $outer): bool
-    {
-        return $inner->surround === $outer->key ||
-            (in_array($inner->material, [Material::TeethClaw, Material::Eye], true) &&
-                $outer->material === Material::Skin);
-    }
-
-    /** @param  array<string, list<int>>  $byArea */
-    private function mess(PrecedenceGraph $edges, array $byArea): void
-    {
-        foreach ($this->steps as $i => $messy) {
-            if (! $messy->isMessy() || $messy->area === null || $messy->phase === Phase::Wear) {
-                continue;
-            }
-            foreach ($byArea as $key => $others) {
-                if (! $this->sculpt->touchAtWork($messy->area->key, (string) $key)) {
-                    continue;
-                }
-                foreach ($others as $j) {
-                    $neat = $this->steps[$j];
-                    if (
-                        isset($this->phases->wet[$j]) &&
-                        $this->steps[$this->phases->wet[$j]]->pot() === $messy->pot()
-                    ) {
-                        continue; // both washes are one pass, and what goes into them comes after it
-                    }
-                    if (
-                        ! $neat->isMessy() &&
-                        $neat->phase !== Phase::Wear &&
-                        $this->phases->phase($neat) >= $this->phases->phase($messy) &&
-                        ! $edges->has($j, $i)
-                    ) {
-                        $edges->put($i, $j, Rule::MessFirst);
-                    }
-                }
-            }
-        }
     }
 
     private function policies(PrecedenceGraph $edges): void
@@ -280,14 +252,22 @@ final readonly class OrderRules
                     $edges->put($matt, $i, Rule::MetalsPolicy);
                 }
             }
-            if ($this->phases->ground === 'apart' && $step->area->rank === Rank::Ground) {
+            if (
+                $this->phases->ground === 'apart' &&
+                $step->area->rank === Rank::Ground &&
+                $step->phase !== Phase::Rim
+            ) {
                 foreach ($this->steps as $j => $join) {
                     if ($join->technique->key === WellKnown::JOIN_BASE) {
                         $edges->put($i, $j, Rule::GroundPolicy);
                     }
                 }
             }
-            if (! $step->phase->isGround() || ! in_array($this->phases->ground, ['first', 'last'], true)) {
+            if (
+                ! $step->phase->isGround() ||
+                $this->phases->place($i) < Phase::Undercoat->value ||
+                ! in_array($this->phases->ground, ['first', 'last'], true)
+            ) {
                 continue;
             }
             foreach ($this->steps as $j => $other) {
@@ -322,9 +302,9 @@ final readonly class OrderRules
 
                 continue;
             }
-            $mine = $this->phases->phase($step);
+            $mine = $this->phases->place($w);
             foreach ($this->steps as $i => $other) {
-                $theirs = $this->phases->phase($other);
+                $theirs = $this->phases->place($i);
                 if ($edges->has($w, $i) || $edges->has($i, $w)) {
                     continue; // a method's policy has said so already
                 }
@@ -344,7 +324,7 @@ final readonly class OrderRules
         foreach ($this->steps as $rim => $step) {
             if ($step->phase === Phase::Rim) {
                 foreach ($this->steps as $i => $other) {
-                    if ($i !== $rim && $this->phases->phase($other) < Phase::Rim->value) {
+                    if ($i !== $rim && $this->phases->place($i) < Phase::Rim->value) {
                         $edges->put($i, $rim, Rule::RimLast);
                     }
                 }
@@ -352,7 +332,7 @@ final readonly class OrderRules
         }
     }
 
-    /** What the masking covers is painted before it; what it is done for comes after it. */
+    /** What the masking covers is painted before it; what it is done for comes directly after it. */
     private function masking(PrecedenceGraph $edges, int $masking): void
     {
         foreach ($this->steps as $i => $step) {
@@ -366,13 +346,19 @@ final readonly class OrderRules
         }
     }
 
-    /**
-     * @param  list<int>  $own
-     * @return list<int>
-     */
-    private function painted(array $own): array
+    /** @return list<int> the sprayed bases that a masking is done for */
+    private function sprayedAfter(int $masking): array
     {
-        return array_values(array_filter($own, fn (int $i) => $this->phases->isFigurePaint($this->steps[$i])));
+        $sprays = $this->steps[$masking]->sprays;
+
+        return array_keys(
+            array_filter(
+                $sprays === [] ? [] : $this->steps,
+                fn (Step $s) => $s->phase === Phase::Base &&
+                    $s->technique->family === Family::Spray &&
+                    in_array($s->area?->key, $sprays, true),
+            ),
+        );
     }
 
     /** @return list<int> */

@@ -27,7 +27,15 @@ final readonly class OrderedWork
     ) {
     }
 
-    /** Hand minutes of one piece, worked in passes that need their handling once. */
+    /** Minutes of one piece for putting right what strays onto finished work. */
+    public function slipMinutes(): float
+    {
+        $slips = array_merge(...array_map(fn (Pass $pass) => $pass->slips, $this->passes));
+
+        return array_sum(array_map(fn (Slip $slip) => $slip->minutes, $slips));
+    }
+
+    /** Hand minutes of one piece, worked in passes that need their handling once, slips put right. */
     public function handMinutes(): float
     {
         return array_sum(array_map(fn (Pass $pass) => $pass->minutes, $this->passes));

@@ -24,13 +24,22 @@ final class PartialSchedule
     public string $done = '';
 
     /**
-     * @var list<array{non-empty-list<int>, float, bool, bool}> steps, minutes, whether the pot was open, whether
-     * drying held them
+     * @var list<array{non-empty-list<int>, float, bool, bool, list<Slip>}> steps, minutes, whether the pot was open,
+     * whether drying held them, what strays
      */
     public array $passes = [];
 
-    /** @var list<int> what goes into the coat that was just painted */
-    public array $wetNow = [];
+    /** @var array<int, bool> steps that must come next, and whether while the coat that was just painted is wet */
+    public array $next = [];
+
+    /** Minutes of one piece for what strays onto finished work. */
+    public float $slips = 0.0;
+
+    /** @var array<int, int> by place of an area: the last step of its own paint */
+    public array $painted = [];
+
+    /** @var array<int, int> by place of an area: steps to come that put right what strays onto it */
+    public array $covers = [];
 
     /** @var array<int, int> by step: how many must come before it that are not done */
     public array $waits = [];
@@ -70,6 +79,10 @@ final class PartialSchedule
     public function betterThan(self $other, float $same): bool
     {
         return $this->idle < $other->idle - $same ||
-            ($this->idle <= $other->idle + $same && $this->changesAtLeast() < $other->changesAtLeast());
+            ($this->idle <= $other->idle + $same &&
+                [round($this->slips, 6), $this->changesAtLeast()] < [
+                    round($other->slips, 6),
+                    $other->changesAtLeast(),
+                ]);
     }
 }

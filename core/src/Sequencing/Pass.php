@@ -10,8 +10,15 @@ namespace Ordotype\Core\Sequencing;
  */
 final readonly class Pass
 {
-    /** @param  non-empty-list<int>  $steps */
-    public function __construct(public array $steps, public float $minutes, public float $drying)
-    {
+    /**
+     * @param  non-empty-list<int>  $steps
+     * @param  list<Slip>  $slips  what is put right on neighbouring areas; within its minutes
+     */
+    public function __construct(
+        public array $steps,
+        public float $minutes,
+        public float $drying,
+        public array $slips = [],
+    ) {
     }
 }

@@ -8,9 +8,10 @@ use Ordotype\Core\Sculpt\Sculpt;
 
 /**
  * Lays the steps out in one order that keeps every rule. Among what is free to come next: shortest waiting for the
- * batch at hand, then fewest changes of pot, then the order of the areas. A beam search over the pots that could come
- * next: of the beginnings with as many passes, those are followed that can end soonest, by the work and the longest
- * drying chain that are left, and, with the pots that are still to come at the least, will have changed pots least.
+ * batch at hand, then fewest minutes for slips, then fewest changes of pot, then the order of the areas. A beam search
+ * over the pots that could come next: of the beginnings with as many passes, those are followed that can end soonest,
+ * by the work and the longest drying chain that are left, have strayed least, and, with the pots that are still to come
+ * at the least, will have changed pots least.
  */
 final class PassScheduler
 {
@@ -27,6 +28,8 @@ final class PassScheduler
     private const WAIT_FOR_MORE = 2.0;
 
     private readonly DryingTimes $drying;
+
+    private readonly Slips $slips;
 
     /** @var list<string> */
     private array $pots;
@@ -46,10 +49,16 @@ final class PassScheduler
     /**
      * @param  list<Step>  $steps
      * @param  int  $pieces  how many are worked together, step by step
+     * @param  array<string, float>  $touchUp  by area key: minutes to put right what strayed onto it; none: free
      */
-    public function __construct(private readonly array $steps, Sculpt $sculpt, private readonly int $pieces)
-    {
+    public function __construct(
+        private readonly array $steps,
+        Sculpt $sculpt,
+        private readonly int $pieces,
+        array $touchUp = [],
+    ) {
         $this->drying = new DryingTimes($steps, $sculpt, $pieces);
+        $this->slips = new Slips($steps, $this->drying, $touchUp);
         $this->pots = array_map(fn (Step $s) => $s->pot(), $steps);
     }
 
@@ -76,7 +85,7 @@ final class PassScheduler
         $work = $this->search($edges, $before);
         $held = [];
         $passes = [];
-        foreach ($work->passes as [$members, $minutes, $open, $dried]) {
+        foreach ($work->passes as [$members, $minutes, $open, $dried, $slips]) {
             foreach ($members as $i) {
                 $held[] = $this->rulesHolding($before[$i], $open, $dried);
             }
@@ -84,6 +93,7 @@ final class PassScheduler
                 range(count($held) - count($members), count($held) - 1),
                 $minutes,
                 max(array_map(fn (int $i) => $this->steps[$i]->technique->dry, $members)),
+                $slips,
             );
         }
 
@@ -106,6 +116,7 @@ final class PassScheduler
         $start->left = array_count_values($this->pots);
         $start->potsLeft = count($start->left);
         $start->done = str_repeat('0', count($this->steps));
+        $start->covers = $this->slips->covers();
         $start->handLeft = $this->pieces * array_sum(array_map(fn (Step $s) => $s->minutes, $this->steps));
         $this->tails = $this->drying->tails($edges, $before);
         $beam = [$start];
@@ -118,6 +129,7 @@ final class PassScheduler
                     $this->work($then, $members, $from, $edges);
                     $rank = [
                         round($this->endAtLeast($then)),
+                        round($then->slips, 6),
                         $then->changesAtLeast(),
                         -count($then->order),
                         $nth,
@@ -151,12 +163,15 @@ final class PassScheduler
     {
         $pot = $this->pots[$members[0]];
         $same = $pot === $at->open;
-        $minutes = $this->drying->minutesOf($members);
-        $at->passes[] = [$members, $minutes, $same, $from > $at->now + 1e-9];
+        $slips = $this->slips->of($members, $at);
+        $strays = Slips::minutes($slips);
+        $minutes = $this->drying->minutesOf($members) + $strays;
+        $at->passes[] = [$members, $minutes, $same, $from > $at->now + 1e-9, $slips];
+        $at->slips += $strays;
         $at->idle += max(0.0, $from - $at->now);
         $at->changes += $same ? 0 : 1;
         $at->open = $pot;
-        $at->wetNow = [];
+        $at->next = array_diff_key($at->next, array_fill_keys($members, true));
         foreach ($members as $i) {
             $at->order[] = $i;
             $at->done[$i] = '1';
@@ -166,6 +181,7 @@ final class PassScheduler
             if ($this->drying->isMessy[$i]) {
                 $at->wetAround[$this->drying->places[$i]] = $coat;
             }
+            $this->slips->paint($at, $i);
             foreach ($this->drying->holdsUp[$i] as $held) {
                 unset($at->ready[$held]);
             }
@@ -174,7 +190,9 @@ final class PassScheduler
                     $at->free[$later] = true;
                 }
                 if (isset($rules[Rule::WhileWet->value])) {
-                    $at->wetNow[] = $later;
+                    $at->next[$later] = true;
+                } elseif ($this->steps[$i]->sprays !== [] && $this->steps[$later]->phase === Phase::Base) {
+                    $at->next[$later] = false;
                 }
             }
         }
@@ -208,13 +226,15 @@ final class PassScheduler
      */
     private function options(PartialSchedule $at): array
     {
-        $into = array_values(array_filter($at->wetNow, fn (int $i) => isset($at->free[$i])));
+        $next = array_intersect_key($at->next, $at->free);
+        $into = array_keys($next, true, true) ?: array_keys($next);
+        $isWet = $next[$into[0] ?? -1] ?? false;
         $possible = [];
         $soonest = INF;
         foreach ($this->byPot($at, $into) as $pot => $members) {
             $passes = match (true) {
-                $into !== [] => [[$members, $at->now]],
-                $this->ranks !== [] => [[$members, $this->drying->startOf($members, $at)]],
+                $isWet => [[$members, $at->now]],
+                $into !== [], $this->ranks !== [] => [[$members, $this->startOf($members, $at)]],
                 default => $this->passesOf($members, $at),
             };
             foreach ($passes as [$now, $from]) {
@@ -249,11 +269,10 @@ final class PassScheduler
     }
 
     /**
-     * What could be done next, pot by pot: what goes into wet paint before all else, only the lowest stage, and the
-     * one
-     * whose turn it is where the order was made by hand.
+     * What could be done next, pot by pot: what goes into wet paint or follows its masking before all else, only the
+     * lowest stage, and the one whose turn it is where the order was made by hand.
      *
-     * @param  list<int>  $into  free steps that go into something wet
+     * @param  list<int>  $into  free steps that must come next
      * @return array<string, non-empty-list<int>>
      */
     private function byPot(PartialSchedule $at, array $into): array
@@ -303,7 +322,7 @@ final class PassScheduler
      */
     private function passesOf(array $members, PartialSchedule $at): array
     {
-        $all = $this->drying->startOf($members, $at);
+        $all = $this->startOf($members, $at);
         if (count($members) === 1 || $all <= $at->now + self::SAME) {
             return [[$members, $all]];
         }
@@ -321,9 +340,15 @@ final class PassScheduler
         if ($dry === [] || count($dry) === count($members)) {
             return [[$members, $all]];
         }
-        $some = $this->drying->startOf($dry, $at);
+        $some = $this->startOf($dry, $at);
 
         return $some < $all - self::SAME ? [[$members, $all], [$dry, $some]] : [[$members, $all]];
+    }
+
+    /** @param  non-empty-list<int>  $members */
+    private function startOf(array $members, PartialSchedule $at): float
+    {
+        return $this->drying->startOf($members, $at, Slips::minutes($this->slips->of($members, $at)));
     }
 
     /**

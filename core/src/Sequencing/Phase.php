@@ -38,9 +38,9 @@ enum Phase: int
     case MattVarnish = 170;
     case GroundPlants = 175;
     case Gloss = 180;
-    case Rim = 185;
     case Join = 190;
     case JointTidy = 195;
+    case Rim = 197;
     case Check = 200;
 
     public static function of(Technique $technique): self
@@ -105,22 +105,32 @@ enum Phase: int
     }
 
     /**
-     * A technique's place within its phase on one area; for light, within all of it, in place of the phase: overbrush,
-     * drybrush, tidy, stipple, layer, light glaze, then hatching and edges, then points.
+     * A technique's place on one area. Shade goes from stains over a base by stains, washes and recesses to glazes;
+     * light from overbrush, drybrush and tidying by stipple, layer and light glaze, tone by tone, to edges and
+     * hatching, tone by tone too. Nothing else ranks within its phase but marks.
+     *
+     * @param  int  $tone  of its pass, from 1, the darkest
      */
-    public function rank(Technique $technique): float
+    public function rank(Technique $technique, int $tone = 1): float
     {
         return match ($this) {
-            self::Tidy => self::Tidy->value + 3,
-            self::RaisedLight => self::Tidy->value +
+            self::Shade => $this->value +
                 match (true) {
-                    $technique->mess >= 3 => 1,
-                    $technique->mess === 2 => 2,
-                    $technique->has(Effect::Texture) => 4,
-                    $technique->has(Effect::Blend) => 6,
-                    default => 5,
+                    $technique->tidied && $technique->has(Effect::Tint) => 0.1,
+                    $technique->tidied && $technique->mess < Step::MESSY => 0.2,
+                    $technique->mess >= Step::MESSY => 0.3,
+                    ! $technique->has(Effect::Blend) => 0.4,
+                    default => 0.5,
                 },
-            self::EdgeLight => $this->value + ($technique->has(Effect::Texture) ? 1 : 2),
+            self::Tidy => self::Tidy->value + 3,
+            self::RaisedLight => match (true) {
+                $technique->mess > Step::MESSY => self::Tidy->value + 1,
+                $technique->mess === Step::MESSY => self::Tidy->value + 2,
+                $technique->has(Effect::Texture) => $this->value + $tone / 10,
+                $technique->has(Effect::Blend) => $this->value + $tone / 10 + 0.02,
+                default => $this->value + $tone / 10 + 0.01,
+            },
+            self::EdgeLight => $this->value + $tone / 10 + ($technique->has(Effect::Texture) ? 0.02 : 0.01),
             self::Mark => $this->value +
                 match (true) {
                     $technique->has(Effect::Mark) => 1,

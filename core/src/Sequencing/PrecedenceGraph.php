@@ -61,6 +61,28 @@ final class PrecedenceGraph
     }
 
     /**
+     * All that must come after a step, by whatever way but through some.
+     *
+     * @param  list<int>  $but
+     * @return array<int, true>
+     */
+    public function reachedFrom(int $step, array $but = []): array
+    {
+        $reached = array_fill_keys($but, true);
+        $open = [$step];
+        while ($open !== []) {
+            foreach (array_keys($this->after[array_pop($open)] ?? []) as $later) {
+                if (! isset($reached[$later])) {
+                    $reached[$later] = true;
+                    $open[] = $later;
+                }
+            }
+        }
+
+        return array_diff_key($reached, array_fill_keys($but, true));
+    }
+
+    /**
      * The shortest circle of edges, as the steps on it; null when there is none.
      *
      * @return non-empty-list<int>|null

@@ -11,6 +11,8 @@ enum Rule: string
     case LightLast = 'light_last';
     case MessFirst = 'mess_first';
     case InnerFirst = 'inner_first';
+    case InnerFinished = 'inner_finished';
+    case TouchUpFirst = 'touch_up_first';
     case WhileWet = 'while_wet';
     case DryThrough = 'dry_through';
     case RingThenGem = 'ring_then_gem';
@@ -30,12 +32,13 @@ enum Rule: string
             self::SamePot => 0,
             self::InnerFirst => 1,
             self::MessFirst => 2,
-            self::MetalsPolicy, self::GroundPolicy => 3,
-            self::RimLast => 4,
-            self::SkinThenTeeth, self::RingThenGem => 5,
-            self::MarkSurface, self::SealMarks => 6,
-            self::LightLast, self::JoinLate => 7,
-            self::DryThrough, self::Phase, self::WhileWet => 8,
+            self::InnerFinished => 3,
+            self::MetalsPolicy, self::GroundPolicy => 4,
+            self::RimLast => 5,
+            self::SkinThenTeeth, self::RingThenGem => 6,
+            self::MarkSurface, self::SealMarks, self::TouchUpFirst => 7,
+            self::LightLast, self::JoinLate => 8,
+            self::DryThrough, self::Phase, self::WhileWet => 9,
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Sequencing;
 
 use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Demand\ReasonKind;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Technique;
@@ -76,6 +77,14 @@ final readonly class Step
     public function isMessy(): bool
     {
         return $this->technique->mess >= self::MESSY;
+    }
+
+    /** Whether it is done beside what was chosen: masking, the tidying of a joint, a ground put right. */
+    public function isBeside(): bool
+    {
+        return $this->sprays !== [] ||
+            $this->phase === Phase::JointTidy ||
+            array_filter($this->because, fn (Reason $r) => $r->kind === ReasonKind::TouchUp) !== [];
     }
 
     public function numbered(int $pass): self

@@ -21,6 +21,9 @@ final readonly class StepPhases
 
     private const LAST_PAINT = 160;
 
+    /** Less than any two places lie apart. */
+    private const JUST_AFTER = 0.0005;
+
     public ?string $metals;
 
     public ?string $ground;
@@ -28,29 +31,59 @@ final readonly class StepPhases
     /** @var array<int, int> what goes into something wet, to what it goes into */
     public array $wet;
 
-    /** @var array<int, float> the phase of a step that goes into something wet, by the step's object id */
-    private array $wetPhase;
+    /** @var list<float> by step */
+    private array $places;
 
     /** @param  list<Step>  $steps */
     public function __construct(private array $steps, private Sculpt $sculpt, private Method $method)
     {
         $this->metals = $method->answer(School::Metals);
         $this->ground = $method->answer(School::Ground);
-        $this->wet = $this->wetPairs();
-        $phases = [];
+        $tones = $this->tones();
+        $places = array_map(fn (Step $s, int $i) => $this->placeOf($s, $tones[$i] ?? 1), $steps, array_keys($steps));
+        $this->wet = $this->wetPairs($places);
         foreach ($this->wet as $then => $first) {
-            $phases[spl_object_id($steps[$then])] = $steps[$first]->phase->value + 0.4;
+            $places[$then] = $places[$first] + self::JUST_AFTER;
         }
-        $this->wetPhase = $phases;
+        $this->places = array_values($places);
+    }
+
+    /**
+     * Edges and hatching share the tones of an area, and so do the raised lights: of T tones, as many as the most
+     * passes of any of them, pass p of m goes to tone ⌈p·T/m⌉.
+     *
+     * @return array<int, int> by step
+     */
+    private function tones(): array
+    {
+        $passes = [];
+        foreach ($this->steps as $i => $step) {
+            if ($step->phase === Phase::EdgeLight || ($step->phase === Phase::RaisedLight && ! $step->isMessy())) {
+                $passes[$step->area?->key.' '.$step->phase->value][$step->technique->key][$i] = $step->pass;
+            }
+        }
+        $tones = [];
+        foreach ($passes as $techniques) {
+            $most = max(array_map(count(...), $techniques));
+            foreach ($techniques as $own) {
+                asort($own);
+                foreach (array_keys($own) as $before => $i) {
+                    $tones[$i] = (int) ceil((($before + 1) * $most) / count($own));
+                }
+            }
+        }
+
+        return $tones;
     }
 
     /**
      * A decal into the last wash or stain on its area, where the method says so; tufts into texture paste that is not
      * painted afterwards. Both halves of a wet blend are one step.
      *
+     * @param  array<int, float>  $places  by step
      * @return array<int, int> the later step to the earlier
      */
-    private function wetPairs(): array
+    private function wetPairs(array $places): array
     {
         $washes = $decals = $pastes = $tufts = $painted = [];
         foreach ($this->steps as $i => $step) {
@@ -62,8 +95,8 @@ final readonly class StepPhases
                 $last = $washes[$area->key] ?? null;
                 $washes[$area->key] =
                     $last === null ||
-                    [$step->phase->value, $step->catalogue, $step->pass] > [
-                        $this->steps[$last]->phase->value,
+                    [$places[$i], $step->catalogue, $step->pass] > [
+                        $places[$last],
                         $this->steps[$last]->catalogue,
                         $this->steps[$last]->pass,
                     ]
@@ -76,7 +109,7 @@ final readonly class StepPhases
                 $decals[$area->key] = $i;
             } elseif ($step->technique->key === WellKnown::PASTE) {
                 $pastes[$area->key] = $i;
-            } elseif ($step->technique->key === WellKnown::TUFTS) {
+            } elseif ($step->technique->key === WellKnown::TUFTS && ! $this->isTexturedFirst($area)) {
                 $tufts[$area->key] = $i;
             } elseif ($step->phase->isGround()) {
                 $painted[$area->key] = true;
@@ -92,71 +125,58 @@ final readonly class StepPhases
         return $pairs;
     }
 
-    /**
-     * A step's phase as the method places it: ground first, metals first or last, skin washed first, wear under the
-     * wash.
-     */
-    public function phase(Step $step): float
+    /** Where a step stands in the order of work: the fine place on its area, as the method moves it. */
+    public function place(int $step): float
     {
-        $phase = $step->phase->value;
+        return $this->places[$step];
+    }
+
+    private function placeOf(Step $step, int $tone): float
+    {
+        $place = $step->phase->rank($step->technique, $tone);
         if ($step->area === null) {
-            return $this->isMasking($step) ? Phase::Base->value - 1 : $phase;
+            return $this->isMasking($step) ? Phase::Base->value - 1 : $place;
         }
-        if (isset($this->wetPhase[spl_object_id($step)])) {
-            return $this->wetPhase[spl_object_id($step)];
+        if ($step->phase === Phase::GroundTexture && $this->isTexturedFirst($step->area)) {
+            return Phase::Undercoat->value - 1;
         }
-        if ($this->ground === 'first' && $step->phase->isGround()) {
-            return Phase::Value->value + ($phase - Phase::Wear->value) / 10;
-        }
-        if ($this->isMetalWork($step->area) && $phase >= self::FIRST_PAINT && $phase <= self::LAST_PAINT) {
-            if ($this->metals === 'last') {
-                return Phase::MattVarnish->value + $phase / 40;
-            }
-            if ($this->metals === 'first' && $step->phase === Phase::Base) {
-                return Phase::Base->value - 0.5;
-            }
+        $place = $this->inGroundSteps($step) ?? $place;
+        if ($this->ground === 'first' && $step->phase->isGround() && $place < Phase::MattVarnish->value) {
+            return Phase::Value->value + ($place - Phase::Wear->value) / 10;
         }
         if ($this->isWashFirst($step)) {
-            return Phase::Base->value - 1;
-        }
-        if ($this->isWearUnderWash($step)) {
-            return Phase::Shade->value - 1;
+            $place = Phase::Base->value - 1;
+        } elseif ($this->isWearUnderWash($step)) {
+            $place = Phase::Shade->value - 1;
         }
 
-        return $phase;
+        return $this->metals === 'last' && $this->isMetalWork($step->area) && $this->isFigurePaint($step)
+            ? Phase::MattVarnish->value + $place / 40
+            : $place;
     }
 
-    /** Where a step stands on its own area: its phase, and its rank among light or marks. */
-    public function place(Step $step): float
+    /** Whether sand and paste are glued on before the undercoat. */
+    private function isTexturedFirst(Area $area): bool
     {
-        $moved = $this->phase($step);
-        if (isset($this->wetPhase[spl_object_id($step)])) {
-            return $moved;
-        }
-        // Beside a wash that something goes into at once, neat shading waits until that is done.
-        if (
-            $step->phase === Phase::Shade &&
-            ! $step->technique->tidied &&
-            $step->area !== null &&
-            $this->takesWet($step->area)
-        ) {
-            return $moved + 0.5;
-        }
-
-        return $moved === (float) $step->phase->value
-            ? $step->phase->rank($step->technique)
-            : $moved + ($step->phase->rank($step->technique) - $step->phase->value) / 100;
+        return $this->method->answerFor(School::Texture, $area, $this->sculpt) === 'before_undercoat';
     }
 
-    private function takesWet(Area $area): bool
+    /** Where the method puts a technique of the ground; what follows water stands after matt varnish, too. */
+    private function inGroundSteps(Step $step): ?float
     {
-        foreach ($this->wet as $first) {
-            if ($this->steps[$first]->area?->key === $area->key) {
-                return true;
+        $nth = array_search($step->technique->key, $this->method->groundSteps, true);
+        if ($nth === false || $step->technique->family !== Family::Ground || $step->phase === Phase::Rim) {
+            return null;
+        }
+        $afterWater = $step->phase === Phase::GroundPlants;
+        foreach (array_slice($this->method->groundSteps, 0, (int) $nth) as $earlier) {
+            foreach ($this->steps as $other) {
+                $isSame = $other->technique->key === $earlier && $other->area?->key === $step->area?->key;
+                $afterWater = $afterWater || ($isSame && $other->phase === Phase::GroundPlants);
             }
         }
 
-        return false;
+        return ($afterWater ? Phase::GroundPlants->value : Phase::GroundTexture->value) + (int) $nth / 100;
     }
 
     private function isWashFirst(Step $step): bool
@@ -165,16 +185,22 @@ final readonly class StepPhases
             $step->phase === Phase::Shade &&
             $step->technique->family === Family::Shade &&
             $step->isMessy() &&
-            $this->method->answerFor(School::SkinWash, $step->area, $this->sculpt) === 'first';
+            $this->method->answerFor(School::SkinWash, $step->area, $this->sculpt) === 'first' &&
+            // Both under and over its base: the first pass goes under.
+            ($step->pass === 1 || ! $this->method->isAlso(School::SkinWash, 'over'));
     }
 
     /** Chips and rust go under the wash where the method says so; what is drawn on afterwards stays last. */
     private function isWearUnderWash(Step $step): bool
     {
-        return $step->area !== null &&
-            $step->phase === Phase::Wear &&
-            ($step->technique->has(Effect::Wear) || $step->technique->key === WellKnown::RUST) &&
-            $this->method->answerFor(School::Weathering, $step->area, $this->sculpt) === 'under_wash';
+        if ($step->area === null || $step->phase !== Phase::Wear) {
+            return false;
+        }
+        $own = $this->method->answerOf(School::Weathering, $step->technique->key);
+        $isMeant = $step->technique->has(Effect::Wear) || $step->technique->key === WellKnown::RUST;
+        $all = $isMeant ? $this->method->answerFor(School::Weathering, $step->area, $this->sculpt) : null;
+
+        return ($own ?? $all) === 'under_wash';
     }
 
     public function isMasking(Step $step): bool

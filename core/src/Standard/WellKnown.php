@@ -23,6 +23,8 @@ final class WellKnown
 
     public const BASE_COAT = 'base_coat';
 
+    public const TOUCH_UP = 'touch_up';
+
     public const LIGHT_UNDERLAY = 'light_underlay';
 
     public const MASKING = 'masking';
@@ -30,6 +32,8 @@ final class WellKnown
     public const JOIN_PARTS = 'join_parts';
 
     public const JOIN_BASE = 'join_base';
+
+    public const VALUE_WASH = 'value_wash';
 
     public const TUFTS = 'ground_tufts';
 

@@ -13,7 +13,6 @@ use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Sequencing\OrderedWork;
-use Ordotype\Core\Sequencing\Step;
 
 /**
  * The plans of all pieces of a unit. Pieces that are painted alike share one; where some differ, all of them are
@@ -56,7 +55,7 @@ final readonly class UnitPlan
 
             return $planner->draft($own, $g->edits($edits, $own->sculpt));
         }, $groups);
-        $work = WorkOrder::of($request)->lay(self::allSteps($drafts));
+        $work = WorkOrder::of($request)->layTogether($drafts);
 
         return new self(
             array_map(
@@ -164,23 +163,5 @@ final readonly class UnitPlan
         }
 
         return array_values($conflicts);
-    }
-
-    /**
-     * Every step once: the same key and paint are one step, as the most frequent kind has it.
-     *
-     * @param  list<Draft>  $drafts
-     * @return list<Step>
-     */
-    private static function allSteps(array $drafts): array
-    {
-        $steps = [];
-        foreach ($drafts as $draft) {
-            foreach ($draft->steps as $step) {
-                $steps[$step->paintedKey()->id] ??= $step;
-            }
-        }
-
-        return array_values($steps);
     }
 }

@@ -81,6 +81,7 @@ final readonly class PlanWords
             ReasonKind::Base => 'every area gets one base colour',
             ReasonKind::Tidying => 'a wash leaves marks that are tidied',
             ReasonKind::Parts => 'what is kept apart is joined',
+            ReasonKind::TouchUp => 'the ground shows through what comes on it',
         };
     }
 

@@ -250,6 +250,9 @@ final class Terms
             School::Backs => 'backs',
             School::Weathering => 'weathering',
             School::Look => 'the look',
+            School::Neighbours => 'inner areas and what lies on them',
+            School::Faces => 'when faces are painted',
+            School::Texture => 'sand and paste on the ground',
         };
     }
 
@@ -273,6 +276,9 @@ final class Terms
             'on_gloss' => 'on gloss',
             'wet_wash' => 'into a wet wash',
             'under_wash' => 'under the wash',
+            'inner_finished' => 'inner areas washed and drybrushed first',
+            'all_bases' => 'all base colours first',
+            'inner' => 'by layer, like the rest',
             'first', 'last', 'over', 'none' => $school === School::SkinWash
                 ? ['first' => 'before the base', 'over' => 'over the base', 'none' => 'none'][$answer] ?? $answer
                 : $answer,
@@ -288,6 +294,8 @@ final class Terms
             Rule::LightLast => 'light goes from broad and dark to narrow and bright',
             Rule::MessFirst => 'what strays onto neighbours comes before their neat work',
             Rule::InnerFirst => 'base colours go from the innermost layer outwards, sprayed before brushed',
+            Rule::InnerFinished => 'inner areas are washed and drybrushed before the neat work on top of them is begun',
+            Rule::TouchUpFirst => 'what shows its ground is laid only over a ground that was put right',
             Rule::WhileWet => 'it goes into what is still wet',
             Rule::JoinLate => 'kept-apart parts are finished before they are joined, and the joint is tidied after',
             Rule::DryThrough => 'nothing goes over a coat that is still wet',
