@@ -13,6 +13,7 @@ use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Words\OrderWords;
 
 /** One batch as the bench works through it: its passes, and what each model has had. */
 final class BatchOnBench
@@ -49,9 +50,10 @@ final class BatchOnBench
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
             'passes' => array_map(
-                fn (Pass $p, int $i) => $this->pass($p, $i + 1, $release),
+                fn (Pass $p, int $i, array $said) => $this->pass($p, $i + 1, $release) + $said,
                 $release->passes(),
                 array_keys($release->passes()),
+                OrderWords::passes($release->plan->work, $release->edges, $request->sculpt),
             ),
             'next_pass' => $this->nextPass($unit, $release, $pieces),
             'pieces' => $pieces,

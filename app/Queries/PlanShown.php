@@ -32,6 +32,7 @@ use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\UnitPlan;
 use Ordotype\Core\Words\ClauseWords;
+use Ordotype\Core\Words\OrderWords;
 use Ordotype\Core\Words\Terms;
 use stdClass;
 
@@ -71,6 +72,11 @@ final class PlanShown
                 array_map(Terms::rule(...), Rule::cases()),
             ),
             'follows' => self::follows($plan),
+            'said' => OrderWords::passes(
+                $plan->work,
+                WorkOrder::of($plan->request)->rules($plan->work->steps),
+                $plan->request->sculpt,
+            ),
             'editable' => ! $released && $user instanceof User && Rights::has($user, 'plan.edit'),
             'piece' => $piece?->number,
             'whole' => [

@@ -265,7 +265,7 @@ final class RaisingTest extends TestCase
             $bar--
         ) {
             if ($base !== null && ! $ground && $grade($base) < $bar && ! $base->technique->tidied) {
-                if (($anew ??= (new BruteForce($request, $area))->solve()[2] ?? 0) >= $bar) {
+                if (($anew ??= (new BruteForce($request, $area))->solve() ?? [INF, [], 0])[2] >= $bar) {
                     return null;
                 }
 
@@ -316,6 +316,11 @@ final class RaisingTest extends TestCase
                     }
                 }
             });
+            if ($base !== null && ! $ground && $grade($base) < $bar) {
+                // A stain below the bar is tidied, or the area is begun anew: whichever takes less.
+                $anew ??= (new BruteForce($request, $area))->solve() ?? [INF, [], 0];
+                $least = $anew[2] === $bar ? min($least, $anew[0]) : $least;
+            }
             if ($least < INF) {
                 return [$least, $bar];
             }

@@ -220,10 +220,16 @@ final class StoppingPointsTest extends TestCase
         $paint = self::paint($plan);
         $asks = Demo::planner()->asks($plan->request->at($tier));
         $whole = $asks->whole;
-        $problems = array_map(fn ($a) => [$a->demand, $a->problem], $asks->areas);
+        $demands = array_map(fn ($a) => $a->demand, $asks->areas);
         $needs = [];
         foreach (WorkOrder::of($plan->request)->rules($plan->work->steps)->reversed() as $later => $earlier) {
-            $needs[$later] = array_values(array_intersect(array_keys($earlier), $paint));
+            // Inner areas need not be finished first where work stops.
+            $closing = array_filter($earlier, fn (array $rules) => array_keys($rules) !== [Rule::InnerFinished->value]);
+            $needs[$later] = array_values(array_intersect(array_keys($closing), $paint));
+        }
+        $given = [];
+        foreach ($plan->whole->choice->techniques ?? [] as $used) {
+            array_push($given, ...array_map(Effect::from(...), array_keys($used->technique->effects)));
         }
         $best = null;
         $least = INF;
@@ -252,7 +258,7 @@ final class StoppingPointsTest extends TestCase
             if (array_diff($before, array_keys($set)) !== []) {
                 continue;
             }
-            foreach ($problems as [$demand, $problem]) {
+            foreach ($demands as $demand) {
                 if (
                     $demand->area !== null &&
                     ! self::meets(
@@ -262,7 +268,7 @@ final class StoppingPointsTest extends TestCase
                         $demand->requirements,
                         $demand->area->rank !== Rank::Ground,
                         $tier,
-                        $problem->given,
+                        $given,
                     )
                 ) {
                     continue 2;

@@ -75,7 +75,7 @@ final class RandomCase
         // The keys the rules name come in often, as most of the special rules hang on them.
         $special = $this->random->shuffleArray(['tidy_base', 'layer', 'wash_all_over']);
         $keys = array_slice(
-            [...array_slice($special, 0, $this->pick([0, 1, 2, 2, 3])), 't1', 't2', 't3', 't4', 't5', 't6', 't7'],
+            [...array_slice($special, 0, $this->pick([0, 1, 2, 2, 3])), ...array_map(fn (int $n) => "t$n", range(1, 15))],
             0,
             $count,
         );

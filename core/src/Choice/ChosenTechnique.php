@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Choice;
 
+use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Technique;
 
@@ -33,6 +34,28 @@ final readonly class ChosenTechnique
         );
 
         return new self($candidate->technique, $candidate->index, $extent, $minutes);
+    }
+
+    /**
+     * What steps of one area come to, in catalogue order.
+     *
+     * @param  list<Step>  $steps
+     * @return list<self>
+     */
+    public static function ofSteps(array $steps): array
+    {
+        $used = $minutes = [];
+        foreach ($steps as $step) {
+            $before = $used[$step->catalogue] ?? $step;
+            $used[$step->catalogue] = $before->extent->value >= $step->extent->value ? $before : $step;
+            $minutes[$step->catalogue][] = $step->minutes;
+        }
+        ksort($used);
+
+        return array_map(
+            fn (Step $s) => new self($s->technique, $s->catalogue, $s->extent, $minutes[$s->catalogue]),
+            array_values($used),
+        );
     }
 
     public function minutes(): float

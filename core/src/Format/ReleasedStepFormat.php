@@ -35,7 +35,7 @@ final class ReleasedStepFormat
             'phase' => $step->phase->value,
             'family' => $step->technique->family->value,
             'part' => $step->area?->part,
-            'coats' => $step->technique->coats,
+            'coats' => $step->coats,
             'coat_dry' => $step->technique->coatDry,
             'mess' => $step->technique->mess,
             'setup' => $step->technique->setup,
@@ -69,6 +69,7 @@ final class ReleasedStepFormat
             $node->strings('sprays'),
             $node->strings('covers'),
             $phase,
+            $node->has('coats') ? $node->int('coats', 1, 99) : null,
         );
     }
 

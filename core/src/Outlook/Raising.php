@@ -72,7 +72,7 @@ final class Raising
             }
         }
 
-        return array_map(StoppingPoints::used(...), $byArea);
+        return array_map(ChosenTechnique::ofSteps(...), $byArea);
     }
 
     /** The added work in an order that keeps the rules. */
@@ -87,10 +87,16 @@ final class Raising
         return new RaisedWork($areas, $whole, $order->lay($steps), $this->concerns(), $this->isVarnished());
     }
 
-    /** @return list<RaisedArea> in the sculpt's order; from nothing, what planning chooses */
+    /** What was only prepared or undercoated is not painted work. */
+    private function isPainted(): bool
+    {
+        return array_filter(array_diff_key($this->done, ['' => true])) !== [];
+    }
+
+    /** @return list<RaisedArea> in the sculpt's order; where nothing is painted yet, what planning chooses */
     public function areas(): array
     {
-        if (array_filter($this->done) === []) {
+        if (! $this->isPainted()) {
             return array_map(
                 fn (PlannedArea $p) => new RaisedArea(
                     $p->demand,
@@ -113,7 +119,7 @@ final class Raising
     }
 
     /**
-     * Whole techniques that are still to be done; the undercoat never is. Over painted work, varnish and the final
+     * Whole techniques that are still to be done. Over painted work the undercoat never is, and varnish and the final
      * look are done anew.
      *
      * @return list<ChosenTechnique>
@@ -128,7 +134,7 @@ final class Raising
                     ! $this->addsAnything(),
             ),
         );
-        $painted = array_filter($this->done) !== [];
+        $painted = $this->isPainted();
 
         return array_values(
             array_filter(
@@ -182,10 +188,10 @@ final class Raising
         assert($area !== null);
         $wanted = $this->request->tier->pace->gradeBar();
         for ($bar = $wanted; $bar >= 1; $bar--) {
-            $raised =
-                $done === [] || $this->isRepaint($area, $done, $bar)
-                    ? $this->anew($asked, $done, $bar)
-                    : $this->onTop($asked, $done, $bar);
+            $raised = match (true) {
+                $done === [], $this->isRepaint($area, $done, $bar) => $this->anew($asked, $done, $bar),
+                default => $this->onTop($asked, $done, $bar),
+            };
             if ($raised !== null) {
                 return $raised;
             }
@@ -220,6 +226,22 @@ final class Raising
         return false;
     }
 
+    /**
+     * A stain below the bar is clean work once it is tidied: it stays where that is no dearer than starting anew.
+     *
+     * @param  list<ChosenTechnique>  $done
+     */
+    private function isBelow(Area $area, array $done, int $bar): bool
+    {
+        foreach ($done as $used) {
+            if ($used->technique->has(Effect::BaseColour) && $area->rank !== Rank::Ground) {
+                return ! RaisingOnTop::reaches($used, $area, $bar);
+            }
+        }
+
+        return false;
+    }
+
     /** @param  list<ChosenTechnique>  $done */
     private function anew(AskedArea $asked, array $done, int $bar): ?RaisedArea
     {
@@ -233,8 +255,10 @@ final class Raising
     /** @param  list<ChosenTechnique>  $done */
     private function onTop(AskedArea $asked, array $done, int $bar): ?RaisedArea
     {
+        $area = $asked->demand->area;
         $bare = $asked->problem->needsBase && ! RaisingOnTop::hasBase($done);
-        $anew = $bare ? $this->anew($asked, $done, $bar) : null;
+        $isOpen = $bare || ($area !== null && $this->isBelow($area, $done, $bar));
+        $anew = $isOpen ? $this->anew($asked, $done, $bar) : null;
 
         return (new RaisingOnTop($this->solver, $this->request->tier->pace))->best($asked, $done, $bar, $anew);
     }

@@ -24,6 +24,7 @@ use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 
@@ -63,6 +64,9 @@ final class StoppingPoints
 
     private PrecedenceGraph $edges;
 
+    /** @var list<Effect> what undercoat and whole techniques of the plan give every area */
+    private array $given;
+
     public function __construct(private readonly Plan $plan, private readonly Planner $planner = new Planner())
     {
         $this->steps = $plan->work->steps;
@@ -73,6 +77,7 @@ final class StoppingPoints
             }
         }
         $this->edges = WorkOrder::of($plan->request)->rules($plan->work->steps);
+        $this->given = $plan->chosen()->context->given;
     }
 
     /** @return list<StoppingPoint> from the lowest tier up; the last is the plan's own */
@@ -153,7 +158,7 @@ final class StoppingPoints
             if ($met[$key] === []) {
                 $all = array_map(fn (int $i) => $this->steps[$i], $this->chains[$key] ?? []);
 
-                return $this->none($tier, $this->failing($area, $tier, self::used($all)));
+                return $this->none($tier, $this->failing($area, $tier, ChosenTechnique::ofSteps($all)));
             }
         }
         $pulled = [];
@@ -245,8 +250,16 @@ final class StoppingPoints
         $before = $this->edges->reversed();
         $open = array_keys($set);
         while ($open !== []) {
-            foreach ($before[array_pop($open)] as $earlier => $rules) {
-                if (isset($set[$earlier]) || $this->finishing[$earlier]) {
+            $step = array_pop($open);
+            foreach ($this->intoWet($step) as $then) {
+                if (! isset($set[$then])) {
+                    $set[$then] = true;
+                    $open[] = $then;
+                }
+            }
+            foreach ($before[$step] as $earlier => $rules) {
+                $inner = count($rules) === 1 && isset($rules[Rule::InnerFinished->value]);
+                if ($inner || isset($set[$earlier]) || $this->finishing[$earlier]) {
                     continue;
                 }
                 foreach ($rules as $rule) {
@@ -260,6 +273,14 @@ final class StoppingPoints
         return $set;
     }
 
+    /** @return list<int> what goes into a step's paint while it is wet, so that work cannot stop between them */
+    private function intoWet(int $step): array
+    {
+        $isWet = fn (array $rules): bool => isset($rules[Rule::WhileWet->value]);
+
+        return array_keys(array_filter($this->edges->after($step), $isWet));
+    }
+
     /** @return list<int> how many of an area's steps, counted from its first, meet the tier there */
     private function lengthsThatMeet(AskedArea $asked, Tier $tier): array
     {
@@ -267,7 +288,7 @@ final class StoppingPoints
         $lengths = [];
         for ($length = 0; $length <= count($chain); $length++) {
             $steps = array_map(fn (int $i) => $this->steps[$i], array_slice($chain, 0, $length));
-            if ($this->failing($asked, $tier, self::used($steps)) === null) {
+            if ($this->failing($asked, $tier, ChosenTechnique::ofSteps($steps)) === null) {
                 $lengths[] = $length;
             }
         }
@@ -287,7 +308,8 @@ final class StoppingPoints
         // Where the plan's own bar had to be lowered, no more is asked of a stop on the way.
         $bar = $area === null ? 1 : min($tier->pace->gradeBar(), $this->plan->area($area->key)->gradeBar);
         $needsBase = $area !== null && $area->rank !== Rank::Ground;
-        $broken = Conformance::broken($used, $needsBase, $tier->pace, $asked->problem->given, $bar, $area);
+        // What lies under it is the plan's own: another tier need not ask for the same undercoat.
+        $broken = Conformance::broken($used, $needsBase, $tier->pace, $this->given, $bar, $area);
 
         return $broken === [] ? null : StopObstacle::lacking($broken, $area);
     }
@@ -303,7 +325,7 @@ final class StoppingPoints
             $step = $this->steps[$i];
             if (
                 $step->area?->key === $area?->key &&
-                ! self::isShort($requirement, [...$used, ...self::used([$step])])
+                ! self::isShort($requirement, [...$used, ...ChosenTechnique::ofSteps([$step])])
             ) {
                 return true;
             }
@@ -344,7 +366,7 @@ final class StoppingPoints
                 $this->isNeededOnModel($demand, $step);
         }
         foreach ($demand->requirements as $requirement) {
-            if (self::isShort($requirement, []) && ! self::isShort($requirement, self::used([$step]))) {
+            if (self::isShort($requirement, []) && ! self::isShort($requirement, ChosenTechnique::ofSteps([$step]))) {
                 return true;
             }
         }
@@ -370,25 +392,5 @@ final class StoppingPoints
         }
 
         return false;
-    }
-
-    /**
-     * @param  list<Step>  $steps  of one area
-     * @return list<ChosenTechnique>
-     */
-    public static function used(array $steps): array
-    {
-        $used = $minutes = [];
-        foreach ($steps as $step) {
-            $before = $used[$step->catalogue] ?? $step;
-            $used[$step->catalogue] = $before->extent->value >= $step->extent->value ? $before : $step;
-            $minutes[$step->catalogue][] = $step->minutes;
-        }
-        ksort($used);
-
-        return array_map(
-            fn (Step $s) => new ChosenTechnique($s->technique, $s->catalogue, $s->extent, $minutes[$s->catalogue]),
-            array_values($used),
-        );
     }
 }

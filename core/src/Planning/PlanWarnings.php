@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Standard\Effect;
 
 /** What stands out in what was chosen, whatever order it is done in. */
 final readonly class PlanWarnings
 {
+    /** Minutes of a unit that are not worth a word. */
+    private const WORTH_SAYING = 0.5;
+
     private PlanRequest $request;
 
     public function __construct(private ChosenWork $chosen)
@@ -27,7 +31,27 @@ final readonly class PlanWarnings
             ...$this->decalsWithoutWash(),
             ...$this->nothingCounted(),
             ...$this->withoutColours(),
+            ...$this->sprayedThoughDearer(),
         ];
+    }
+
+    /** @return list<Warning> colours that a clause wants sprayed where the brush would be quicker for this unit */
+    private function sprayedThoughDearer(): array
+    {
+        $warnings = [];
+        $asked = $this->chosen->whole->demand->ofModel(RequirementKind::SprayedColours);
+        foreach ($this->chosen->sprayed as $colour) {
+            if ($colour->dearerBy >= self::WORTH_SAYING) {
+                $warnings[] = new Warning(
+                    WarningKind::SprayedThoughDearer,
+                    $colour->areas[0],
+                    minutes: $colour->dearerBy,
+                    reasons: $asked->reasons ?? [],
+                );
+            }
+        }
+
+        return $warnings;
     }
 
     /** @return list<Warning> */

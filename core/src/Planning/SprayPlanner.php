@@ -33,17 +33,15 @@ final readonly class SprayPlanner
             }
             $masked = $this->toMask($areas, $painted);
             $minutes = $masking === null ? 0.0 : $this->maskingMinutes($masking, $masked);
-            if (count($sprayed) >= $min) {
-                $change = $minutes + $spray->setup / $this->request->pieces;
-                foreach ($areas as $area) {
-                    $way = $options[$area->key];
-                    $change += ($way->sprayed->minutes() ?? 0.0) - ($way->brushed->minutes() ?? INF);
-                }
-                if ($change >= 0) {
-                    break;
-                }
+            $change = $minutes + $spray->setup / $this->request->pieces;
+            foreach ($areas as $area) {
+                $way = $options[$area->key];
+                $change += ($way->sprayed->minutes() ?? 0.0) - ($way->brushed->minutes() ?? INF);
             }
-            $sprayed[] = new SprayedColour($areas, $masked, $minutes);
+            if (count($sprayed) >= $min && $change >= 0) {
+                break;
+            }
+            $sprayed[] = new SprayedColour($areas, $masked, $minutes, max(0.0, $change * $this->request->pieces));
             array_push($painted, ...$areas);
         }
 
@@ -51,8 +49,9 @@ final readonly class SprayPlanner
     }
 
     /**
-     * @param  list<string>  $keys
-     * @return array<string, non-empty-list<Area>> areas of one base colour each; without a scheme each by itself
+     * @param  array<string>  $keys
+     * @return array<string, non-empty-list<Area>> areas of one base colour and part each; without a scheme each by
+     *     itself
      */
     public function byColour(array $keys): array
     {
@@ -60,20 +59,41 @@ final readonly class SprayPlanner
         foreach ($this->request->sculpt->areas as $area) {
             if (in_array($area->key, $keys, true)) {
                 $base = $this->request->scheme?->for($area)?->base;
-                $groups[$base === null ? "area $area->key" : "paint $base"][] = $area;
+                // What is kept apart is sprayed apart, and a detail is not sprayed because it shares a paint.
+                $with = $this->bench->area($area->key)->part.($area->rank === Rank::Detail ? ' detail' : '');
+                $groups[$base === null ? "area $area->key" : "paint $base $with"][] = $area;
             }
         }
 
-        return $groups;
+        return array_filter(array_map($this->withTheirRings(...), $groups));
+    }
+
+    /**
+     * An area with a surround is sprayed only where that is sprayed in the same colour.
+     *
+     * @param  list<Area>  $group
+     * @return list<Area>
+     */
+    private function withTheirRings(array $group): array
+    {
+        do {
+            $before = count($group);
+            $keys = array_map(fn (Area $a) => $a->key, $group);
+            $group = array_values(
+                array_filter($group, fn (Area $a) => $a->surround === null || in_array($a->surround, $keys, true)),
+            );
+        } while (count($group) < $before);
+
+        return $group;
     }
 
     /**
      * Areas of one base colour, those groups that hold a main area, by the main areas' share, then area order.
      *
-     * @param  list<string>  $keys
+     * @param  array<string>  $keys
      * @return list<non-empty-list<Area>>
      */
-    private function groups(array $keys): array
+    public function groups(array $keys): array
     {
         $groups = $this->byColour($keys);
         $withMain = array_values(

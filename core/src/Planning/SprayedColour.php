@@ -12,8 +12,13 @@ final readonly class SprayedColour
     /**
      * @param  non-empty-list<Area>  $areas
      * @param  list<Area>  $masked
+     * @param  float  $dearerBy  minutes that brushing it would save the unit, with set-up and masking; 0: none
      */
-    public function __construct(public array $areas, public array $masked, public float $maskingMinutes)
-    {
+    public function __construct(
+        public array $areas,
+        public array $masked,
+        public float $maskingMinutes,
+        public float $dearerBy = 0.0,
+    ) {
     }
 }

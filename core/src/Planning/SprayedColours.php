@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Choice\AreaSolver;
+use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Demand\AreaDemand;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\WellKnown;
 
@@ -36,12 +40,19 @@ final readonly class SprayedColours
                 $spray === null ? $problem : $problem->without(WellKnown::SPRAY),
             );
         }
+        $byBrush = $this->besideTheirRings($byBrush);
         if ($colours === null || $spray === null || ! $mayBeSprayed) {
             return new ChosenWork($this->context, $byBrush, $whole, []);
         }
-        $options = $this->options($demands, $byBrush, $spray);
+        $planner = new SprayPlanner($this->context->request, $this->context->method->benchSculpt());
+        // Colours without a main area are never sprayed, so that nothing need be worked out for them.
+        $fits = array_filter($demands, fn (AreaDemand $d) => self::canBeSprayed($d->area, $spray));
+        $groups = $planner->groups(array_map(fn (AreaDemand $d) => (string) $d->area?->key, $fits));
+        $keys = array_fill_keys(array_map(fn (Area $a) => $a->key, array_merge([], ...$groups)), true);
+        $meant = array_filter($demands, fn (AreaDemand $d) => isset($keys[(string) $d->area?->key]));
+        $options = $this->options($meant, $byBrush, $spray);
         $masking = self::technique($this->context->request, WellKnown::MASKING);
-        $sprayed = (new SprayPlanner($this->context->request, $this->context->method->benchSculpt()))->choose(
+        $sprayed = $planner->choose(
             $options,
             (int) $colours->min,
             $colours->max === null ? null : (int) $colours->max,
@@ -58,9 +69,39 @@ final readonly class SprayedColours
     }
 
     /**
+     * An area with a surround is sprayed only where that is sprayed in the same colour: else it is done by brush.
+     *
+     * @param  list<PlannedArea>  $planned  in the sculpt's order
+     * @return list<PlannedArea>
+     */
+    private function besideTheirRings(array $planned): array
+    {
+        $request = $this->context->request;
+        $isSprayed = fn (PlannedArea $p): bool => array_filter(
+            $p->choice->techniques ?? [],
+            fn (ChosenTechnique $u) => $u->technique->family === Family::Spray,
+        ) !== [];
+        $paint = fn (Area $a): ?string => $request->scheme?->for($a)?->base;
+        foreach ($planned as $place => $gem) {
+            $area = $gem->demand->area;
+            if ($area === null || $area->surround === null || ! $isSprayed($gem)) {
+                continue;
+            }
+            $ring = $request->sculpt->area($area->surround);
+            if (! $isSprayed($planned[$request->sculpt->place($ring->key)]) || $paint($ring) !== $paint($area)) {
+                $byBrush = fn (Candidate $c): bool => $c->technique->family !== Family::Spray;
+                $problem = $this->areas->problem($gem->demand, false)->filtered($byBrush);
+                $planned[$place] = $this->areas->solve($gem->demand, $problem);
+            }
+        }
+
+        return $planned;
+    }
+
+    /**
      * Both ways of each area that can be sprayed.
      *
-     * @param  list<AreaDemand>  $demands
+     * @param  array<int, AreaDemand>  $demands  by place in the sculpt's order
      * @param  list<PlannedArea>|null  $byBrush  where that is known already
      * @return array<string, SprayOption> by area key
      */
@@ -69,7 +110,7 @@ final readonly class SprayedColours
         $options = [];
         foreach ($demands as $i => $demand) {
             $area = $demand->area;
-            if ($area === null || $area->rank === Rank::Ground || ! DemandResolver::fits($spray, $area)) {
+            if ($area === null || ! self::canBeSprayed($area, $spray)) {
                 continue;
             }
             $problem = $this->areas->problem($demand, true);
@@ -81,6 +122,11 @@ final readonly class SprayedColours
         }
 
         return $options;
+    }
+
+    private static function canBeSprayed(?Area $area, Technique $spray): bool
+    {
+        return $area !== null && $area->rank !== Rank::Ground && DemandResolver::fits($spray, $area);
     }
 
     public static function technique(PlanRequest $request, string $key): ?Technique

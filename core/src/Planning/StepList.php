@@ -64,6 +64,7 @@ final readonly class StepList
                     $minutes,
                     min($minutes, $handling),
                     $because,
+                    coats: $this->context->method->coats($used->technique, $area),
                 );
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Amendment\Amendment;
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Cycle;
 use Ordotype\Core\Sequencing\Overrule;
@@ -20,6 +21,8 @@ final readonly class Warning
      * @param  int|null  $colours  there are for them
      * @param  string|null  $paint  it is about
      * @param  string|null  $beside  the paint it is compared with
+     * @param  float|null  $minutes  of the unit
+     * @param  list<Reason>  $reasons  what calls for it
      * @param  float|null  $noticedMm  from which something is noticed at the tier's distance
      */
     public function __construct(
@@ -38,6 +41,8 @@ final readonly class Warning
         public ?StepColour $repeated = null,
         public ?string $paint = null,
         public ?string $beside = null,
+        public ?float $minutes = null,
+        public array $reasons = [],
     ) {
     }
 

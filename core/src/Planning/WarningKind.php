@@ -18,6 +18,7 @@ enum WarningKind: string
     case LightRepeated = 'light_repeated';
     case LightNotLighter = 'light_not_lighter';
     case LightNotSeen = 'light_not_seen';
+    case SprayedThoughDearer = 'sprayed_though_dearer';
     case HardlySeen = 'hardly_seen';
     case OrderCircle = 'order_circle';
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
-use Ordotype\Core\Sequencing\DryingTimes;
+use Ordotype\Core\Sequencing\Follows;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\OrderRules;
 use Ordotype\Core\Sequencing\PassScheduler;
@@ -51,36 +51,10 @@ final readonly class WorkOrder
         return (new OrderRules($steps, $sculpt, $this->context->request->method))->soiled();
     }
 
-    /**
-     * What each step of an order follows: for every rule that holds it, the last step before it that the rule names.
-     * Drying names the last coat of an earlier pass that had to be dry first; the same pot, and whatever else names
-     * none, the step right before.
-     *
-     * @return list<list<array{int, Rule}>> for each step, the places of earlier steps with their rules, nearest first
-     */
+    /** @return list<list<array{int, Rule}>> what each step of an order follows, as {@see Follows::steps} tells it */
     public function follows(OrderedWork $work): array
     {
-        $before = $this->rules($work->steps)->reversed();
-        $drying = new DryingTimes($work->steps, $this->context->method->benchSculpt(), 1);
-        $all = [];
-        foreach ($work->passes as $pass) {
-            foreach ($pass->steps as $i) {
-                $follows = [];
-                foreach ($i === 0 ? [] : $work->held[$i] ?? [] as $rule) {
-                    $named =
-                        $rule === Rule::DryThrough
-                            ? fn (int $j): bool => $j < $pass->steps[0] &&
-                                $drying->drying[$j] > 0 &&
-                                $drying->waitsFor($i, $j)
-                            : fn (int $j): bool => isset($before[$i][$j][$rule->value]);
-                    $follows[] = [max([...array_filter(range(0, $i - 1), $named)] ?: [$i - 1]), $rule];
-                }
-                usort($follows, fn (array $a, array $b) => $b[0] <=> $a[0]);
-                $all[$i] = $follows;
-            }
-        }
-
-        return array_values($all);
+        return Follows::steps($work, $this->rules($work->steps), $this->context->method->benchSculpt());
     }
 
     /**

@@ -21,12 +21,16 @@ final readonly class Step
 
     public Phase $phase;
 
+    /** In one pass, as ground and paint have them. */
+    public int $coats;
+
     /**
      * @param  int  $pass  of this technique on this area, from 1
      * @param  list<Reason>  $because
      * @param  list<string>  $sprays  for masking: the areas it is done for
      * @param  list<string>  $covers  for masking: the areas it covers
      * @param  Phase|null  $phase  where it is not the technique's own
+     * @param  int|null  $coats  in one pass, where they are not the technique's own
      */
     public function __construct(
         public ?Area $area,
@@ -41,8 +45,10 @@ final readonly class Step
         public array $sprays = [],
         public array $covers = [],
         ?Phase $phase = null,
+        ?int $coats = null,
     ) {
         $this->phase = $phase ?? Phase::of($technique);
+        $this->coats = $coats ?? $technique->coats;
     }
 
     public function key(): StepKey
@@ -71,7 +77,7 @@ final readonly class Step
     /** Minutes from the first stroke until something may go over it, beside the hand minutes. */
     public function drying(): float
     {
-        return $this->technique->dry + ($this->technique->coats - 1) * $this->technique->coatDry;
+        return $this->technique->dry + ($this->coats - 1) * $this->technique->coatDry;
     }
 
     public function isMessy(): bool
@@ -102,6 +108,7 @@ final readonly class Step
             $this->sprays,
             $this->covers,
             $this->phase,
+            $this->coats,
         );
     }
 
@@ -120,6 +127,7 @@ final readonly class Step
             $this->sprays,
             $this->covers,
             $this->phase,
+            $this->coats,
         );
     }
 }

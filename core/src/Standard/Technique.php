@@ -15,6 +15,8 @@ use Ordotype\Core\Sculpt\Relief;
  */
 final readonly class Technique
 {
+    private bool $isLitBase;
+
     /** Equal for techniques between which the choice of techniques sees no difference but their minutes. */
     public string $character;
 
@@ -57,6 +59,7 @@ final readonly class Technique
         public ?float $markMm = null,
         public ?bool $taper = null,
     ) {
+        $this->isLitBase = isset($effects[Effect::BaseColour->value], $effects[Effect::Glow->value]);
         $effects = array_map(
             fn (string $effect, Extent $most) => "$effect $most->value",
             array_keys($this->effects),
@@ -108,10 +111,12 @@ final readonly class Technique
             (in_array($other->key, $this->excludes, true) || in_array($this->key, $other->excludes, true));
     }
 
+    /** What gives a base colour that looks lit is for what glows, whatever its list of materials says. */
     public function permitsMaterial(Material $material): bool
     {
         return ! in_array($material, $this->neverOn, true) &&
-            ($this->onlyOn === [] || in_array($material, $this->onlyOn, true));
+            ($this->onlyOn === [] || in_array($material, $this->onlyOn, true)) &&
+            ! ($this->isLitBase && $material !== Material::Glow);
     }
 
     /**

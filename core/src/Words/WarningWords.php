@@ -52,6 +52,9 @@ final readonly class WarningWords
             WarningKind::LightNotLighter => "On $area the light $w->paint is not lighter than $w->beside before it.",
             WarningKind::LightNotSeen => "On $area the light $w->paint is hardly lighter ".
                 "than $w->beside: the difference is not seen on the table.",
+            WarningKind::SprayedThoughDearer => "$area is sprayed because ".$this->words->reasons($w->reasons).
+                ' asks for it: by brush the unit would take '.Terms::minutes($w->minutes ?? 0.0).' less, set-up and '.
+                'masking counted.',
             WarningKind::HardlySeen => "$technique on $area will hardly be seen: ".self::doubt($w).'.',
             WarningKind::OrderCircle => $w->cycle === null ? '' : Terms::sentence(self::cycle($w->cycle)),
         };

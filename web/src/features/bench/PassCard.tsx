@@ -38,7 +38,9 @@ export function PassCard({
                     {areas.length === 0 ? 'whole model' : `${areas.join(', ')}, ${extentWords(pass.extent)}`}
                 </span>
             </p>
+            {pass.why && <p className="soft small mt-0 mb-8">{pass.why}</p>}
             <p className="mt-0 mb-8">{pass.how}</p>
+            {pass.put_right && <p className="strong mt-0 mb-8">{pass.put_right}</p>}
             <p className="soft small mt-0 mb-8">
                 {[
                     pass.consistency && `Paint: ${pass.consistency}.`,

@@ -151,6 +151,12 @@ function CardPasses({ data }: { data: UnitPlan }) {
                             {(step(p)?.extent ?? 'full') !== 'full' && (
                                 <span className="small soft">, {extentWords(step(p)?.extent ?? 'full')}</span>
                             )}
+                            {data.said[p.no - 1]?.put_right && (
+                                <div className="small plain">{data.said[p.no - 1]?.put_right}</div>
+                            )}
+                            {data.said[p.no - 1]?.why && (
+                                <div className="small soft plain">{data.said[p.no - 1]?.why}</div>
+                            )}
                             {[...notes(p)].map((n) => (
                                 <div key={n} className="note">
                                     {n}

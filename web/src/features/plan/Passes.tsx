@@ -17,7 +17,17 @@ export function Passes({ data, setLit }: { data: UnitPlan; setLit: (key: string 
             onRow={(p) => ({ onMouseEnter: () => setLit(p.areas[0] ?? null) })}
             columns={[
                 { title: 'No', dataIndex: 'no', className: 'num' },
-                { title: 'Pass', className: 'strong', render: (_, p) => longName(data, p.technique) },
+                {
+                    title: 'Pass',
+                    render: (_, p) => (
+                        <>
+                            <b>{longName(data, p.technique)}</b>
+                            {data.said[p.no - 1]?.put_right && (
+                                <div className="small soft">{data.said[p.no - 1]?.put_right}</div>
+                            )}
+                        </>
+                    ),
+                },
                 {
                     title: 'Areas',
                     render: (_, p) =>

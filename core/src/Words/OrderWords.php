@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Words;
+
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sequencing\Follows;
+use Ordotype\Core\Sequencing\OrderedWork;
+use Ordotype\Core\Sequencing\Pass;
+use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\PrecedenceGraph;
+use Ordotype\Core\Sequencing\Rule;
+use Ordotype\Core\Sequencing\Slip;
+use Ordotype\Core\Sequencing\Step;
+
+/** One line each on why a pass stands where it stands, and what is put right after it. */
+final readonly class OrderWords
+{
+    /** @return list<array{why: string|null, put_right: string|null}> for each pass */
+    public static function passes(OrderedWork $work, PrecedenceGraph $edges, Sculpt $sculpt): array
+    {
+        $follows = Follows::steps($work, $edges, $sculpt);
+        $passOf = [];
+        foreach ($work->passes as $no => $pass) {
+            $passOf += array_fill_keys($pass->steps, $no + 1);
+        }
+
+        return array_map(
+            fn (Pass $p) => [
+                'why' => self::why($p, $work, $follows, $passOf),
+                'put_right' => self::putRight($p->slips),
+            ],
+            $work->passes,
+        );
+    }
+
+    /**
+     * @param  list<list<array{int, Rule}>>  $follows
+     * @param  array<int, int>  $passOf  by step: the number of its pass
+     */
+    private static function why(Pass $pass, OrderedWork $work, array $follows, array $passOf): ?string
+    {
+        $nearest = Follows::pass($pass, $follows);
+        if ($nearest === null) {
+            return null;
+        }
+        $step = $work->steps[$nearest[0]];
+        $on = $step->area === null ? '' : ' on '.mb_strtolower($step->area->name);
+
+        $rule = $nearest[1];
+        $why = $rule === Rule::Phase ? self::phase($step, $work->steps[$pass->steps[0]]) : Terms::rule($rule);
+
+        return "After pass {$passOf[$nearest[0]]}, ".mb_strtolower($step->technique->name)."$on: $why.";
+    }
+
+    /** The order of work, said for two steps. */
+    private static function phase(Step $earlier, Step $later): string
+    {
+        return match (true) {
+            $earlier->phase === Phase::Prepare => 'preparation comes first',
+            $later->phase->value >= Phase::MattVarnish->value => 'the painting is finished first',
+            $earlier->area === null || $earlier->area->key === $later->area?->key => 'it lies under this',
+            default => Terms::rule(Rule::Phase),
+        };
+    }
+
+    /** @param  list<Slip>  $slips */
+    private static function putRight(array $slips): ?string
+    {
+        $areas = array_map(
+            fn (Slip $s) => mb_strtolower($s->area->name).($s->colour === null ? '' : " in {$s->colour->words()}"),
+            $slips,
+        );
+
+        return $areas === [] ? null : 'Put right what strays onto '.Terms::any($areas, ' and ').'.';
+    }
+}
