@@ -225,8 +225,8 @@ final readonly class StepList
     private function meetsAnotherPart(Area $area): bool
     {
         $sculpt = $this->context->request->sculpt;
-        foreach ($area->touches as $other) {
-            if ($sculpt->has($other) && $sculpt->area($other)->part !== $area->part) {
+        foreach ($sculpt->areas as $other) {
+            if ($other->part !== $area->part && $sculpt->touch($area->key, $other->key)) {
                 return true;
             }
         }
