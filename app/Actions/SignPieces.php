@@ -23,8 +23,10 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\RequirementFormat;
+use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Signing;
+use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Words\CheckWords;
 
 /** Signs passed pieces off, and withdraws a sign-off: each a record in one chain that nobody can change later. */
@@ -183,6 +185,8 @@ final class SignPieces
             ],
             'sculpt' => $plan->request->sculpt->name,
             'by' => ['id' => $by->id, 'name' => $by->name],
+            // Only where there is any, so that records of the same work stay the same.
+            ...(self::unpainted($plan) === [] ? [] : ['unpainted' => self::unpainted($plan)]),
             'requirements' => array_map(
                 fn (RequirementState $s) => self::requirement($s->requirement),
                 $plan->requirements,
@@ -304,5 +308,11 @@ final class SignPieces
         $this->log->write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link->hash]);
 
         return $signOff;
+    }
+
+    /** @return list<string> keys of areas that are left without a base colour on purpose */
+    private static function unpainted(Plan $plan): array
+    {
+        return array_map(fn (Area $a) => $a->key, $plan->unpainted());
     }
 }

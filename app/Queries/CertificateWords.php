@@ -40,6 +40,10 @@ final class CertificateWords
             };
         }
 
+        foreach ($body->unpainted ?? [] as $area) {
+            $asked[] = 'left unpainted on purpose: '.($names[$area] ?? $area);
+        }
+
         return ['asked' => array_values(array_unique(array_filter($asked))), 'names' => (object) $names];
     }
 

@@ -14,6 +14,7 @@ use App\Repositories\Arrangements;
 use App\Repositories\Figures;
 use App\Repositories\Releases;
 use App\Studio\UnitPlans;
+use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Choice\Standing;
@@ -329,6 +330,7 @@ final class PlanShown
         foreach ($plan->request->standard->clausesOf($plan->request->tier) as $clause) {
             $words[$clause->id] = $said->name($clause);
         }
+        $words[Amendment::BASE] = 'Base colour: left unpainted';
 
         return $words;
     }

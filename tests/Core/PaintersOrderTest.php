@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Outlook\Cutting;
 use Ordotype\Core\Outlook\Raising;
@@ -18,6 +21,8 @@ use Ordotype\Core\Planning\Warning;
 use Ordotype\Core\Planning\WarningKind;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\FaultGroup;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Words\WarningWords;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -277,6 +282,59 @@ final class PaintersOrderTest extends TestCase
         self::assertCount(1, $joint);
         self::assertGreaterThan($place['*:join_parts:1'], $place[$joint[0]]);
         self::assertGreaterThan($place[$joint[0]], $place['rim:rim_paint:1']);
+    }
+
+    public function test_an_area_left_unpainted_gets_no_base_and_no_ground_and_its_cover_is_not_asked_for(): void
+    {
+        $standard = Demo::tierOf([
+            ['kind' => 'steps', 'min' => 1, 'max' => null],
+            ['kind' => 'finish', 'criterion' => 'bare_primer', 'limit' => 1],
+            ['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 10],
+            ['kind' => 'technique', 'technique' => 'stain_coat', 'status' => 'allowed'],
+        ]);
+        $sculpt = Demo::sculptOf(['coat' => [], 'strap' => [], 'hook' => ['material' => 'steel']]);
+        $omit = Demo::object([
+            'level' => 'unit',
+            'do' => 'omit',
+            'clause' => 'base',
+            'technique' => null,
+            'scope' => ['area' => ['strap', 'hook']],
+            'values' => (object) [],
+            'reason' => 'The client paints these.',
+            'price' => null,
+            'on' => null,
+        ]);
+        $amendments = AmendmentFormat::read([$omit], []);
+        $plan = Demo::planner()->plan(
+            new PlanRequest(
+                $standard,
+                $standard->tier('tier'),
+                $sculpt,
+                null,
+                self::method(['undercoat' => 'dark', 'metal_ground' => 'black']),
+                $amendments,
+            ),
+        );
+        self::assertSame([], $plan->conflicts());
+        self::assertSame(['strap', 'hook'], array_map(fn ($a) => $a->key, $plan->unpainted()));
+        foreach ($plan->work->steps as $step) {
+            $covers = $step->technique->givesAny(Effect::BaseColour, Effect::Underlay);
+            self::assertFalse($covers && $step->area?->key !== 'coat', $step->key()->id);
+        }
+        $asked = fn (string $area): array => array_map(
+            fn (Requirement $r) => $r->subject(),
+            $plan->area($area)->demand->requirements,
+        );
+        self::assertContains('bare_primer', $asked('coat'));
+        self::assertNotContains('bare_primer', $asked('strap'));
+        self::assertContains('tonal_span', $asked('strap'), 'what is no matter of cover is still asked');
+        $questions = (new CheckList($plan, InspectionTest::faults()))->questions();
+        foreach ($questions as $question) {
+            if ($question->group === FaultGroup::Cover) {
+                self::assertSame(['coat'], $question->areas);
+            }
+        }
+        self::assertContains(FaultGroup::Cover, array_map(fn ($q) => $q->group, $questions));
     }
 
     /**

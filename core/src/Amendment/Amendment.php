@@ -16,6 +16,9 @@ use Ordotype\Core\Standard\Scope;
  */
 final readonly class Amendment
 {
+    /** The word under which the rule that every area gets one base colour can be left out. */
+    public const BASE = 'base';
+
     /**
      * @param  Clause|null  $added  the whole clause, for add
      * @param  ClauseChange|null  $change  what of the clause is set, for set

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Demand;
 
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Standard\Extent;
 
 /** Everything a tier says of one area (null: of the whole model), clause by clause and joined. */
@@ -19,6 +20,7 @@ final readonly class AreaDemand
      *     clause says so, false where it is the tier's default
      * @param  list<NotApplicable>  $notApplicable
      * @param  array<string, true>  $onRequest  keys of techniques that the client may ask for here
+     * @param  bool  $isUnpainted  on purpose: it gets no base colour
      */
     public function __construct(
         public ?Area $area,
@@ -26,6 +28,7 @@ final readonly class AreaDemand
         public array $allowed,
         public array $notApplicable,
         public array $onRequest = [],
+        public bool $isUnpainted = false,
     ) {
         $this->requirements = Requirement::join($asked);
     }
@@ -61,7 +64,20 @@ final readonly class AreaDemand
     /** The same demand with only some of what was asked; what is allowed stays. */
     public function asking(Requirement ...$asked): self
     {
-        return new self($this->area, array_values($asked), $this->allowed, $this->notApplicable, $this->onRequest);
+        return new self(
+            $this->area,
+            array_values($asked),
+            $this->allowed,
+            $this->notApplicable,
+            $this->onRequest,
+            $this->isUnpainted,
+        );
+    }
+
+    /** Whether exactly one technique gives it a base colour. */
+    public function needsBase(): bool
+    {
+        return $this->area !== null && $this->area->rank !== Rank::Ground && ! $this->isUnpainted;
     }
 
     /** The same with effects one extent less (a spot is dropped) and in one pass less, but never below one. */

@@ -9,6 +9,7 @@ use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Amendment\Level;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\Scope;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
@@ -18,8 +19,11 @@ use Ordotype\Core\Standard\UnfitChange;
 /** The clauses of a tier after `extends` and amendments, in order. */
 final readonly class ClausesInForce
 {
-    /** @param  list<ClauseInForce>  $all */
-    private function __construct(public Tier $tier, public array $all)
+    /**
+     * @param  list<ClauseInForce>  $all
+     * @param  list<Scope>  $unpainted  where no base colour is wanted
+     */
+    private function __construct(public Tier $tier, public array $all, public array $unpainted)
     {
     }
 
@@ -43,13 +47,17 @@ final readonly class ClausesInForce
             $amendments,
             fn (Amendment $a, Amendment $b) => [$a->level->rank(), $a->number] <=> [$b->level->rank(), $b->number],
         );
+        $unpainted = [];
         foreach ($amendments as $amendment) {
-            if ($amendment->on === null && ! self::speaksOfAnotherTier($amendment, $clauses, $standard)) {
+            $isBase = $amendment->clause === Amendment::BASE && $amendment->action === Action::Omit;
+            if ($amendment->on === null && $isBase) {
+                $unpainted[] = $amendment->scope;
+            } elseif ($amendment->on === null && ! self::speaksOfAnotherTier($amendment, $clauses, $standard)) {
                 $clauses = self::amended($clauses, $amendment);
             }
         }
 
-        return new self($tier, $clauses);
+        return new self($tier, $clauses, $unpainted);
     }
 
     /** @param  list<ClauseInForce>  $clauses */

@@ -70,6 +70,7 @@ final readonly class DemandResolver
 
     public function ofArea(Area $area): AreaDemand
     {
+        $isUnpainted = $this->isUnpainted($area);
         $asked = [];
         $notApplicable = [];
         $said = [];
@@ -83,6 +84,10 @@ final readonly class DemandResolver
                 continue;
             }
             $one = $inForce->matchesPainting($area, $this->sculpt) ? $this->asksOfArea($inForce, $area) : null;
+            $isOfCover = $one instanceof FinishRequirement && $one->criterion->isOfCover();
+            if ($isUnpainted && $isOfCover) {
+                continue;
+            }
             $unfit = $one instanceof EffectRequirement ? $this->whyNot($one, $area) : null;
             if ($one !== null && $unfit !== null) {
                 $notApplicable[] = new NotApplicable($area, $one, $unfit);
@@ -94,7 +99,8 @@ final readonly class DemandResolver
         $allowed = [];
         $onRequest = [];
         foreach ($this->standard->techniques as $technique) {
-            if (! self::fits($technique, $area)) {
+            $covers = $technique->givesAny(Effect::BaseColour, Effect::Underlay);
+            if (! self::fits($technique, $area) || ($isUnpainted && $covers)) {
                 continue;
             }
             $last = $said[$technique->key] ?? $this->unsaid($technique);
@@ -106,7 +112,20 @@ final readonly class DemandResolver
             array_push($asked, ...$last->required);
         }
 
-        return new AreaDemand($area, $this->inClauseOrder($asked), $allowed, $notApplicable, $onRequest);
+        $asked = $this->inClauseOrder($asked);
+
+        return new AreaDemand($area, $asked, $allowed, $notApplicable, $onRequest, $isUnpainted);
+    }
+
+    private function isUnpainted(Area $area): bool
+    {
+        foreach ($this->clauses->unpainted as $scope) {
+            if ($scope->matches($area, $this->sculpt)) {
+                return $area->rank !== Rank::Ground;
+            }
+        }
+
+        return false;
     }
 
     /**

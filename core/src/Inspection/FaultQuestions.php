@@ -8,6 +8,7 @@ use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\FaultGroup;
 use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\FaultTable;
@@ -118,11 +119,19 @@ final readonly class FaultQuestions
         if ($area->rank === Rank::Ground && $kind->group !== FaultGroup::Ground) {
             return false;
         }
-        if ($kind->effects === []) {
-            return true;
+        $isUnpainted = $area->rank !== Rank::Ground && ! $this->gives($area, [Effect::BaseColour]);
+        if ($isUnpainted && $kind->group === FaultGroup::Cover) {
+            return false;
         }
+
+        return $kind->effects === [] || $this->gives($area, $kind->effects);
+    }
+
+    /** @param  list<Effect>  $effects */
+    private function gives(Area $area, array $effects): bool
+    {
         foreach ($this->plan->area($area->key)->choice->techniques ?? [] as $used) {
-            if ($used->technique->givesAny(...$kind->effects)) {
+            if ($used->technique->givesAny(...$effects)) {
                 return true;
             }
         }

@@ -18,7 +18,6 @@ use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\WorkOrder;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\PrecedenceGraph;
@@ -307,7 +306,7 @@ final class StoppingPoints
         }
         // Where the plan's own bar had to be lowered, no more is asked of a stop on the way.
         $bar = $area === null ? 1 : min($tier->pace->gradeBar(), $this->plan->area($area->key)->gradeBar);
-        $needsBase = $area !== null && $area->rank !== Rank::Ground;
+        $needsBase = $asked->demand->needsBase();
         // What lies under it is the plan's own: another tier need not ask for the same undercoat.
         $broken = Conformance::broken($used, $needsBase, $tier->pace, $this->given, $bar, $area);
 

@@ -17,7 +17,7 @@ use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\WellKnown;
 
@@ -45,7 +45,7 @@ final readonly class AreaPlanner
         assert($area !== null);
         $request = $this->context->request;
         $method = $this->context->method;
-        $adds = $method->adds($area);
+        $adds = $demand->isUnpainted ? [] : $method->adds($area);
         $candidates = [];
         $requirements = $demand->requirements;
         foreach ($request->standard->techniques as $index => $technique) {
@@ -55,8 +55,10 @@ final readonly class AreaPlanner
                 $added ||
                 $method->permits($technique) !== null ||
                 ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
+            $isUnwanted = $demand->isUnpainted && $technique->givesAny(Effect::BaseColour, Effect::Underlay);
             if (
                 ! $usable ||
+                $isUnwanted ||
                 ! DemandResolver::fits($technique, $area) ||
                 $method->keepsOff($technique, $area) !== null
             ) {
@@ -75,7 +77,7 @@ final readonly class AreaPlanner
                 $requirements[] = new TechniqueRequirement($area->key, $why, null, $technique->key, Extent::Full, 1);
             }
         }
-        $needsBase = $area->rank !== Rank::Ground;
+        $needsBase = $demand->needsBase();
 
         return new AreaProblem($candidates, $requirements, $needsBase, $request->tier->pace, $this->context->given);
     }

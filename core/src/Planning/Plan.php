@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conflict;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Demand\NotApplicable;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Effect;
 
 /** The plan of one piece: what is done on each area, in which order, why, and how it stands to the tier. */
 final readonly class Plan
@@ -47,6 +51,24 @@ final readonly class Plan
     public function area(string $key): PlannedArea
     {
         return $this->areas[$this->request->sculpt->place($key)];
+    }
+
+    /** @return list<Area> what is left without a base colour on purpose */
+    public function unpainted(): array
+    {
+        $unpainted = [];
+        foreach ($this->areas as $planned) {
+            $bases = array_filter(
+                $planned->choice->techniques ?? [],
+                fn (ChosenTechnique $u) => $u->technique->has(Effect::BaseColour),
+            );
+            $area = $planned->demand->area;
+            if ($area !== null && $area->rank !== Rank::Ground && $planned->choice !== null && $bases === []) {
+                $unpainted[] = $area;
+            }
+        }
+
+        return $unpainted;
     }
 
     /** @return list<Conflict> */

@@ -46,7 +46,7 @@ final readonly class SprayedColours
         }
         $planner = new SprayPlanner($this->context->request, $this->context->method->benchSculpt());
         // Colours without a main area are never sprayed, so that nothing need be worked out for them.
-        $fits = array_filter($demands, fn (AreaDemand $d) => self::canBeSprayed($d->area, $spray));
+        $fits = array_filter($demands, fn (AreaDemand $d) => $d->needsBase() && self::canBeSprayed($d->area, $spray));
         $groups = $planner->groups(array_map(fn (AreaDemand $d) => (string) $d->area?->key, $fits));
         $keys = array_fill_keys(array_map(fn (Area $a) => $a->key, array_merge([], ...$groups)), true);
         $meant = array_filter($demands, fn (AreaDemand $d) => isset($keys[(string) $d->area?->key]));
@@ -110,7 +110,7 @@ final readonly class SprayedColours
         $options = [];
         foreach ($demands as $i => $demand) {
             $area = $demand->area;
-            if ($area === null || ! self::canBeSprayed($area, $spray)) {
+            if ($area === null || ! $demand->needsBase() || ! self::canBeSprayed($area, $spray)) {
                 continue;
             }
             $problem = $this->areas->problem($demand, true);

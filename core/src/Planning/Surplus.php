@@ -9,7 +9,6 @@ use Ordotype\Core\Choice\Conformance;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Step;
 
 /**
@@ -69,7 +68,7 @@ final readonly class Surplus
     /** @param  list<ChosenTechnique>  $used */
     private function broken(Step $step, PlannedArea $planned, array $used): int
     {
-        $needsBase = $step->area !== null && $step->area->rank !== Rank::Ground;
+        $needsBase = $planned->demand->needsBase();
         $given = $step->area === null ? [] : $this->chosen->context->given;
         $pace = $this->chosen->context->request->tier->pace;
 

@@ -18,6 +18,12 @@ enum Criterion: string
     case LineWidth = 'line_width';
     case LastLight = 'last_light';
 
+    /** Whether it asks for paint that covers: nothing where an area stays unpainted on purpose. */
+    public function isOfCover(): bool
+    {
+        return $this === self::BarePrimer || $this === self::BaseColour;
+    }
+
     /** Whether the figure must be reached; else it must not be passed. */
     public function isFloor(): bool
     {

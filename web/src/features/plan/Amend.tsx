@@ -107,7 +107,12 @@ export function Amend({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => 
                       data.techniques.map((t): [string, string] => [t.key, t.name]),
                       (v) => set({ technique: v }),
                   )
-                : select('Clause', form.clause, clauses, (v) => set({ clause: v }))}
+                : select(
+                      'Clause',
+                      form.clause,
+                      clauses.filter(([id]) => form.do === 'omit' || id !== 'base'),
+                      (v) => set({ clause: v }),
+                  )}
             {form.do === 'set' && (
                 <div className="two">
                     {select(
