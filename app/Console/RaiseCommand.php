@@ -23,6 +23,7 @@ final class RaiseCommand extends CoreCommand
         {--sculpt= : file in ordotype/sculpt@1}
         {--scheme= : file in ordotype/scheme@1}
         {--method= : file in ordotype/method@1}
+        {--amend= : file in ordotype/amendment@1, one or a list: what is agreed beside the tier it is to meet}
         {--shelf= : CSV of paints}
         {--steps= : how many steps of its order of work are done; all when left out}
         {--json : print JSON}';
@@ -32,7 +33,8 @@ final class RaiseCommand extends CoreCommand
 
     protected function work(): int
     {
-        $done = $this->planner()->plan($this->request('from'));
+        // What is agreed now says nothing of how it was painted.
+        $done = $this->planner()->plan($this->request('from')->amended([]));
         $to = $this->request('to');
         $steps = array_map(fn (Step $s) => $s->key(), $done->work->steps);
         $so =
@@ -93,6 +95,7 @@ final class RaiseCommand extends CoreCommand
             'varnished' => $work->isVarnished,
             'concerns' => array_map(fn (Technique $t) => $t->key, $work->concerns),
             'order' => array_map(fn (Step $s) => $s->key()->id, $work->work->steps),
+            'colours' => array_map(fn (Step $s) => $s->colour?->words(), $work->work->steps),
             'minutes_by_passes' => $work->minutes(),
         ];
     }
@@ -137,7 +140,8 @@ final class RaiseCommand extends CoreCommand
             );
         }
         $order = array_map(
-            fn (Step $s) => mb_strtolower($s->technique->name).' on '.($s->area->name ?? 'the whole model'),
+            fn (Step $s) => mb_strtolower($s->technique->name).' on '.($s->area->name ?? 'the whole model').
+                ($s->colour === null ? '' : " in {$s->colour->words()}"),
             $work->work->steps,
         );
         if ($order !== []) {

@@ -13,6 +13,7 @@ use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\OrderWords;
 
 /** One batch as the bench works through it: its passes, and what each model has had. */
@@ -75,6 +76,7 @@ final class BatchOnBench
             'paint' => $steps[0]->colour?->words(),
             'hex' => $steps[0]->colour?->colour?->hex(),
             'extent' => $steps[0]->extent->word(),
+            'place' => ltrim((new ClauseWords($release->request->standard))->places($steps[0]->because), ', '),
             'minutes' => round($pass->minutes, 2),
             'dry' => $pass->drying,
             'steps' => array_map(fn (int $i) => $release->keys[$i]->id, $pass->steps),

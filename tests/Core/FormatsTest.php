@@ -62,6 +62,7 @@ final class FormatsTest extends TestCase
         $document = self::standard();
         $document->techniques[0]->retired = true;
         $document->techniques[1]->mark_mm = 0.3;
+        $document->techniques[1]->taper = true;
         $document->tiers[1]->faults = (object) ['tide_mark' => 'critical'];
         $document->tiers[1]->clauses[] = Demo::object([
             'id' => 'muster.any',
@@ -70,6 +71,7 @@ final class FormatsTest extends TestCase
             'extent' => 'spot',
             'passes' => 1,
             'by' => ['glaze'],
+            'place' => 'upper',
             'scope' => [
                 'rank' => ['main'],
                 'material' => ['cloth'],

@@ -24,6 +24,8 @@ use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\FaultGroup;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Words\CheckWords;
+use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\WarningWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -335,6 +337,27 @@ final class PaintersOrderTest extends TestCase
             }
         }
         self::assertContains(FaultGroup::Cover, array_map(fn ($q) => $q->group, $questions));
+    }
+
+    public function test_where_on_an_area_is_said_by_the_clause_and_asked_in_the_check_and_takes_no_other_minutes(): void
+    {
+        $glaze = self::needed('glaze', ['coat']);
+        $tier = fn (array $clause): Standard => Demo::tierOf([$clause]);
+        $inner = $tier($glaze + ['place' => 'inner_three_quarters']);
+        $sculpt = Demo::sculptOf(['coat' => []]);
+        $plan = self::plan($inner, $sculpt, [], ['coat' => '#405060']);
+        self::assertSame(
+            self::plan($tier($glaze), $sculpt, [], ['coat' => '#405060'])->minutesByArea(),
+            $plan->minutesByArea(),
+        );
+        $clause = $inner->tier('tier')->clauses[0];
+        self::assertStringContainsString('on the inner three quarters', (new ClauseWords($inner))->sentence($clause));
+        $words = new CheckWords($inner);
+        $asked = array_map(
+            $words->question(...),
+            (new CheckList($plan, InspectionTest::faults()))->questions(),
+        );
+        self::assertStringContainsString('on the inner three quarters', implode(' ', $asked));
     }
 
     /**

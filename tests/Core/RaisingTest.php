@@ -298,6 +298,19 @@ final class RaisingTest extends TestCase
                 $there = array_values(
                     array_filter($done, fn (ChosenTechnique $u) => Phase::of($u->technique)->value <= $first),
                 );
+                // A base is never put back under lights that stand.
+                $stands = array_filter(
+                    $there,
+                    fn (ChosenTechnique $u) => in_array(
+                        Phase::of($u->technique),
+                        [Phase::RaisedLight, Phase::BlendAndTint, Phase::Tone, Phase::EdgeLight, Phase::PointLight],
+                        true,
+                    ) && ! (Phase::of($u->technique) === Phase::RaisedLight && $u->technique->mess >= 2),
+                );
+                $putsBack = array_filter($added, fn (ChosenTechnique $u) => $u->technique->key === 'tidy_base');
+                if ($stands !== [] && $putsBack !== []) {
+                    return;
+                }
                 $isClean = fn (ChosenTechnique $u) => $grade($u) >= $bar ||
                     in_array($u->technique->key, $required, true);
                 foreach ($bare ? [true, false, null] : [true, false] as $rescue) {

@@ -161,6 +161,43 @@ final class RecipesTest extends TestCase
         }
     }
 
+    public function test_raising_takes_what_is_agreed_and_tells_the_colours(): void
+    {
+        $agreed = sys_get_temp_dir().'/ordotype-'.bin2hex(random_bytes(6)).'.json';
+        file_put_contents(
+            $agreed,
+            Json::encode([
+                [
+                    'level' => 'unit',
+                    'do' => 'omit',
+                    'clause' => 'veteran.c4',
+                    'technique' => null,
+                    'scope' => ['area' => ['metals']],
+                    'values' => (object) [],
+                    'reason' => 'They are to look dull.',
+                    'price' => null,
+                    'on' => null,
+                ],
+            ]),
+        );
+        $raised = $this->json(
+            'ordotype:raise',
+            '--from=trooper',
+            '--to=veteran',
+            '--sculpt='.self::FILES.'/veteran.sculpt.json',
+            '--scheme='.self::FILES.'/veteran.scheme.json',
+            "--amend=$agreed",
+        );
+        unlink($agreed);
+        $added = array_column(array_map(fn ($a) => [$a->area, $a->added], $raised->areas), 1, 0);
+        self::assertSame([], $added['metals']);
+        self::assertNotSame([], $added['armour']);
+        // Of three tones the first was there; the scheme's second and third are added.
+        $colours = array_combine($raised->order, $raised->colours);
+        self::assertSame('#5a78a8', $colours['armour:edge_highlight:2']);
+        self::assertSame('#90a8d0', $colours['armour:edge_highlight:3']);
+    }
+
     private function plan(string $recipe, int $models): stdClass
     {
         $method = self::FILES."/$recipe.method.json";

@@ -17,6 +17,7 @@ use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\MinutesClause;
+use Ordotype\Core\Standard\Place;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\SkillClause;
 use Ordotype\Core\Standard\SprayedColoursClause;
@@ -39,8 +40,8 @@ final class ClauseFormat
     private const KINDS = [
         'steps' => [['min', 'max'], []],
         'sprayed_colours' => [['min', 'max'], []],
-        'effect' => [['effect'], ['extent', 'passes', 'by']],
-        'technique' => [['status'], ['technique', 'family', 'price', 'passes', 'extent']],
+        'effect' => [['effect'], ['extent', 'passes', 'by', 'place']],
+        'technique' => [['status'], ['technique', 'family', 'price', 'passes', 'extent', 'place']],
         'finish' => [['criterion', 'limit'], []],
         'acceptance' => [['role', 'inspect', 'limits', 'views', 'gates', 'consent'], ['level', 'aql']],
         'minutes' => [['size', 'max'], []],
@@ -128,6 +129,7 @@ final class ClauseFormat
                     'extent' => $clause->extent?->word(),
                     'passes' => $clause->passes,
                     'by' => $clause->by,
+                    'place' => $clause->place?->value,
                 ]),
             $clause instanceof TechniqueClause => ['kind' => 'technique'] +
                 self::stated(['technique' => $clause->technique, 'family' => $clause->family?->value]) + [
@@ -137,6 +139,7 @@ final class ClauseFormat
                     'extent' => $clause->extent?->word(),
                     'passes' => $clause->passes,
                     'price' => $clause->price,
+                    'place' => $clause->place?->value,
                 ]),
             $clause instanceof FinishClause => [
                 'kind' => 'finish',
@@ -209,6 +212,7 @@ final class ClauseFormat
             $node->has('passes') ? $node->int('passes', 1, 20) : null,
             $by,
             ...$common,
+            place: self::place($node),
         );
     }
 
@@ -234,7 +238,13 @@ final class ClauseFormat
             $node->has('passes') ? $node->int('passes', 1, 20) : null,
             $node->has('price') ? $node->money('price') : null,
             ...$common,
+            place: self::place($node),
         );
+    }
+
+    private static function place(Node $node): ?Place
+    {
+        return $node->has('place') ? $node->enum('place', Place::class) : null;
     }
 
     /** @param  Common  $common */

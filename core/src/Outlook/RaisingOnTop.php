@@ -18,6 +18,7 @@ use Ordotype\Core\Planning\AskedArea;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
@@ -57,8 +58,10 @@ final readonly class RaisingOnTop
                 continue;
             }
             $there = self::only($staying, fn (ChosenTechnique $u) => $phase($u) <= $last);
+            $isLit = self::only($there, self::isStandingLight(...)) !== [];
             $open = $asked->problem->filtered(
                 fn (Candidate $c) => ($bare || ! $c->isBase()) &&
+                    ! ($isLit && $c->technique->key === WellKnown::TIDY) &&
                     ($c->technique->mess === 0 || Phase::of($c->technique)->value >= $last),
             );
             foreach (self::covering($open, $phases[$i - 1] ?? null) as $cover) {
@@ -73,6 +76,15 @@ final readonly class RaisingOnTop
         }
 
         return $best;
+    }
+
+    /** Neat light that a base colour put back would run under. */
+    private static function isStandingLight(ChosenTechnique $used): bool
+    {
+        $phase = Phase::of($used->technique);
+
+        return in_array($phase, [Phase::BlendAndTint, Phase::Tone, Phase::EdgeLight, Phase::PointLight], true) ||
+            ($phase === Phase::RaisedLight && $used->technique->mess < Step::MESSY);
     }
 
     /** @param  list<ChosenTechnique>  $list */

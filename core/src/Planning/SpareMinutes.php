@@ -132,7 +132,7 @@ final class SpareMinutes
     {
         return $planned->choice?->uses($technique->key) !== true &&
             DemandResolver::fits($technique, $area) &&
-            ! $technique->has(Effect::BaseColour) &&
+            ! $technique->givesAny(Effect::BaseColour, Effect::Underlay) &&
             ($technique->perPiece <= 0 || $area->count > 0) &&
             $this->context->method->keepsOff($technique, $area) === null &&
             $this->more->has($technique, $area);

@@ -51,6 +51,7 @@ final readonly class ClauseChange
         public ?string $label = null,
         public ?string $clientText = null,
         public ?Severity $severity = null,
+        public ?Place $place = null,
     ) {
     }
 
@@ -64,6 +65,7 @@ final readonly class ClauseChange
             [ClauseField::Extent, $this->extent],
             [ClauseField::Passes, $this->passes],
             [ClauseField::By, $this->by],
+            [ClauseField::Place, $this->place],
             [ClauseField::Technique, $this->technique],
             [ClauseField::Family, $this->family],
             [ClauseField::Status, $this->status],
@@ -131,7 +133,13 @@ final readonly class ClauseChange
 
     private function effect(EffectClause $c): EffectClause
     {
-        $this->onlyHas(ClauseField::Effect, ClauseField::Extent, ClauseField::Passes, ClauseField::By);
+        $this->onlyHas(
+            ClauseField::Effect,
+            ClauseField::Extent,
+            ClauseField::Passes,
+            ClauseField::By,
+            ClauseField::Place,
+        );
         $effects = $this->effects === null || $this->effects === [] ? $c->effects : $this->effects;
 
         return new EffectClause(
@@ -141,6 +149,7 @@ final readonly class ClauseChange
             $this->passes ?? $c->passes,
             $this->by ?? $c->by,
             ...$this->common($c),
+            place: $this->place ?? $c->place,
         );
     }
 
@@ -153,6 +162,7 @@ final readonly class ClauseChange
             ClauseField::Extent,
             ClauseField::Passes,
             ClauseField::Price,
+            ClauseField::Place,
         );
         if ($this->technique !== null && ($c->technique === null || $this->family !== null)) {
             throw UnfitChange::notThere(ClauseField::Technique);
@@ -170,6 +180,7 @@ final readonly class ClauseChange
             $this->passes ?? $c->passes,
             $this->price ?? $c->price,
             ...$this->common($c),
+            place: $this->place ?? $c->place,
         );
     }
 

@@ -13,6 +13,7 @@ enum ClauseField: string
     case Extent = 'extent';
     case Passes = 'passes';
     case By = 'by';
+    case Place = 'place';
     case Technique = 'technique';
     case Family = 'family';
     case Status = 'status';

@@ -21,6 +21,7 @@ final readonly class EffectClause extends Clause
         ?string $label = null,
         ?string $clientText = null,
         ?Severity $severity = null,
+        public ?Place $place = null,
     ) {
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }

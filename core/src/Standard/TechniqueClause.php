@@ -20,6 +20,7 @@ final readonly class TechniqueClause extends Clause
         ?string $label = null,
         ?string $clientText = null,
         ?Severity $severity = null,
+        public ?Place $place = null,
     ) {
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }

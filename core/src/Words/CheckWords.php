@@ -167,10 +167,12 @@ final readonly class CheckWords
             $r instanceof TechniqueRequirement => 'is the '.
                 $this->words->techniqueName($r->technique).
                 ' there'.
+                $this->words->places($r->reasons).
                 self::passes($r->passes),
             $r instanceof FinishRequirement => self::finish($r->criterion),
             $r instanceof EffectRequirement => self::effect($r->effects[0] ?? null).
                 self::extent($r->extent, $asked->areas).
+                $this->words->places($r->reasons).
                 self::passes($r->passes),
             default => 'is it there',
         };

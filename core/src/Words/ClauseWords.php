@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
+use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
@@ -46,8 +47,8 @@ final readonly class ClauseWords
         return match (true) {
             $clause instanceof StepsClause => self::range($clause->min, $clause->max)." colour steps$on",
             $clause instanceof SprayedColoursClause => self::range($clause->min, $clause->max).' sprayed colours',
-            $clause instanceof EffectClause => $this->effect($clause).$on.$this->by($clause->by),
-            $clause instanceof TechniqueClause => $this->technique($clause).$on,
+            $clause instanceof EffectClause => $this->effect($clause).self::place($clause).$on.$this->by($clause->by),
+            $clause instanceof TechniqueClause => $this->technique($clause).self::place($clause).$on,
             $clause instanceof FinishClause => self::finish($clause).$on,
             $clause instanceof AcceptanceClause => self::acceptance($clause),
             $clause instanceof MinutesClause => 'at most '.
@@ -145,6 +146,32 @@ final readonly class ClauseWords
             ' '.
             Terms::extent($clause->extent()).
             Terms::passes($clause->passes());
+    }
+
+    /** Where on its areas, after a comma; nothing where the clause does not say. */
+    public static function place(Clause $clause): string
+    {
+        $place = $clause instanceof EffectClause || $clause instanceof TechniqueClause ? $clause->place : null;
+
+        return $place === null ? '' : ', '.Terms::place($place);
+    }
+
+    /**
+     * Where on the areas, as the clauses say that ask for something; each after a comma.
+     *
+     * @param  list<Reason>  $reasons
+     */
+    public function places(array $reasons): string
+    {
+        $asking = array_flip(array_filter(array_map(fn (Reason $r) => $r->clause, $reasons)));
+        $places = [];
+        foreach ($asking === [] ? [] : $this->standard->tiers as $tier) {
+            foreach ($tier->clauses as $clause) {
+                $places[] = isset($asking[$clause->id]) ? self::place($clause) : '';
+            }
+        }
+
+        return implode('', array_unique($places));
     }
 
     /** @param  list<string>|null  $by */

@@ -16,6 +16,7 @@ use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Gate;
+use Ordotype\Core\Standard\Place;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\TechniqueStatus;
 
@@ -112,6 +113,22 @@ final class Terms
             Extent::Spot => 'in a spot',
             Extent::Prominent => 'where it stands out most',
             Extent::Full => 'everywhere',
+        };
+    }
+
+    public static function place(Place $place): string
+    {
+        return match ($place) {
+            Place::Recesses => 'in the recesses',
+            Place::Seams => 'along the seams',
+            Place::Upper => 'on the upper parts',
+            Place::Lower => 'on the lower parts',
+            Place::Tips => 'on the tips',
+            Place::Rim => 'along the rim',
+            Place::Centre => 'in the centre',
+            Place::InnerThreeQuarters => 'on the inner three quarters',
+            Place::OuterQuarter => 'on the outer quarter',
+            Place::TowardsFront => 'towards the front',
         };
     }
 

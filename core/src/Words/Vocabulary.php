@@ -18,6 +18,7 @@ use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Gate;
+use Ordotype\Core\Standard\Place;
 use Ordotype\Core\Standard\TechniqueStatus;
 
 /** The closed sets with what a person reads for each value, in the order in which they are offered. */
@@ -37,6 +38,7 @@ final class Vocabulary
             'gate' => self::of(Gate::cases(), Terms::gate(...)),
             'family' => self::of(Family::cases(), Terms::family(...)),
             'effect' => self::of(Effect::cases(), Terms::effect(...)),
+            'place' => self::of(Place::cases(), Terms::place(...)),
             'criterion' => self::of(Criterion::cases(), Terms::criterion(...)),
             'unit' => array_map(trim(...), self::of(Criterion::cases(), Terms::unit(...))),
             'status' => self::of(TechniqueStatus::cases(), Terms::status(...)),

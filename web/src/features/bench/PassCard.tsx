@@ -35,7 +35,9 @@ export function PassCard({
                     </span>
                 )}
                 <span className="soft">
-                    {areas.length === 0 ? 'whole model' : `${areas.join(', ')}, ${extentWords(pass.extent)}`}
+                    {areas.length === 0
+                        ? 'whole model'
+                        : [areas.join(', '), extentWords(pass.extent), pass.place].filter(Boolean).join(', ')}
                 </span>
             </p>
             {pass.why && <p className="soft small mt-0 mb-8">{pass.why}</p>}

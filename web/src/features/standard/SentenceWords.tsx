@@ -53,6 +53,12 @@ export function SentenceWords({
             options={options.map(([v, words]) => ({ value: v, label: words }))}
         />
     );
+    const place = choice(
+        'place',
+        clause.place ?? '',
+        [['', 'anywhere on it'], ...valuesOf('place').map((p): [string, string] => [p, word('place', p)])],
+        (v) => set({ place: v === '' ? undefined : (v as NonNullable<Clause['place']>) }),
+    );
     const extent = (
         <>
             {choice(
@@ -61,7 +67,7 @@ export function SentenceWords({
                 (['spot', 'prominent', 'full'] as Extent[]).map((e) => [e, extentWords(e)]),
                 (v) => set({ extent: v as Extent }),
             )}
-            , {number('passes', 1, 9)} {(clause.passes ?? 1) > 1 ? 'passes' : 'pass'}
+            , {place}, {number('passes', 1, 9)} {(clause.passes ?? 1) > 1 ? 'passes' : 'pass'}
         </>
     );
     const name = (key: string) => ladder.techniques.find((t) => t.key === key)?.name ?? key;
