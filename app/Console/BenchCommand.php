@@ -26,6 +26,7 @@ use Ordotype\Core\Standard\TierStatus;
 use Ordotype\Core\Unit\PieceNeeds;
 use Ordotype\Core\Unit\UnitPlan;
 use stdClass;
+use Tests\Support\IntegerProgramme;
 
 final class BenchCommand extends CoreCommand
 {
@@ -90,11 +91,40 @@ final class BenchCommand extends CoreCommand
                 round($ladder['lint_ms']).
                 " ms for the lint with {$ladder['figures']} figures (aim 1000 ms).",
         );
+        $this->beside($standard, $sculpt, $tier);
         $this->line(
             'An order of 200 pieces of 20 sculpts, every piece planned: '.round($army).' ms (aim 600 ms).',
         );
 
         return self::SUCCESS;
+    }
+
+    /**
+     * The choice for one figure, and the same problems by a general-purpose solver, where that and the development
+     * classes are there.
+     */
+    private function beside(Standard $standard, Sculpt $sculpt, Tier $tier): void
+    {
+        exec('command -v glpsol', $found, $missing);
+        if ($missing !== 0 || ! class_exists(IntegerProgramme::class)) {
+            return;
+        }
+        $request = new PlanRequest($standard, $tier, $sculpt);
+        $ours = self::median(7, fn (Planner $p) => $p->choose($request));
+        $chosen = (new Planner())->choose($request);
+        $began = hrtime(true);
+        foreach ($chosen->areas as $planned) {
+            if ($planned->demand->area !== null) {
+                $given = $chosen->context->given;
+                $bar = $planned->gradeBar;
+                (new IntegerProgramme($request, $planned->demand->area, $planned->demand, $given, $bar, true))->least();
+            }
+        }
+        $theirs = (hrtime(true) - $began) / 1e6;
+        $this->line(
+            count($chosen->areas)." areas of $sculpt->name chosen for in ".number_format($ours, 1).' ms; the same as '.
+                'integer programmes, written and solved one by one by GLPK: '.round($theirs).' ms.',
+        );
     }
 
     private function growth(Sculpt $sculpt, Tier $tier): int
