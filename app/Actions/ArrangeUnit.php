@@ -126,7 +126,8 @@ final class ArrangeUnit
             if ($standard->tier($tier)->status === TierStatus::Retired) {
                 throw new TierRetired($standard->tier($tier));
             }
-            if ($standard->tier($tier)->status === TierStatus::Open) {
+            $now = $this->plans->request($unit->load(['order.version', 'order.scheme', 'sculpt']));
+            if ($now->at($standard->tier($tier))->isQuotedByHand()) {
                 throw new TierQuotedByHand($standard->tier($tier));
             }
             $before = $unit->tier;

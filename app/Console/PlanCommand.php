@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use InvalidArgumentException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Planning\Plan;
@@ -31,7 +32,13 @@ final class PlanCommand extends CoreCommand
 
     protected function work(): int
     {
-        $plan = $this->planner()->plan($this->request());
+        $request = $this->request();
+        if ($request->isQuotedByHand()) {
+            throw new InvalidArgumentException(
+                "{$request->tier->name} is quoted by hand: it has no plan until clauses are agreed (--amend).",
+            );
+        }
+        $plan = $this->planner()->plan($request);
         if ($this->option('json') === true) {
             $this->output->write(Json::encode(PlanFormat::write($plan)), false, OutputInterface::OUTPUT_RAW);
 

@@ -10,6 +10,7 @@ use App\Repositories\Colours;
 use App\Repositories\Figures;
 use Ordotype\Core\Colour\AreaColours;
 use Ordotype\Core\Colour\Paint;
+use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Colour\SlotCheck;
@@ -91,9 +92,9 @@ final class SchemeOnFigures
     /** @return array<string, mixed> */
     private static function colours(AreaColours $colours, Shelf $shelf): array
     {
-        $paint = fn (?string $name): ?array => $name === null
+        $paint = fn (?Pot $pot): ?array => $pot === null
             ? null
-            : ['paint' => $name, 'hex' => $shelf->colourOf($name)?->hex()];
+            : ['paint' => $pot->words(), 'hex' => $shelf->colourOf($pot)?->hex()];
 
         return [
             'base' => $paint($colours->base),

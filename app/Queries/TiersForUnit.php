@@ -40,7 +40,7 @@ final class TiersForUnit
         return [
             'currency' => $now->request->standard->currency,
             'data' => array_map(
-                fn (Tier $t) => $t->status === TierStatus::Open ? self::quoted($t) : $this->planned($t, $now),
+                fn (Tier $t) => $now->request->at($t)->isQuotedByHand() ? self::quoted($t) : $this->planned($t, $now),
                 $tiers,
             ),
         ];

@@ -244,6 +244,26 @@ final class PlanBrowserTest extends BrowserTestCase
         self::assertSame($this->get('schemes/tidemark')['document']['slots'], $copy['document']['slots']);
     }
 
+    public function test_a_colour_is_mixed_in_parts_and_thinned_with_medium(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/schemes/tidemark');
+        $chrome->waitFor('no test model yet');
+        $base = $chrome->page->findElement(WebDriverBy::xpath("//tr[td[contains(., 'leather')]]/td[3]//input"));
+        $chrome->choose($base, 'mix it …');
+        $chrome->press('Another paint');
+        $chrome->fill('Parts of Saddle Brown', '3', '.ant-popover');
+        $chrome->fill('Parts of medium', '2', '.ant-popover');
+        $chrome->press('Use this mix');
+        $chrome->press('Keep');
+        $chrome->waitFor('v2');
+        $mix = $this->get('schemes/tidemark')['document']['slots']['leather']['base'];
+        self::assertSame([3, 1], array_column($mix['parts'], 1));
+        self::assertSame('Saddle Brown', $mix['parts'][0][0]);
+        self::assertSame(2, $mix['medium']);
+    }
+
     public function test_a_figure_is_made_from_a_schematic_and_an_area_is_outlined_split_and_kept(): void
     {
         $chrome = self::$chrome;

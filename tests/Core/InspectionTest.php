@@ -68,7 +68,7 @@ final class InspectionTest extends TestCase
 
             return FaultContrast::of(self::faults()->kind($fault), $figure->area('coat'), $request);
         };
-        $coat = Demo::shelf()->colourOf((string) Demo::scheme()->for($figure->area('coat'))?->base)?->lab();
+        $coat = Demo::shelf()->colourOf(Demo::scheme()->for($figure->area('coat'))->base ?? '')?->lab();
         self::assertNotNull($coat);
         foreach (['Oyster Bone', 'Tarpitch'] as $paint) {
             $under = Demo::shelf()->colourOf($paint)?->lab();

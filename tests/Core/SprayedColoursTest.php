@@ -93,7 +93,9 @@ final class SprayedColoursTest extends TestCase
                 $ways['spray'][$area->key] !== null &&
                 $ways['brush'][$area->key] !== null
             ) {
-                $groups[$scheme->for($area)->base ?? $area->key][] = $area;
+                // What is kept apart is sprayed apart; a detail is no reason to spray and joins no main area.
+                $with = $area->part.($area->rank->value === 'detail' ? ' detail' : '');
+                $groups[($scheme->for($area)?->base->words() ?? $area->key)." $with"][] = $area;
             }
         }
         $main = fn (array $areas): float => array_sum(

@@ -91,7 +91,7 @@ final class OrdersAndPricesTest extends StudioTestCase
         ];
     }
 
-    public function test_a_tier_that_is_quoted_by_hand_has_no_minutes_and_takes_no_unit(): void
+    public function test_a_tier_that_is_quoted_by_hand_has_no_minutes_and_takes_no_unit_until_clauses_are_agreed(): void
     {
         $unit = $this->unit('26-041');
         $tiers = collect($this->api('lead', 'GET', "units/$unit->id/tiers", null, 200)->json('data'));
@@ -105,6 +105,28 @@ final class OrdersAndPricesTest extends StudioTestCase
             422,
         );
         self::assertStringContainsString('quoted by hand', (string) $refused->json('errors.0.detail'));
+        // Clauses that are agreed for this order make it a plan.
+        $agreed = [
+            'level' => 'unit',
+            'do' => 'add',
+            'clause' => null,
+            'technique' => 'layer',
+            'scope' => ['area' => ['boots']],
+            'values' => ['passes' => 2],
+            'reason' => 'As agreed with the client.',
+            'price' => null,
+            'on' => null,
+        ];
+        $body = ['revision' => $unit->revision, 'amendment' => $agreed];
+        $revision = $this->api('lead', 'POST', "units/$unit->id/amendments", $body, 200)->json('unit.revision');
+        $tiers = collect($this->api('lead', 'GET', "units/$unit->id/tiers", null, 200)->json('data'));
+        self::assertGreaterThan(0, $tiers->firstWhere('status', 'open')['minutes']);
+        $to = ['revision' => $revision, 'tier' => $open['key']];
+        $moved = $this->api('lead', 'PUT', "units/$unit->id/tier", $to, 200);
+        self::assertContains(
+            'layer',
+            array_column($moved->json('plan.steps') ?? $moved->json('plan.plan.steps') ?? [], 'technique'),
+        );
     }
 
     public function test_the_ladder_says_which_open_orders_stand_on_a_tier(): void

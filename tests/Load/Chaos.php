@@ -10,6 +10,7 @@ use GuzzleHttp\Handler\CurlMultiHandler;
 use GuzzleHttp\Promise\Coroutine;
 use GuzzleHttp\Promise\PromiseInterface;
 use PDO;
+use PDOException;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use RuntimeException;
@@ -21,6 +22,11 @@ use Throwable;
  */
 final class Chaos
 {
+    /** Tries to read from the database by hand, and microseconds between them: ten seconds in all. */
+    private const READ_TRIES = 100;
+
+    private const READ_PAUSE = 100_000;
+
     /** What is killed: [service, whether one of its workers instead of itself]. */
     private const TARGETS = [
         ['mariadb', false], ['php', false], ['php', true], ['nginx', false], ['nginx', true], ['queue', false],
@@ -322,12 +328,22 @@ final class Chaos
     private function column(string $sql): array
     {
         $given = parse_ini_file("$this->root/.env", false, INI_SCANNER_RAW) ?: [];
-        $database = new PDO(
-            "mysql:host=127.0.0.1;port={$given['DB_PORT']};dbname={$given['DB_DATABASE']}",
-            $given['DB_USERNAME'],
-            $given['DB_PASSWORD'],
-        );
+        // The database may just have been killed: how soon it must be back is judged elsewhere.
+        for ($left = self::READ_TRIES; ; $left--) {
+            try {
+                $database = new PDO(
+                    "mysql:host=127.0.0.1;port={$given['DB_PORT']};dbname={$given['DB_DATABASE']}",
+                    $given['DB_USERNAME'],
+                    $given['DB_PASSWORD'],
+                );
 
-        return array_values($database->query($sql)?->fetchAll(PDO::FETCH_COLUMN) ?: []);
+                return array_values($database->query($sql)?->fetchAll(PDO::FETCH_COLUMN) ?: []);
+            } catch (PDOException $e) {
+                if ($left === 0) {
+                    throw $e;
+                }
+                usleep(self::READ_PAUSE);
+            }
+        }
     }
 }

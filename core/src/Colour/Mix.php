@@ -15,18 +15,34 @@ final class Mix
 
     public static function oneToOne(Srgb $one, Srgb $other): Srgb
     {
-        [$a, $b] = [$one->linear(), $other->linear()];
+        return self::of([$one, $other], [1, 1]);
+    }
+
+    /**
+     * @param  non-empty-list<Srgb>  $colours
+     * @param  non-empty-list<int>  $parts  of each
+     */
+    public static function of(array $colours, array $parts): Srgb
+    {
+        $linear = array_map(fn (Srgb $c) => $c->linear(), $colours);
 
         return Srgb::fromLinear(
-            self::channel($a[0], $b[0]),
-            self::channel($a[1], $b[1]),
-            self::channel($a[2], $b[2]),
+            self::channel(array_column($linear, 0), $parts),
+            self::channel(array_column($linear, 1), $parts),
+            self::channel(array_column($linear, 2), $parts),
         );
     }
 
-    private static function channel(float $one, float $other): float
+    /**
+     * @param  array<int, float>  $reflectances
+     * @param  non-empty-list<int>  $parts
+     */
+    private static function channel(array $reflectances, array $parts): float
     {
-        $q = (self::absorption($one) + self::absorption($other)) / 2;
+        $q = 0.0;
+        foreach ($reflectances as $i => $reflectance) {
+            $q += (self::absorption($reflectance) * ($parts[$i] ?? 0)) / array_sum($parts);
+        }
 
         return 1 + $q - sqrt($q * $q + 2 * $q);
     }

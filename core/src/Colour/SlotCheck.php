@@ -59,7 +59,7 @@ final readonly class SlotCheck
         if ($colours === null) {
             return new self($slot, null, $places, [], [new SlotProblem(SlotProblemKind::NoColours)]);
         }
-        $l = fn (string $paint): ?float => $shelf->colourOf($paint)?->lab()->l;
+        $l = fn (Pot $paint): ?float => $shelf->colourOf($paint)?->lab()->l;
         $base = $l($colours->base);
         $steps = $problems = [];
         foreach (
@@ -73,14 +73,15 @@ final readonly class SlotCheck
             ] as $paint
         ) {
             if ($paint !== null && $shelf->colourOf($paint) === null) {
-                $problems[] = new SlotProblem(SlotProblemKind::NotOnShelf, $paint);
+                $problems[] = new SlotProblem(SlotProblemKind::NotOnShelf, $paint->words());
             }
         }
         foreach ($colours->shades as $shade) {
             $fall = $base === null || $l($shade) === null ? null : $l($shade) - $base;
             $steps[] = $fall;
             if ($fall !== null && $fall > -self::SHADE_SEEN) {
-                $problems[] = new SlotProblem(SlotProblemKind::ShadeHardlyDarker, $shade, $colours->base);
+                $beside = $colours->base->words();
+                $problems[] = new SlotProblem(SlotProblemKind::ShadeHardlyDarker, $shade->words(), $beside);
             }
         }
         [$before, $from] = [$colours->base, $base];
@@ -88,9 +89,9 @@ final readonly class SlotCheck
             $rise = $from === null || $l($light) === null ? null : $l($light) - $from;
             $steps[] = $rise;
             if ($rise !== null && $rise <= 0) {
-                $problems[] = new SlotProblem(SlotProblemKind::LightNotLighter, $light, $before);
+                $problems[] = new SlotProblem(SlotProblemKind::LightNotLighter, $light->words(), $before->words());
             } elseif ($rise !== null && $rise < self::LIGHT_SEEN) {
-                $problems[] = new SlotProblem(SlotProblemKind::LightHardlyLighter, $light, $before);
+                $problems[] = new SlotProblem(SlotProblemKind::LightHardlyLighter, $light->words(), $before->words());
             }
             [$before, $from] = [$light, $l($light)];
         }

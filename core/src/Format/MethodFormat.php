@@ -17,6 +17,14 @@ final class MethodFormat
 {
     public const WORD = 'ordotype/method@1';
 
+    private const BESIDE_SCHOOLS = [
+        'undercoat_colour',
+        'ground_steps',
+        'value_wash',
+        'metal_start',
+        'skin_medium',
+    ];
+
     /** @throws FormatException naming every path that is wrong and why */
     public static function read(mixed $document): Method
     {
@@ -24,7 +32,7 @@ final class MethodFormat
         $schools = array_map(fn (School $s) => $s->value, School::cases());
         $root = Node::root($document, $problems)
             ->format(self::WORD)
-            ->keys(['format'], ['undercoat_colour', 'ground_steps', 'value_wash', ...$schools]);
+            ->keys(['format'], [...self::BESIDE_SCHOOLS, ...$schools]);
         $choices = [];
         foreach (School::cases() as $school) {
             if (! $root->has($school->value)) {
@@ -67,6 +75,8 @@ final class MethodFormat
             $root->has('undercoat_colour') ? $root->string('undercoat_colour') : null,
             $root->has('ground_steps') ? $root->strings('ground_steps') : [],
             $root->has('value_wash') && $root->bool('value_wash'),
+            $root->has('metal_start') ? PotFormat::read($root->get('metal_start')) : null,
+            $root->has('skin_medium') ? $root->int('skin_medium', 1, 99) : null,
         );
         if ($method->valueWash && $method->answer(School::Undercoat) === 'value_sketch') {
             $root->get('value_wash')->problem('cannot go together with an undercoat that is a value sketch');
@@ -91,7 +101,9 @@ final class MethodFormat
         return (object) ($document +
             ($method->undercoatColour === null ? [] : ['undercoat_colour' => $method->undercoatColour]) +
             ($method->groundSteps === [] ? [] : ['ground_steps' => $method->groundSteps]) +
-            ($method->valueWash ? ['value_wash' => true] : []));
+            ($method->valueWash ? ['value_wash' => true] : []) +
+            ($method->metalStart === null ? [] : ['metal_start' => PotFormat::write($method->metalStart)]) +
+            ($method->skinMedium === null ? [] : ['skin_medium' => $method->skinMedium]));
     }
 
     private static function written(Answer $answer): stdClass

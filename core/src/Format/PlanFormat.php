@@ -175,11 +175,11 @@ final class PlanFormat
             'dry' => $step->technique->dry,
             'colour' => $step->colour === null
                     ? null
-                    : (object) [
+                    : (object) ([
                         'paint' => $step->colour->paint,
                         'mixed_with' => $step->colour->mixedWith,
                         'hex' => $step->colour->colour?->hex(),
-                    ],
+                    ] + ($step->colour->mix === null ? [] : ['mix' => PotFormat::write($step->colour->mix)])),
             'because' => Reason::ids($step->because),
             'order_because' => array_map(fn (Rule $r) => $r->value, $held),
         ];

@@ -93,6 +93,7 @@ final class ReleasedStepFormat
             $node->string('paint'),
             $node->stringOrNull('mixed_with'),
             $hex === null ? null : Srgb::fromHex($hex),
+            $node->has('mix') ? PotFormat::read($node->get('mix')) : null,
         );
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Ordotype\Core\Format;
 
 use Ordotype\Core\Colour\AreaColours;
+use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Colour\Scheme;
-use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Problem\Problems;
 use stdClass;
@@ -57,22 +57,19 @@ final class SchemeFormat
         );
     }
 
-    private static function paint(Node $node): string
+    private static function paint(Node $node): Pot
     {
-        $paint = $node->asString();
-        if (is_string($node->value) && (trim($paint) === '' || ($paint[0] === '#' && ! Srgb::isHex($paint)))) {
-            $node->problem("must be the name of a paint or a colour of the form #rrggbb, not \"$paint\"");
-        }
-
-        return $paint;
+        return PotFormat::read($node);
     }
 
     private static function writeColours(AreaColours $colours): stdClass
     {
-        return (object) (['base' => $colours->base, 'shades' => $colours->shades, 'lights' => $colours->lights] +
-            array_filter(
-                ['tint' => $colours->tint, 'line' => $colours->line, 'patch' => $colours->patch],
-                fn (?string $v) => $v !== null,
-            ));
+        $more = ['tint' => $colours->tint, 'line' => $colours->line, 'patch' => $colours->patch];
+
+        return (object) ([
+            'base' => PotFormat::write($colours->base),
+            'shades' => array_map(PotFormat::write(...), $colours->shades),
+            'lights' => array_map(PotFormat::write(...), $colours->lights),
+        ] + array_map(PotFormat::write(...), array_filter($more, fn (?Pot $p) => $p !== null)));
     }
 }

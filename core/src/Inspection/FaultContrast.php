@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Inspection;
 
 use Ordotype\Core\Colour\Lab;
+use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\FaultKind;
@@ -51,7 +52,7 @@ final class FaultContrast
         return self::colour($request->scheme?->for($area)?->base, $request);
     }
 
-    private static function colour(?string $entry, PlanRequest $request): ?Lab
+    private static function colour(string|Pot|null $entry, PlanRequest $request): ?Lab
     {
         return $entry === null ? null : $request->shelf->colourOf($entry)?->lab();
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Method;
 
+use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 
@@ -14,12 +15,16 @@ final readonly class Method
      * @param  array<string, non-empty-list<Answer>>  $choices  by school word
      * @param  list<string>  $groundSteps  keys of ground techniques in the order they are done; none: their own
      * @param  bool  $valueWash  whether one thin dark wash goes over the whole undercoated model
+     * @param  Pot|null  $metalStart  the mix that metals are begun with: their underlay, else their base
+     * @param  int|null  $skinMedium  parts of medium to one of stain on skin
      */
     public function __construct(
         public array $choices = [],
         public ?string $undercoatColour = null,
         public array $groundSteps = [],
         public bool $valueWash = false,
+        public ?Pot $metalStart = null,
+        public ?int $skinMedium = null,
     ) {
     }
 
@@ -38,7 +43,14 @@ final readonly class Method
     /** @param  array<string, non-empty-list<Answer>>  $choices */
     private function choosing(array $choices): self
     {
-        return new self($choices, $this->undercoatColour, $this->groundSteps, $this->valueWash);
+        return new self(
+            $choices,
+            $this->undercoatColour,
+            $this->groundSteps,
+            $this->valueWash,
+            $this->metalStart,
+            $this->skinMedium,
+        );
     }
 
     /** The answer for the whole model: the first that has no scope. */

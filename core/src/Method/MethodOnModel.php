@@ -213,7 +213,7 @@ final readonly class MethodOnModel
     private function wantsOneMore(Area $area, string $undercoat): bool
     {
         $base = $this->scheme?->for($area)?->base;
-        $hiding = $base === null ? Hiding::Medium : $this->shelf->paint($base)->hiding ?? Hiding::Medium;
+        $hiding = $base === null ? Hiding::Medium : $this->shelf->hidingOf($base);
         if ($hiding === Hiding::Low) {
             return true;
         }

@@ -97,7 +97,7 @@ final readonly class SprayComparison
         }
 
         return new SprayOrBrush(
-            $request->scheme?->for($areas[0])?->base,
+            $request->scheme?->for($areas[0])?->base->words(),
             $areas,
             $masked,
             $isSprayed,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Amendment\Action;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
@@ -11,6 +12,7 @@ use Ordotype\Core\Method\Method;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Tier;
+use Ordotype\Core\Standard\TierStatus;
 
 /** Everything a plan depends on. */
 final readonly class PlanRequest
@@ -76,6 +78,14 @@ final readonly class PlanRequest
             $this->pieces,
             $this->arrangement,
         );
+    }
+
+    /** An open tier has neither minutes nor a price, until clauses are agreed that make it a plan. */
+    public function isQuotedByHand(): bool
+    {
+        $isAgreed = fn (Amendment $a): bool => $a->action === Action::Add;
+
+        return $this->tier->status === TierStatus::Open && array_filter($this->amendments, $isAgreed) === [];
     }
 
     /** @param  list<Amendment>  $amendments */

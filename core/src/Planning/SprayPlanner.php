@@ -61,7 +61,7 @@ final readonly class SprayPlanner
                 $base = $this->request->scheme?->for($area)?->base;
                 // What is kept apart is sprayed apart, and a detail is not sprayed because it shares a paint.
                 $with = $this->bench->area($area->key)->part.($area->rank === Rank::Detail ? ' detail' : '');
-                $groups[$base === null ? "area $area->key" : "paint $base $with"][] = $area;
+                $groups[$base === null ? "area $area->key" : "paint {$base->words()} $with"][] = $area;
             }
         }
 

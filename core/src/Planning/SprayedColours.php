@@ -7,6 +7,7 @@ namespace Ordotype\Core\Planning;
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Demand\AreaDemand;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Demand\RequirementKind;
@@ -81,14 +82,14 @@ final readonly class SprayedColours
             $p->choice->techniques ?? [],
             fn (ChosenTechnique $u) => $u->technique->family === Family::Spray,
         ) !== [];
-        $paint = fn (Area $a): ?string => $request->scheme?->for($a)?->base;
+        $paint = fn (Area $a): ?Pot => $request->scheme?->for($a)?->base;
         foreach ($planned as $place => $gem) {
             $area = $gem->demand->area;
             if ($area === null || $area->surround === null || ! $isSprayed($gem)) {
                 continue;
             }
             $ring = $request->sculpt->area($area->surround);
-            if (! $isSprayed($planned[$request->sculpt->place($ring->key)]) || $paint($ring) !== $paint($area)) {
+            if (! $isSprayed($planned[$request->sculpt->place($ring->key)]) || $paint($ring) != $paint($area)) {
                 $byBrush = fn (Candidate $c): bool => $c->technique->family !== Family::Spray;
                 $problem = $this->areas->problem($gem->demand, false)->filtered($byBrush);
                 $planned[$place] = $this->areas->solve($gem->demand, $problem);

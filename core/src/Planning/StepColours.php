@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Colour\AreaColours;
-use Ordotype\Core\Colour\Mix;
 use Ordotype\Core\Colour\Paint;
+use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Method\Method;
+use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
@@ -65,6 +66,7 @@ final class StepColours
         foreach ($steps as $i => $step) {
             $steps[$i] = $step->coloured($this->single(self::alone($step, $colours)));
         }
+        $steps = $this->asTheMethodMixes($area, $colours, $steps);
         foreach ($shades as $k => $i) {
             $steps[$i] = $steps[$i]->coloured(
                 $this->single($colours->shades[min($k, count($colours->shades) - 1)] ?? null),
@@ -93,8 +95,31 @@ final class StepColours
         return array_values($steps);
     }
 
+    /**
+     * Metals begin with the method's mix, on their underlay where they have one; stain on skin is thinned with medium.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private function asTheMethodMixes(Area $area, AreaColours $colours, array $steps): array
+    {
+        $start = $area->isMetal() ? $this->method?->metalStart : null;
+        $medium = $area->material === Material::Skin ? $this->method?->skinMedium : null;
+        $underlays = array_filter($steps, fn (Step $s) => $s->phase === Phase::Underlay);
+        foreach ($steps as $i => $step) {
+            if ($start !== null && $step->phase === ($underlays === [] ? Phase::Base : Phase::Underlay)) {
+                $steps[$i] = $step->coloured($this->single($start));
+            }
+            if ($medium !== null && MethodOnModel::isStain($step->technique)) {
+                $steps[$i] = $step->coloured($this->single($colours->base->thinned($medium)));
+            }
+        }
+
+        return array_values($steps);
+    }
+
     /** The paint of a step that is neither shade nor light. */
-    private static function alone(Step $step, AreaColours $colours): ?string
+    private static function alone(Step $step, AreaColours $colours): ?Pot
     {
         $isBase = in_array(
             $step->phase,
@@ -144,7 +169,7 @@ final class StepColours
             );
     }
 
-    private function silver(): ?string
+    private function silver(): ?Pot
     {
         $lights = [];
         foreach ($this->sculpt->areas ?? [] as $area) {
@@ -158,11 +183,11 @@ final class StepColours
                 fn (Paint $p) => $p->kind === 'metal' &&
                     hypot($p->colour->lab()->a, $p->colour->lab()->b) < self::GREY,
             );
-            $lights = array_map(fn (Paint $p) => $p->name, $grey);
+            $lights = array_map(fn (Paint $p) => Pot::of($p->name), array_values($grey));
         }
         usort(
             $lights,
-            fn (string $a, string $b) => ($this->shelf->colourOf($b)?->lab()->l ?? 0.0) <=>
+            fn (Pot $a, Pot $b) => ($this->shelf->colourOf($b)?->lab()->l ?? 0.0) <=>
                 ($this->shelf->colourOf($a)?->lab()->l ?? 0.0),
         );
 
@@ -179,9 +204,9 @@ final class StepColours
             ($step->phase === Phase::BlendAndTint && $step->technique->has(Effect::HighlightRaised));
     }
 
-    private function single(?string $paint): ?StepColour
+    private function single(?Pot $pot): ?StepColour
     {
-        return $paint === null ? null : new StepColour($paint, null, $this->shelf->colourOf($paint));
+        return $pot === null ? null : StepColour::of($pot, $this->shelf);
     }
 
     /**
@@ -198,11 +223,7 @@ final class StepColours
         }
         if ($m <= $k) {
             return array_map(
-                fn (int $i) => new StepColour(
-                    $colours->lights[(int) ceil(($i * $k) / $m) - 1],
-                    null,
-                    $this->shelf->colourOf($colours->lights[(int) ceil(($i * $k) / $m) - 1]),
-                ),
+                fn (int $i) => StepColour::of($colours->lights[(int) ceil(($i * $k) / $m) - 1], $this->shelf),
                 range(1, $m),
             );
         }
@@ -219,7 +240,7 @@ final class StepColours
             if (in_array($i, $split, true)) {
                 $result[] = $this->mix($ladder[$i], $ladder[$i + 1]);
             }
-            $result[] = new StepColour($ladder[$i + 1], null, $this->shelf->colourOf($ladder[$i + 1]));
+            $result[] = StepColour::of($ladder[$i + 1], $this->shelf);
         }
         $last = $result[count($result) - 1];
         if (count($result) < $m) {
@@ -235,11 +256,14 @@ final class StepColours
         return array_pad($result, $m, $last);
     }
 
-    private function mix(string $one, string $other): StepColour
+    private function mix(Pot $one, Pot $other): StepColour
     {
-        [$a, $b] = [$this->shelf->colourOf($one), $this->shelf->colourOf($other)];
+        [$first, $second] = [$one->plain(), $other->plain()];
+        $mix = Pot::oneToOne($one, $other);
 
-        return new StepColour($one, $other, $a === null || $b === null ? null : Mix::oneToOne($a, $b));
+        return $first === null || $second === null || $first === $second
+            ? StepColour::of($mix, $this->shelf)
+            : new StepColour($first, $second, $this->shelf->colourOf($mix));
     }
 
     private function checkLights(Area $area, AreaColours $colours): void
@@ -253,11 +277,16 @@ final class StepColours
                     $this->warnings[] = new Warning(
                         WarningKind::LightNotLighter,
                         $area,
-                        paint: $light,
-                        beside: $before,
+                        paint: $light->words(),
+                        beside: $before->words(),
                     );
                 } elseif ($rise < self::SEEN) {
-                    $this->warnings[] = new Warning(WarningKind::LightNotSeen, $area, paint: $light, beside: $before);
+                    $this->warnings[] = new Warning(
+                        WarningKind::LightNotSeen,
+                        $area,
+                        paint: $light->words(),
+                        beside: $before->words(),
+                    );
                 }
             }
             $before = $light;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\RequirementKind;
@@ -253,7 +254,7 @@ final readonly class StepList
 
     private function pot(string $paint): StepColour
     {
-        return new StepColour($paint, null, $this->context->request->shelf->colourOf($paint));
+        return StepColour::of(Pot::of($paint), $this->context->request->shelf);
     }
 
     private function indexOf(Technique $technique): int

@@ -69,6 +69,7 @@ export function Slots({
                                 <Tones
                                     of="shades"
                                     colours={colours}
+                                    said={s.colours?.shades ?? []}
                                     steps={s.steps}
                                     paints={paints}
                                     editable={editable}
@@ -86,6 +87,7 @@ export function Slots({
                                 colours && (
                                     <PaintPick
                                         value={colours.base}
+                                        said={s.colours?.base}
                                         paints={paints}
                                         editable={editable}
                                         change={(base) => set(s.slot, { ...colours, base })}
@@ -104,6 +106,7 @@ export function Slots({
                                     <Tones
                                         of="lights"
                                         colours={colours}
+                                        said={s.colours?.lights ?? []}
                                         steps={s.steps.slice(colours.shades.length)}
                                         paints={paints}
                                         editable={editable}
@@ -122,6 +125,7 @@ export function Slots({
                                 colours && (
                                     <Extras
                                         colours={colours}
+                                        said={s.colours}
                                         paints={paints}
                                         editable={editable}
                                         set={(c) => set(s.slot, c)}
@@ -175,11 +179,13 @@ function NoColours({ why, give }: { why: string; give: (() => void) | null }) {
 
 function Extras({
     colours,
+    said,
     paints,
     editable,
     set,
 }: {
     colours: Colours;
+    said: Slot['colours'];
     paints: PaintName[];
     editable: boolean;
     set: (next: Colours) => void;
@@ -190,6 +196,7 @@ function Extras({
                 <PaintPick
                     key={k}
                     value={colours[k] ?? ''}
+                    said={said?.[k]}
                     paints={paints}
                     editable={editable}
                     empty={`no ${k}`}

@@ -13,6 +13,7 @@ const signed = (l: number | null | undefined): string =>
 export function Tones({
     of,
     colours,
+    said,
     steps,
     paints,
     editable,
@@ -20,6 +21,7 @@ export function Tones({
 }: {
     of: 'shades' | 'lights';
     colours: Colours;
+    said: ({ paint: string; hex: string | null } | null)[];
     steps: (number | null)[];
     paints: PaintName[];
     editable: boolean;
@@ -32,6 +34,7 @@ export function Tones({
                 <Flex key={i} gap={4} align="center">
                     <PaintPick
                         value={paint}
+                        said={said[i]}
                         paints={paints}
                         editable={editable}
                         empty="take it out"

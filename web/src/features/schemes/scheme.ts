@@ -1,11 +1,20 @@
-/** The colours of a slot or an area, by the names of paints or as #rrggbb. */
+/** Parts of paints, and parts of medium to the whole. */
+export interface Mix {
+    parts: [string, number][];
+    medium?: number;
+}
+
+/** A paint by its name, #rrggbb, or a mix. */
+export type Paint = string | Mix;
+
+/** The colours of a slot or an area. */
 export interface Colours {
-    base: string;
-    shades: string[];
-    lights: string[];
-    tint?: string;
-    line?: string;
-    patch?: string;
+    base: Paint;
+    shades: Paint[];
+    lights: Paint[];
+    tint?: Paint;
+    line?: Paint;
+    patch?: Paint;
 }
 
 /** A scheme as the editor holds it: `ordotype/scheme@1`. */
