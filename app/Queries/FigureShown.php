@@ -31,7 +31,7 @@ final class FigureShown
                     'focus' => $area->focus,
                     'layer' => $area->layer,
                     'outline' => (object) $area->outline,
-                    'paint' => $base,
+                    'paint' => $base?->words(),
                     'colour' => $base === null ? null : $shelf->colourOf($base)?->hex(),
                 ];
             },

@@ -57,7 +57,7 @@ export function SentenceWords({
         'place',
         clause.place ?? '',
         [['', 'anywhere on it'], ...valuesOf('place').map((p): [string, string] => [p, word('place', p)])],
-        (v) => set({ place: v === '' ? undefined : (v as NonNullable<Clause['place']>) }),
+        (v) => set({ place: v === '' ? undefined : v }),
     );
     const extent = (
         <>
