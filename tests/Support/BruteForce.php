@@ -79,6 +79,12 @@ final class BruteForce
                     $status = TechniqueStatus::Allowed;
                 }
             }
+            $covers =
+                $technique->gives(Effect::BaseColour) !== Extent::None ||
+                $technique->gives(Effect::Underlay) !== Extent::None;
+            if ($this->isUnpainted() && $covers) {
+                continue;
+            }
             if (
                 $this->fits($technique) &&
                 ($status === TechniqueStatus::Required || $status === TechniqueStatus::Allowed)
@@ -268,7 +274,7 @@ final class BruteForce
                 }
             }
         }
-        if ($bases !== ($this->area->rank === Rank::Ground ? 0 : 1)) {
+        if ($bases !== ($this->area->rank === Rank::Ground || $this->isUnpainted() ? 0 : 1)) {
             return false;
         }
         if (! $tidied && ($leans || ($wash && $light && $this->request->tier->pace !== Pace::Fast))) {
@@ -333,6 +339,18 @@ final class BruteForce
             ($t->onlyOn === [] || in_array($this->area->material, $t->onlyOn, true)) &&
             $this->suit($t) > 0 &&
             ! ($this->area->rank === Rank::Ground && $t->gives(Effect::BaseColour) !== Extent::None);
+    }
+
+    /** Whether an amendment leaves the base out here: then nothing gives one, and there is no underlay either. */
+    private function isUnpainted(): bool
+    {
+        foreach ($this->request->amendments as $amendment) {
+            if ($amendment->clause === 'base' && in_array($this->area->key, $amendment->scope->area ?? [], true)) {
+                return $this->area->rank !== Rank::Ground;
+            }
+        }
+
+        return false;
     }
 
     private function suit(Technique $t): int

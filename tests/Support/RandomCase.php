@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Planning\PlanRequest;
@@ -46,6 +47,24 @@ final class RandomCase
         $standard = StandardFormat::read($this->standard($techniques, $maxPasses));
 
         return new PlanRequest($standard, $standard->tier('tier'), SculptFormat::read($this->json($this->sculpt())));
+    }
+
+    /** The same request with one area left unpainted on purpose. */
+    public static function unpainted(PlanRequest $request, string $area): PlanRequest
+    {
+        $omitted = [
+            'level' => 'unit',
+            'do' => 'omit',
+            'clause' => 'base',
+            'technique' => null,
+            'scope' => ['area' => [$area]],
+            'values' => (object) [],
+            'reason' => 'Left bare.',
+            'price' => null,
+            'on' => null,
+        ];
+
+        return $request->amended(AmendmentFormat::read([Demo::object($omitted)], []));
     }
 
     /** The standard of the case as a document; a request made after it gets the sculpt that goes with it. */

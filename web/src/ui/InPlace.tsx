@@ -31,6 +31,10 @@ export function InPlace({
         if (draft.trim() === value) leave();
         else keep.mutate(draft.trim());
     };
+    // What was refused is sent again by Enter alone: leaving the field, to take it back say, must not.
+    const left = () => {
+        if (!keep.isError || keep.variables !== draft?.trim()) commit();
+    };
     const key = (e: KeyboardEvent) => {
         if (e.key === 'Escape') leave();
         if (e.key === 'Enter' && (rows === 1 || e.ctrlKey)) commit();
@@ -47,7 +51,7 @@ export function InPlace({
                     onChange={(e) =>
                         setDraft(rows === 1 ? e.target.value.replace(/\n/g, '') : e.target.value)
                     }
-                    onBlur={commit}
+                    onBlur={left}
                     onKeyDown={key}
                 />
             </Field>
