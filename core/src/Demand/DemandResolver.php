@@ -29,6 +29,9 @@ final readonly class DemandResolver
     /** @var array<string, list<Technique>> by family */
     private array $ofFamily;
 
+    /** @var array<string, int> places of clauses, by their reasons */
+    private array $places;
+
     /** What holds of a technique that no clause names, and of the tidying of a base. */
     private TechniqueSaid $unsaid;
 
@@ -51,6 +54,11 @@ final readonly class DemandResolver
         }
         $this->wholeOnly = array_diff_key($byWhole, $byArea);
         $this->ofFamily = $ofFamily;
+        $places = [];
+        foreach ($clauses->all as $i => $inForce) {
+            $places[self::name($inForce->reasons)] ??= $i;
+        }
+        $this->places = $places;
         $default = $clauses->tier->defaultStatus();
         $this->unsaid = new TechniqueSaid($default);
         $this->tidying = new TechniqueSaid(
@@ -320,14 +328,10 @@ final readonly class DemandResolver
      */
     private function inClauseOrder(array $asked): array
     {
-        $place = [];
-        foreach ($this->clauses->all as $i => $inForce) {
-            $place[self::name($inForce->reasons)] ??= $i;
-        }
-        $of = fn (Requirement $r): int => $place[self::name($r->reasons)] ?? 0;
-        usort($asked, fn (Requirement $a, Requirement $b) => $of($a) <=> $of($b));
+        $places = array_map(fn (Requirement $r) => $this->places[self::name($r->reasons)] ?? 0, $asked);
+        asort($places);
 
-        return $asked;
+        return array_map(fn (int $i) => $asked[$i], array_keys($places));
     }
 
     /** @param  list<Reason>  $reasons */

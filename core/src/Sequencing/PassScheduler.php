@@ -16,10 +16,10 @@ use Ordotype\Core\Sculpt\Sculpt;
 final class PassScheduler
 {
     /** Beginnings that are followed at a time. */
-    private const BEAM = 10;
+    private const BEAM = 6;
 
     /** Pots that are tried next for each of them. */
-    private const BRANCHES = 6;
+    private const BRANCHES = 3;
 
     /** Waiting that differs by less than this many minutes is the same: minutes are whole on the bench. */
     private const SAME = 0.5;

@@ -87,7 +87,7 @@ export function OrderOfWork({
                 <span className="soft">
                     {data.arranged.sequence
                         ? 'In the order you made, as far as the rules let it.'
-                        : 'Shortest waiting first, then fewest changes of pot, then the order of the areas.'}
+                        : 'Shortest waiting first, then least to put right, then fewest changes of pot.'}
                     {free && ' Drag a step to move it.'}
                 </span>
                 {free && data.arranged.sequence && (
