@@ -12,7 +12,8 @@ final class TierQuotedByHand extends Refusal
     public function __construct(public readonly Tier $tier)
     {
         parent::__construct(
-            "$tier->name is quoted by hand: agree with the client what is done, as clauses of this order, and it has a plan.",
+            "$tier->name is quoted by hand: agree with the client what is done, as clauses of this order, ".
+                'and it has a plan.',
             '/tier',
         );
     }

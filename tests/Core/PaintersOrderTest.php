@@ -6,7 +6,6 @@ namespace Tests\Core;
 
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Inspection\CheckList;
@@ -30,6 +29,7 @@ use Ordotype\Core\Words\WarningWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
+use Tests\Support\RandomCase;
 
 /** What schools and single rules of the order do, one at a time, from the text of the rules. */
 final class PaintersOrderTest extends TestCase
@@ -295,28 +295,9 @@ final class PaintersOrderTest extends TestCase
             ['kind' => 'technique', 'technique' => 'stain_coat', 'status' => 'allowed'],
         ]);
         $sculpt = Demo::sculptOf(['coat' => [], 'strap' => [], 'hook' => ['material' => 'steel']]);
-        $omit = Demo::object([
-            'level' => 'unit',
-            'do' => 'omit',
-            'clause' => 'base',
-            'technique' => null,
-            'scope' => ['area' => ['strap', 'hook']],
-            'values' => (object) [],
-            'reason' => 'The client paints these.',
-            'price' => null,
-            'on' => null,
-        ]);
-        $amendments = AmendmentFormat::read([$omit], []);
-        $plan = Demo::planner()->plan(
-            new PlanRequest(
-                $standard,
-                $standard->tier('tier'),
-                $sculpt,
-                null,
-                self::method(['undercoat' => 'dark', 'metal_ground' => 'black']),
-                $amendments,
-            ),
-        );
+        $method = self::method(['undercoat' => 'dark', 'metal_ground' => 'black']);
+        $request = new PlanRequest($standard, $standard->tier('tier'), $sculpt, null, $method);
+        $plan = Demo::planner()->plan(RandomCase::unpainted($request, 'strap', 'hook'));
         self::assertSame([], $plan->conflicts());
         self::assertSame(['strap', 'hook'], array_map(fn ($a) => $a->key, $plan->unpainted()));
         foreach ($plan->work->steps as $step) {

@@ -144,13 +144,7 @@ final class RecipesTest extends TestCase
 
     public function test_finished_work_is_raised_two_tones_and_nothing_is_repainted(): void
     {
-        $raised = $this->json(
-            'ordotype:raise',
-            '--from=trooper',
-            '--to=veteran',
-            '--sculpt='.self::FILES.'/veteran.sculpt.json',
-            '--scheme='.self::FILES.'/veteran.scheme.json',
-        );
+        $raised = $this->raised();
         foreach ($raised->areas as $area) {
             self::assertFalse($area->repainted, $area->area);
             self::assertSame([], $area->lost, $area->area);
@@ -179,14 +173,7 @@ final class RecipesTest extends TestCase
                 ],
             ]),
         );
-        $raised = $this->json(
-            'ordotype:raise',
-            '--from=trooper',
-            '--to=veteran',
-            '--sculpt='.self::FILES.'/veteran.sculpt.json',
-            '--scheme='.self::FILES.'/veteran.scheme.json',
-            "--amend=$agreed",
-        );
+        $raised = $this->raised("--amend=$agreed");
         unlink($agreed);
         $added = array_column(array_map(fn ($a) => [$a->area, $a->added], $raised->areas), 1, 0);
         self::assertSame([], $added['metals']);
@@ -195,6 +182,18 @@ final class RecipesTest extends TestCase
         $colours = array_combine($raised->order, $raised->colours);
         self::assertSame('#5a78a8', $colours['armour:edge_highlight:2']);
         self::assertSame('#90a8d0', $colours['armour:edge_highlight:3']);
+    }
+
+    private function raised(string ...$more): stdClass
+    {
+        return $this->json(
+            'ordotype:raise',
+            '--from=trooper',
+            '--to=veteran',
+            '--sculpt='.self::FILES.'/veteran.sculpt.json',
+            '--scheme='.self::FILES.'/veteran.scheme.json',
+            ...$more,
+        );
     }
 
     private function plan(string $recipe, int $models): stdClass

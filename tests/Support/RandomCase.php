@@ -49,15 +49,15 @@ final class RandomCase
         return new PlanRequest($standard, $standard->tier('tier'), SculptFormat::read($this->json($this->sculpt())));
     }
 
-    /** The same request with one area left unpainted on purpose. */
-    public static function unpainted(PlanRequest $request, string $area): PlanRequest
+    /** The same request with areas left unpainted on purpose. */
+    public static function unpainted(PlanRequest $request, string ...$areas): PlanRequest
     {
         $omitted = [
             'level' => 'unit',
             'do' => 'omit',
             'clause' => 'base',
             'technique' => null,
-            'scope' => ['area' => [$area]],
+            'scope' => ['area' => $areas],
             'values' => (object) [],
             'reason' => 'Left bare.',
             'price' => null,
