@@ -11,6 +11,7 @@ use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\AmendmentFormat;
+use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Technique;
@@ -21,6 +22,7 @@ use Ordotype\Core\Unit\Variant;
 use Ordotype\Core\Unit\VariantAssignment;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
+use Tests\Support\DemoPlans;
 use Tests\Support\OrderChecker;
 
 /** Units whose pieces are not all alike. */
@@ -138,6 +140,41 @@ final class UnitPlanTest extends TestCase
         }
         self::assertSame($plain->plan, $unit->plain());
         self::assertLessThan($plain->plan->minutesByPasses(), $lacking->plan->minutesByPasses());
+    }
+
+    public function test_whatever_a_piece_lacks_it_gets_what_it_would_get_alone(): void
+    {
+        $compared = 0;
+        foreach (DemoPlans::SCULPTS as $name) {
+            $sculpt = Demo::sculpt($name);
+            foreach (['muster', 'banner', 'centrepiece'] as $tier) {
+                $standard = Demo::standard();
+                $request = new PlanRequest(
+                    $standard,
+                    $standard->tier($tier),
+                    $sculpt,
+                    Demo::scheme(),
+                    shelf: Demo::shelf(),
+                );
+                foreach ($sculpt->areas as $i => $area) {
+                    if ($i % 4 !== 0) {
+                        continue;
+                    }
+                    $unit = UnitPlan::of($request, [new PieceNeeds(1), new PieceNeeds(2), new PieceNeeds(3, [$area->key])]);
+                    $kind = $unit->kindOf(3);
+                    $alone = (new Planner())->plan($kind->plan->request);
+                    self::assertSame(
+                        array_map(fn (Step $s) => [$s->paintedKey()->id, round($s->minutes, 6)], $alone->work->steps),
+                        array_map(fn (Step $s) => [$s->paintedKey()->id, round($s->minutes, 6)], $kind->plan->work->steps),
+                        "$name without $area->key at $tier",
+                    );
+                    self::assertEquals($alone->notApplicable(), $kind->plan->notApplicable());
+                    self::assertSame(count($alone->sprayed), count($kind->plan->sprayed));
+                    $compared++;
+                }
+            }
+        }
+        self::assertGreaterThan(50, $compared);
     }
 
     public function test_variants_are_spread_meet_the_tier_and_say_what_they_add(): void

@@ -36,7 +36,10 @@ final readonly class AreaProblem
     ) {
     }
 
-    /** Equal for problems that have the same solution: everything the search looks at, minutes to the bit. */
+    /**
+     * Equal for problems that have the same solution: everything the search looks at, minutes as finely as it tells
+     * them apart, so that the areas of a piece that lacks one are found again.
+     */
     public function signature(): string
     {
         $parts = [
@@ -45,12 +48,12 @@ final readonly class AreaProblem
             $this->tidied ? 'tidied' : '',
             implode(',', array_map(fn ($e) => $e->value, $this->given)),
         ];
+        $fine = fn (float $minutes): int => (int) round($minutes / AreaSolver::TIE);
         foreach ($this->candidates as $c) {
             $t = $c->technique;
             [, $spot, $prominent, $full] = $c->minutes;
             $parts[] =
-                pack('e3', $spot, $prominent, $full).
-                "$c->index $t->key $c->grade $t->character".
+                "{$fine($spot)} {$fine($prominent)} {$fine($full)} $c->index $t->key $c->grade $t->character".
                 ($c->needs === [] ? '' : ' '.implode(',', array_map(fn (Effect $e) => $e->value, $c->needs))).
                 ($c->needsWash ? ' wash' : '');
         }

@@ -124,12 +124,32 @@ final class SolverTables
         $this->mostCredit = $this->steps?->max;
     }
 
+    /** Those that the bar lets in and that could serve something, be it only what another one needs. */
     private function takeCandidates(int $bar): void
     {
+        $useful = [];
+        foreach ($this->effects as $requirement) {
+            foreach ($requirement->effects as $effect) {
+                $useful[$effect->value] = true;
+            }
+        }
+        foreach ($this->problem->candidates as $candidate) {
+            foreach ($candidate->needs as $effect) {
+                $useful[$effect->value] = true;
+            }
+        }
+        $credits = $this->steps?->min > 0;
+        $always = [WellKnown::TIDY => true, WellKnown::LAYER => true] + $this->required;
         foreach ($this->problem->candidates as $candidate) {
             $key = $candidate->technique->key;
+            $serves =
+                isset($always[$key]) ||
+                ($credits && $candidate->technique->credit > 0) ||
+                $candidate->isBase() ||
+                $candidate->isWash() ||
+                array_intersect_key($candidate->technique->effects, $useful) !== [];
             $below = $candidate->grade !== null && $candidate->grade < $bar && ! isset($this->required[$key]);
-            if (! $below || ($candidate->technique->tidied && $bar <= 4)) {
+            if ($serves && (! $below || ($candidate->technique->tidied && $bar <= 4))) {
                 $this->place[$key] = count($this->candidates);
                 $this->isRescued[] = $below;
                 $this->candidates[] = $candidate;
@@ -186,13 +206,13 @@ final class SolverTables
             $this->demand($requirement->passes, [$this->place[$key] => [$requirement->extent->value, 1]], true);
         }
         foreach ($this->effects as $requirement) {
+            $delivers = array_map(
+                fn (Candidate $c) => $requirement->deliveredBy($c->technique)->value,
+                $this->candidates,
+            );
             foreach ($requirement->thresholds() as $extent => $passes) {
-                $members = [];
-                foreach ($this->candidates as $i => $candidate) {
-                    if ($requirement->deliveredBy($candidate->technique)->value >= $extent) {
-                        $members[$i] = [$extent, 1];
-                    }
-                }
+                $serves = array_filter($delivers, fn (int $most) => $most >= $extent);
+                $members = array_fill_keys(array_keys($serves), [$extent, 1]);
                 $this->byPass[$this->demand($passes, $members, true)] = true;
             }
         }
@@ -271,6 +291,11 @@ final class SolverTables
         }
         $this->columns = array_fill(0, count($this->members), []);
         foreach ($this->candidates as $i => $candidate) {
+            if ($this->serves[$i] === []) {
+                $this->levels[] = [[0, 0, 0.0]];
+
+                continue;
+            }
             $extents = $this->usefulExtents($i, $candidate);
             $levels = $this->levelsOf($i, $candidate, $extents);
             if ($candidate->technique->taper === true) {

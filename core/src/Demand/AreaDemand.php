@@ -74,6 +74,15 @@ final readonly class AreaDemand
         );
     }
 
+    /** The same of the area as another piece has it. */
+    public function on(Area $area): self
+    {
+        $there = fn (NotApplicable $n): NotApplicable => new NotApplicable($area, $n->asked, $n->why);
+        $cannot = array_map($there, $this->notApplicable);
+
+        return new self($area, $this->asked, $this->allowed, $cannot, $this->onRequest, $this->isUnpainted);
+    }
+
     /** Whether exactly one technique gives it a base colour. */
     public function needsBase(): bool
     {

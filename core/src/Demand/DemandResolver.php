@@ -6,6 +6,7 @@ namespace Ordotype\Core\Demand;
 
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Relief;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\EffectClause;
@@ -21,24 +22,30 @@ use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\WellKnown;
 
 /** Turns the clauses in force into what they ask of each area and of the whole model. */
-final readonly class DemandResolver
+final class DemandResolver
 {
     /** @var array<string, true> effects that only whole techniques give */
-    private array $wholeOnly;
+    private readonly array $wholeOnly;
 
     /** @var array<string, list<Technique>> by family */
-    private array $ofFamily;
+    private readonly array $ofFamily;
 
     /** @var array<string, int> places of clauses, by their reasons */
-    private array $places;
+    private readonly array $places;
 
     /** What holds of a technique that no clause names, and of the tidying of a base. */
-    private TechniqueSaid $unsaid;
+    private readonly TechniqueSaid $unsaid;
 
-    private TechniqueSaid $tidying;
+    private readonly TechniqueSaid $tidying;
 
-    public function __construct(private Standard $standard, private ClausesInForce $clauses, private Sculpt $sculpt)
-    {
+    /** @var array<string, array<string, Technique>> what fits areas, by material, rank and relief, by its key */
+    private array $fitting = [];
+
+    public function __construct(
+        private readonly Standard $standard,
+        private readonly ClausesInForce $clauses,
+        private readonly Sculpt $sculpt,
+    ) {
         $byArea = [];
         $byWhole = [];
         $ofFamily = [];
@@ -76,6 +83,23 @@ final readonly class DemandResolver
             ! ($area->rank === Rank::Ground && $technique->has(Effect::BaseColour));
     }
 
+    /** @return array<string, Technique> that fit an area, by key, in the order of the catalogue */
+    private function fitting(Area $area): array
+    {
+        $relief = array_map(fn (Relief $r) => $r->value, $area->relief);
+        $kind = implode(' ', [$area->material->value, $area->rank->value, ...$relief]);
+        if (! isset($this->fitting[$kind])) {
+            $this->fitting[$kind] = [];
+            foreach ($this->standard->techniques as $technique) {
+                if (self::fits($technique, $area)) {
+                    $this->fitting[$kind][$technique->key] = $technique;
+                }
+            }
+        }
+
+        return $this->fitting[$kind];
+    }
+
     public function ofArea(Area $area): AreaDemand
     {
         $isUnpainted = $this->isUnpainted($area);
@@ -106,9 +130,8 @@ final readonly class DemandResolver
 
         $allowed = [];
         $onRequest = [];
-        foreach ($this->standard->techniques as $technique) {
-            $covers = $technique->givesAny(Effect::BaseColour, Effect::Underlay);
-            if (! self::fits($technique, $area) || ($isUnpainted && $covers)) {
+        foreach ($this->fitting($area) as $technique) {
+            if ($isUnpainted && $technique->givesAny(Effect::BaseColour, Effect::Underlay)) {
                 continue;
             }
             $last = $said[$technique->key] ?? $this->unsaid($technique);
@@ -281,7 +304,7 @@ final readonly class DemandResolver
                 $clause->extent(),
                 $clause->passes(),
             );
-            if ($area !== null && ! self::fits($technique, $area)) {
+            if ($area !== null && ! isset($this->fitting($area)[$technique->key])) {
                 $notApplicable[] = new NotApplicable($area, $one, self::whyUnfit($technique, $area));
             } else {
                 $said[$technique->key] = $before->requiring($one);
@@ -299,15 +322,12 @@ final readonly class DemandResolver
     /** Why no technique of the catalogue can give this effect here; null when one can. */
     private function whyNot(EffectRequirement $effect, Area $area): ?Unfit
     {
-        $gives = false;
-        foreach ($this->standard->techniques as $technique) {
+        foreach ($this->fitting($area) as $technique) {
             if ($effect->isServedBy($technique)) {
-                if (self::fits($technique, $area)) {
-                    return null;
-                }
-                $gives = true;
+                return null;
             }
         }
+        $gives = array_filter($this->standard->techniques, fn (Technique $t) => $effect->isServedBy($t)) !== [];
 
         return $gives ? Unfit::NobodyGivesItHere : Unfit::NobodyGivesItSoWidely;
     }

@@ -30,6 +30,8 @@ final readonly class TechniqueSaid
     {
         $stays = $clause->status === TechniqueStatus::Allowed && $this->status === TechniqueStatus::Required;
 
-        return $stays ? $this : new self($clause->status);
+        $same = $this->status === $clause->status && $this->required === [];
+
+        return $stays || $same ? $this : new self($clause->status);
     }
 }

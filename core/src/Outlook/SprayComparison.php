@@ -48,7 +48,7 @@ final readonly class SprayComparison
         $areas = new AreaPlanner($context, $this->solver);
         $demands = $context->demands();
         $asked = array_map(fn (Area $area) => $areas->demand($demands, $area), $request->sculpt->areas);
-        $options = (new SprayedColours($context, $this->solver))->options($asked, null, $spray);
+        $options = (new SprayedColours($context, $this->solver))->options($asked, $spray);
         $options = array_filter($options, fn (SprayOption $o) => $o->brushed->choice !== null);
         $planner = new SprayPlanner($request, $open->benchSculpt());
         $compared = [];

@@ -50,8 +50,9 @@ final readonly class AreaPlanner
         $requirements = $demand->requirements;
         foreach ($request->standard->techniques as $index => $technique) {
             $added = isset($adds[$technique->key]);
+            $isAllowed = isset($demand->allowed[$technique->key]);
             $usable =
-                isset($demand->allowed[$technique->key]) ||
+                $isAllowed ||
                 $added ||
                 $method->permits($technique) !== null ||
                 ($mayBeSprayed && $technique->key === WellKnown::SPRAY);
@@ -59,7 +60,8 @@ final readonly class AreaPlanner
             if (
                 ! $usable ||
                 $isUnwanted ||
-                ! DemandResolver::fits($technique, $area) ||
+                // What the tier allows on the area fits it.
+                (! $isAllowed && ! DemandResolver::fits($technique, $area)) ||
                 $method->keepsOff($technique, $area) !== null
             ) {
                 continue;

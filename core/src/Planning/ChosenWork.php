@@ -12,12 +12,14 @@ final readonly class ChosenWork
     /**
      * @param  list<PlannedArea>  $areas  in the sculpt's order
      * @param  list<SprayedColour>  $sprayed
+     * @param  BothWays|null  $ways  what was found before it was settled which colours are sprayed, where that is known
      */
     public function __construct(
         public PlanContext $context,
         public array $areas,
         public PlannedArea $whole,
         public array $sprayed,
+        private ?BothWays $ways = null,
     ) {
     }
 
@@ -32,12 +34,20 @@ final readonly class ChosenWork
                 : new PlannedArea($planned->demand, $choice, $planned->gradeBar, $planned->relaxed, null);
         }, $this->areas);
 
-        return new self($this->context, $areas, $this->whole, $this->sprayed);
+        return new self($this->context, $areas, $this->whole, $this->sprayed, $this->ways);
+    }
+
+    /** What was found for the areas of a piece that lacks some of them; null where it must be worked out anew. */
+    public function waysOn(PlanContext $context): ?BothWays
+    {
+        return $this->ways?->on($this->context, $context);
     }
 
     /** The same work, to be laid out for another request. */
     public function for(PlanRequest $request): self
     {
-        return new self(PlanContext::of($request)->under($this->whole), $this->areas, $this->whole, $this->sprayed);
+        $context = PlanContext::of($request)->under($this->whole);
+
+        return new self($context, $this->areas, $this->whole, $this->sprayed, $this->ways);
     }
 }

@@ -8,6 +8,7 @@ use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\Conflict;
 use Ordotype\Core\Demand\AreaDemand;
 use Ordotype\Core\Method\School;
+use Ordotype\Core\Sculpt\Area;
 
 /** What a plan does on one area (or on the whole model), or why nothing can be planned there. */
 final readonly class PlannedArea
@@ -26,6 +27,14 @@ final readonly class PlannedArea
         public ?Conflict $conflict,
         public ?School $shortBecause = null,
     ) {
+    }
+
+    /** The same of the area as another piece has it, where there is no conflict. */
+    public function on(Area $area): self
+    {
+        $demand = $this->demand->on($area);
+
+        return new self($demand, $this->choice, $this->gradeBar, $this->relaxed, null, $this->shortBecause);
     }
 
     public function minutes(): ?float

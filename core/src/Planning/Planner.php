@@ -47,18 +47,24 @@ final readonly class Planner
     /**
      * Only what is done on each area and on the whole model in least time, without order, colours and report.
      *
+     * @param  ChosenWork|null  $full  what was chosen for the same piece with areas that are lacking now, where known
+     *
      * @throws \Ordotype\Core\Problem\FormatException when an amendment does not fit the tier
      */
-    public function choose(PlanRequest $request): ChosenWork
+    public function choose(PlanRequest $request, ?ChosenWork $full = null): ChosenWork
     {
         $context = PlanContext::of($request);
         $demands = $context->demands();
         $whole = (new WholeModelPlanner($context, $this->solver))->plan($demands->ofModel());
         $context = $context->under($whole);
+        $known = $full?->waysOn($context);
         $areas = new AreaPlanner($context, $this->solver);
-        $asked = array_map(fn (Area $area): AreaDemand => $areas->demand($demands, $area), $request->sculpt->areas);
+        $asked =
+            $known === null
+                ? array_map(fn (Area $area): AreaDemand => $areas->demand($demands, $area), $request->sculpt->areas)
+                : array_map(fn (PlannedArea $p): AreaDemand => $p->demand, $known->byBrush);
 
-        return (new SprayedColours($context, $this->solver))->plan($asked, $whole);
+        return (new SprayedColours($context, $this->solver))->plan($asked, $whole, $known);
     }
 
     /** What is asked of each area and with what it could be met by brush alone, before anything is chosen. */
@@ -109,22 +115,32 @@ final readonly class Planner
      * What is done on a piece, chosen but in no order yet.
      *
      * @param  array<string, Choice>  $byHand  by area key
+     * @param  Draft|null  $full  of a piece that is the same but lacks nothing
      */
-    public function draft(PlanRequest $request, array $byHand): Draft
+    public function draft(PlanRequest $request, array $byHand, ?Draft $full = null): Draft
     {
-        $chosen = $request->tier->aim === Aim::Best ? $this->plan($request)->chosen() : $this->choose($request);
+        $chosen =
+            $request->tier->aim === Aim::Best
+                ? $this->plan($request)->chosen()
+                : $this->choose($request, $full?->chosen);
         $chosen = $chosen->changed($byHand);
 
-        return new Draft($chosen, (new StepList($chosen->context, self::colours($request)))->of($chosen));
+        return (new StepList($chosen->context, self::colours($request)))->draft($chosen);
     }
 
-    /** A draft as a plan, its steps in the order that other work lays down, as far as that names them. */
-    public function inOrder(Draft $draft, OrderedWork $work): Plan
+    /**
+     * A draft as a plan, its steps in the order that other work lays down, as far as that names them.
+     *
+     * @param  bool  $isItsOwn  whether that work is all of this draft's, by its rules, and nothing else
+     */
+    public function inOrder(Draft $draft, OrderedWork $work, bool $isItsOwn): Plan
     {
         $request = $draft->chosen->context->request;
         $sequence = array_map(fn (Step $s) => $s->paintedKey(), $work->steps);
+        $arranged = $draft->chosen->for($request->arranged($request->arrangement->inSequence($sequence)));
+        $own = $isItsOwn ? $work : (new WorkOrder($arranged->context))->layBy($draft->steps, $draft->rules);
 
-        return $this->lay($draft->chosen->for($request->arranged($request->arrangement->inSequence($sequence))));
+        return $this->report($arranged, $own, self::colours($request));
     }
 
     /**
@@ -151,9 +167,21 @@ final readonly class Planner
 
     private function lay(ChosenWork $chosen): Plan
     {
+        $colours = self::colours($chosen->context->request);
+
+        $draft = (new StepList($chosen->context, $colours))->draft($chosen);
+
+        return $this->report(
+            $chosen,
+            (new WorkOrder($chosen->context))->layBy($draft->steps, $draft->rules),
+            $colours,
+        );
+    }
+
+    /** A plan with all that is to be said of it. */
+    private function report(ChosenWork $chosen, OrderedWork $work, StepColours $colours): Plan
+    {
         $request = $chosen->context->request;
-        $colours = self::colours($request);
-        $work = (new WorkOrder($chosen->context))->lay((new StepList($chosen->context, $colours))->of($chosen));
 
         return new Plan(
             $request,

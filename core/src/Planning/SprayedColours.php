@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\AreaProblem;
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\ChosenTechnique;
@@ -27,23 +28,26 @@ final readonly class SprayedColours
         $this->areas = new AreaPlanner($context, $solver);
     }
 
-    /** @param  list<AreaDemand>  $demands  in the sculpt's order */
-    public function plan(array $demands, PlannedArea $whole): ChosenWork
+    /**
+     * @param  list<AreaDemand>  $demands  in the sculpt's order
+     * @param  BothWays|null  $known  what meets them, where that is known already
+     */
+    public function plan(array $demands, PlannedArea $whole, ?BothWays $known = null): ChosenWork
     {
         $colours = $whole->demand->ofModel(RequirementKind::SprayedColours);
         $spray = $colours === null ? null : self::technique($this->context->request, WellKnown::SPRAY);
         $mayBeSprayed = $spray !== null && $this->context->method->sprays();
-        $byBrush = [];
-        foreach ($demands as $demand) {
-            $problem = $this->areas->problem($demand, $mayBeSprayed);
-            $byBrush[] = $this->areas->solve(
+        $problems = $solved = [];
+        foreach ($known === null ? $demands : [] as $demand) {
+            $problem = $problems[] = $this->areas->problem($demand, $mayBeSprayed);
+            $solved[] = $this->areas->solve(
                 $demand,
                 $spray === null ? $problem : $problem->without(WellKnown::SPRAY),
             );
         }
-        $byBrush = $this->besideTheirRings($byBrush);
+        $byBrush = $known->byBrush ?? $this->besideTheirRings($solved);
         if ($colours === null || $spray === null || ! $mayBeSprayed) {
-            return new ChosenWork($this->context, $byBrush, $whole, []);
+            return new ChosenWork($this->context, $byBrush, $whole, [], new BothWays($byBrush, []));
         }
         $planner = new SprayPlanner($this->context->request, $this->context->method->benchSculpt());
         // Colours without a main area are never sprayed, so that nothing need be worked out for them.
@@ -51,7 +55,9 @@ final readonly class SprayedColours
         $groups = $planner->groups(array_map(fn (AreaDemand $d) => (string) $d->area?->key, $fits));
         $keys = array_fill_keys(array_map(fn (Area $a) => $a->key, array_merge([], ...$groups)), true);
         $meant = array_filter($demands, fn (AreaDemand $d) => isset($keys[(string) $d->area?->key]));
-        $options = $this->options($meant, $byBrush, $spray);
+        $known = array_intersect_key($known->options ?? [], $keys);
+        $left = array_filter($meant, fn (AreaDemand $d) => ! isset($known[(string) $d->area?->key]));
+        $options = $known + $this->options($left, $spray, $byBrush, $problems);
         $masking = self::technique($this->context->request, WellKnown::MASKING);
         $sprayed = $planner->choose(
             $options,
@@ -60,13 +66,14 @@ final readonly class SprayedColours
             $spray,
             $masking,
         );
+        $areas = $byBrush;
         foreach ($sprayed as $colour) {
             foreach ($colour->areas as $area) {
-                $byBrush[$this->context->request->sculpt->place($area->key)] = $options[$area->key]->sprayed;
+                $areas[$this->context->request->sculpt->place($area->key)] = $options[$area->key]->sprayed;
             }
         }
 
-        return new ChosenWork($this->context, array_values($byBrush), $whole, $sprayed);
+        return new ChosenWork($this->context, array_values($areas), $whole, $sprayed, new BothWays($byBrush, $options));
     }
 
     /**
@@ -103,10 +110,11 @@ final readonly class SprayedColours
      * Both ways of each area that can be sprayed.
      *
      * @param  array<int, AreaDemand>  $demands  by place in the sculpt's order
-     * @param  list<PlannedArea>|null  $byBrush  where that is known already
+     * @param  list<PlannedArea>  $byBrush  where that is known already, as are its problems
+     * @param  list<AreaProblem>  $problems
      * @return array<string, SprayOption> by area key
      */
-    public function options(array $demands, ?array $byBrush, Technique $spray): array
+    public function options(array $demands, Technique $spray, array $byBrush = [], array $problems = []): array
     {
         $options = [];
         foreach ($demands as $i => $demand) {
@@ -114,7 +122,7 @@ final readonly class SprayedColours
             if ($area === null || ! $demand->needsBase() || ! self::canBeSprayed($area, $spray)) {
                 continue;
             }
-            $problem = $this->areas->problem($demand, true);
+            $problem = $problems[$i] ?? $this->areas->problem($demand, true);
             $brushed = $byBrush[$i] ?? $this->areas->solve($demand, $problem->without(WellKnown::SPRAY));
             $sprayed = $this->areas->solve($demand, $problem->withBase(WellKnown::SPRAY));
             if ($sprayed->choice !== null) {

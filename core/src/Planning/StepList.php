@@ -9,7 +9,6 @@ use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Demand\DemandResolver;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\RequirementKind;
-use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Phase;
@@ -32,15 +31,24 @@ final readonly class StepList
         $this->reasons = new StepReasons($context);
     }
 
-    /** @return list<Step> */
-    public function of(ChosenWork $chosen): array
+    public function draft(ChosenWork $chosen): Draft
     {
         $steps = [...$this->onModel($chosen->whole), ...$this->masking($chosen)];
         foreach ($chosen->areas as $planned) {
             array_push($steps, ...$this->onArea($planned));
         }
 
-        return $this->painted($this->touchedUp([...$steps, ...$this->joints($chosen)]));
+        $steps = $this->painted([...$steps, ...$this->joints($chosen)]);
+        $order = new WorkOrder($this->context);
+        $soiled = [];
+        $rules = $order->rules($steps, $soiled);
+        $touchUps = $this->painted($this->touchUps($soiled));
+        if ($touchUps === []) {
+            return new Draft($chosen, $steps, $rules);
+        }
+        $steps = [...$steps, ...$touchUps];
+
+        return new Draft($chosen, $steps, $order->rules($steps));
     }
 
     /** @return list<Step> in their order on the area */
@@ -185,23 +193,15 @@ final readonly class StepList
     /**
      * Where a stain would show what strayed onto its ground before, that is put right first.
      *
-     * @param  list<Step>  $steps
+     * @param  array<string, true>  $soiled  by area key
      * @return list<Step>
      */
-    private function touchedUp(array $steps): array
+    private function touchUps(array $soiled): array
     {
-        $stained = $underlaid = [];
-        foreach ($steps as $step) {
-            if ($step->area !== null && $step->phase === Phase::Base && MethodOnModel::isStain($step->technique)) {
-                $stained[$step->area->key] = $step->area;
-            } elseif ($step->area !== null && $step->technique->has(Effect::Underlay)) {
-                $underlaid[$step->area->key] = true;
-            }
-        }
-        $stained = array_diff_key($stained, $underlaid);
-        $soiled = $stained === [] ? [] : WorkOrder::of($this->context->request)->soiled($steps);
         $undercoat = $this->context->request->method->undercoatColour;
-        foreach (array_intersect_key($stained, $soiled) as $area) {
+        $steps = [];
+        foreach (array_keys($soiled) as $key) {
+            $area = $this->context->request->sculpt->area($key);
             $touchUp = $this->context->touchUp($area);
             if ($touchUp !== null) {
                 $minutes = $touchUp->minutes[Extent::Spot->value];

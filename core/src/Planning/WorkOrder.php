@@ -29,26 +29,15 @@ final readonly class WorkOrder
      * The rules between steps, by their places in the list.
      *
      * @param  list<Step>  $steps
+     * @param  array<string, true>  $soiled  keys of areas onto which something strays before their own paint is begun
+     *     and would show, added to
      */
-    public function rules(array $steps): PrecedenceGraph
+    public function rules(array $steps, array &$soiled = []): PrecedenceGraph
     {
         $request = $this->context->request;
         $sculpt = $this->context->method->benchSculpt();
 
-        return (new OrderRules($steps, $sculpt, $request->method, $request->arrangement->overrules))->edges();
-    }
-
-    /**
-     * Areas onto which something strays before their own paint is begun.
-     *
-     * @param  list<Step>  $steps
-     * @return array<string, true> by key
-     */
-    public function soiled(array $steps): array
-    {
-        $sculpt = $this->context->method->benchSculpt();
-
-        return (new OrderRules($steps, $sculpt, $this->context->request->method))->soiled();
+        return (new OrderRules($steps, $sculpt, $request->method, $request->arrangement->overrules))->edges($soiled);
     }
 
     /** @return list<list<array{int, Rule}>> what each step of an order follows, as {@see Follows::steps} tells it */
@@ -64,16 +53,27 @@ final readonly class WorkOrder
      */
     public function lay(array $steps): OrderedWork
     {
-        return $this->scheduler($steps)->order($this->rules($steps), $this->context->request->arrangement->sequence);
+        return $this->layBy($steps, $this->rules($steps));
     }
 
     /**
-     * One order for pieces of one model that get different work, each by its own rules. Every step is there once: the
+     * One order that keeps the rules between these steps that are given; circles are broken for it alone.
+     *
+     * @param  list<Step>  $steps
+     */
+    public function layBy(array $steps, PrecedenceGraph $rules): OrderedWork
+    {
+        return $this->scheduler($steps)->order(clone $rules, $this->context->request->arrangement->sequence);
+    }
+
+    /**
+     * The steps of pieces of one model that get different work, each with its own rules. Every step is there once: the
      * same key and paint are one step, as the first draft has it; what a piece does not need is left out on it.
      *
      * @param  non-empty-list<Draft>  $drafts
+     * @return array{list<Step>, PrecedenceGraph} the steps, and the rules by their places
      */
-    public function layTogether(array $drafts): OrderedWork
+    public static function together(array $drafts): array
     {
         $steps = [];
         foreach ($drafts as $draft) {
@@ -85,18 +85,16 @@ final readonly class WorkOrder
         $rules = new PrecedenceGraph(count($steps));
         foreach ($drafts as $draft) {
             $own = array_map(fn (Step $s) => $place[$s->paintedKey()->id], $draft->steps);
-            $order = (new self($draft->chosen->context))->rules($draft->steps);
             foreach ($own as $i => $earlier) {
-                foreach ($order->after($i) as $j => $held) {
+                foreach ($draft->rules->after($i) as $j => $held) {
                     foreach ($held as $rule) {
                         $rules->put($earlier, $own[$j], $rule);
                     }
                 }
             }
         }
-        $steps = array_values($steps);
 
-        return $this->scheduler($steps)->order($rules, $this->context->request->arrangement->sequence);
+        return [array_values($steps), $rules];
     }
 
     /**

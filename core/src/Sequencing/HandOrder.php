@@ -41,4 +41,23 @@ final class HandOrder
 
         return $ranks;
     }
+
+    /**
+     * The steps of one pot that stand next to one another in the order made by hand, from the first of them on.
+     *
+     * @param  non-empty-list<int>  $members
+     * @param  array<int, int>  $ranks  by step
+     * @param  list<int>  $done
+     * @return non-empty-list<int>
+     */
+    public static function run(array $members, array $ranks, array $done): array
+    {
+        usort($members, fn (int $a, int $b) => [$ranks[$a], $a] <=> [$ranks[$b], $b]);
+        $first = $ranks[$members[0]];
+        $others = array_diff_key($ranks, array_flip($members), array_flip($done));
+        $later = array_filter($others, fn (int $rank) => $rank > $first);
+        $next = $later === [] ? PHP_INT_MAX : min($later);
+
+        return array_values(array_filter($members, fn (int $i) => $ranks[$i] <= $next)) ?: [$members[0]];
+    }
 }

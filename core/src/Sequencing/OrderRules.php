@@ -34,10 +34,13 @@ final readonly class OrderRules
         $this->phases = new StepPhases($steps, $sculpt, $method);
     }
 
-    public function edges(): PrecedenceGraph
+    /**
+     * @param  array<string, true>  $soiled  keys of areas onto which something strays before the stain that will show
+     *     it, added to
+     */
+    public function edges(array &$soiled = []): PrecedenceGraph
     {
         $edges = $this->ruled();
-        $soiled = [];
         $this->groundsThatShow($edges, $soiled);
         foreach ($this->overrules as $overrule) {
             $this->setAside($edges, $overrule);
@@ -60,19 +63,6 @@ final readonly class OrderRules
         }
 
         return $edges;
-    }
-
-    /**
-     * Areas onto which something strays before the stain that will show it.
-     *
-     * @return array<string, true> by key
-     */
-    public function soiled(): array
-    {
-        $soiled = [];
-        $this->groundsThatShow($this->ruled(), $soiled);
-
-        return $soiled;
     }
 
     /**

@@ -34,8 +34,8 @@ final class PassScheduler
     /** @var list<string> */
     private array $pots;
 
-    /** @var list<int> by step: 1 where something goes into it while it is wet, so that in a pass it is done last */
-    private array $feedsWet = [];
+    /** @var array<int, int> by step: its turn among the steps of one pass */
+    private array $turns = [];
 
     /** @var array<int, float> by step: minutes from its start to the end of what must follow it */
     private array $tails = [];
@@ -73,15 +73,7 @@ final class PassScheduler
         $before = $edges->reversed();
         $this->ranks = HandOrder::ranks($this->steps, $sequence, $edges, $before);
         $this->stages = $stages;
-        $this->feedsWet = array_map(
-            fn (int $i) => array_filter(
-                $edges->after($i),
-                fn (array $rules) => isset($rules[Rule::WhileWet->value]),
-            ) === []
-                ? 0
-                : 1,
-            array_keys($this->steps),
-        );
+        $this->turns = $this->turnsInPass($edges);
         $work = $this->search($edges, $before);
         $held = [];
         $passes = [];
@@ -118,7 +110,7 @@ final class PassScheduler
         $start->done = str_repeat('0', count($this->steps));
         $start->covers = $this->slips->covers();
         $start->handLeft = $this->pieces * array_sum(array_map(fn (Step $s) => $s->minutes, $this->steps));
-        $this->tails = $this->drying->tails($edges, $before);
+        $this->tails = $this->ranks === [] ? $this->drying->tails($edges, $before) : [];
         $beam = [$start];
         $done = null;
         while ($beam !== []) {
@@ -127,14 +119,7 @@ final class PassScheduler
                 foreach ($this->options($at) as $k => [$members, $from]) {
                     $then = clone $at;
                     $this->work($then, $members, $from, $edges);
-                    $rank = [
-                        round($this->endAtLeast($then)),
-                        round($then->slips, 6),
-                        $then->changesAtLeast(),
-                        -count($then->order),
-                        $nth,
-                        $k,
-                    ];
+                    $rank = [...$this->outlook($then), $nth, $k];
                     if ($then->free === []) {
                         $done = $done === null || $then->betterThan($done, self::SAME) ? $then : $done;
 
@@ -171,7 +156,7 @@ final class PassScheduler
         $at->idle += max(0.0, $from - $at->now);
         $at->changes += $same ? 0 : 1;
         $at->open = $pot;
-        $at->next = array_diff_key($at->next, array_fill_keys($members, true));
+        $at->next = $at->next === [] ? [] : array_diff_key($at->next, array_fill_keys($members, true));
         foreach ($members as $i) {
             $at->order[] = $i;
             $at->done[$i] = '1';
@@ -200,6 +185,18 @@ final class PassScheduler
         $at->potsLeft -= $at->left[$pot] === 0 ? 1 : 0;
         $at->now = $from + $minutes * $this->pieces;
         $at->handLeft -= $this->pieces * array_sum(array_map(fn (int $i) => $this->steps[$i]->minutes, $members));
+    }
+
+    /**
+     * By what beginnings are compared, the smaller the better. An order made by hand has one way to go on.
+     *
+     * @return list<float|int>
+     */
+    private function outlook(PartialSchedule $at): array
+    {
+        return $this->ranks !== []
+            ? []
+            : [round($this->endAtLeast($at)), round($at->slips, 6), $at->changesAtLeast(), -count($at->order)];
     }
 
     /**
@@ -296,22 +293,45 @@ final class PassScheduler
                 : $best,
         );
 
-        return $lead === null ? [] : [$this->pots[$lead] => $this->run($byPot[$this->pots[$lead]], $at)];
+        $pot = $lead === null ? '' : $this->pots[$lead];
+
+        return $lead === null ? [] : [$pot => HandOrder::run($byPot[$pot], $this->ranks, $at->order)];
+    }
+
+    /**
+     * In one pass what something wet goes into is done last, else by hand or by the order of the areas.
+     *
+     * @return array<int, int> by step
+     */
+    private function turnsInPass(PrecedenceGraph $edges): array
+    {
+        $keys = [];
+        foreach (array_keys($this->steps) as $i) {
+            $isFed = fn (array $rules): bool => isset($rules[Rule::WhileWet->value]);
+            $feedsWet = array_filter($edges->after($i), $isFed) !== [];
+            $keys[] = [$feedsWet, $this->ranks[$i] ?? 0, $this->drying->places[$i], $i];
+        }
+        asort($keys);
+
+        return array_flip(array_keys($keys));
     }
 
     /**
      * @param  non-empty-list<int>  $members
-     * @return non-empty-list<int> what something wet goes into last, else by hand or by the order of the areas
+     * @return non-empty-list<int>
      */
     private function inPassOrder(array $members): array
     {
         if (count($members) === 1) {
             return $members;
         }
-        $key = fn (int $i): array => [$this->feedsWet[$i], $this->ranks[$i] ?? 0, $this->drying->places[$i], $i];
-        usort($members, fn (int $a, int $b) => $key($a) <=> $key($b));
+        $byTurn = [];
+        foreach ($members as $i) {
+            $byTurn[$this->turns[$i]] = $i;
+        }
+        ksort($byTurn);
 
-        return $members;
+        return array_values($byTurn);
     }
 
     /**
@@ -349,30 +369,6 @@ final class PassScheduler
     private function startOf(array $members, PartialSchedule $at): float
     {
         return $this->drying->startOf($members, $at, Slips::minutes($this->slips->of($members, $at)));
-    }
-
-    /**
-     * The steps of one pot that stand next to one another in the order made by hand, from the first of them on.
-     *
-     * @param  non-empty-list<int>  $members
-     * @return non-empty-list<int>
-     */
-    private function run(array $members, PartialSchedule $at): array
-    {
-        usort($members, fn (int $a, int $b) => [$this->ranks[$a], $a] <=> [$this->ranks[$b], $b]);
-        $others = array_map(
-            fn (int $i) => $this->ranks[$i],
-            array_diff(array_keys($this->steps), $at->order, $members),
-        );
-        $run = [$members[0]];
-        foreach (array_slice($members, 1) as $i) {
-            if (array_filter($others, fn (int $r) => $r > $this->ranks[$members[0]] && $r < $this->ranks[$i]) !== []) {
-                break;
-            }
-            $run[] = $i;
-        }
-
-        return $run;
     }
 
     /**

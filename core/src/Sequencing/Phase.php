@@ -43,50 +43,74 @@ enum Phase: int
     case Rim = 197;
     case Check = 200;
 
+    /** By effect, for techniques that give it: the first that holds decides, before and after their family does. */
+    private const BEFORE_FAMILY = [
+        [Effect::Prepare, self::Prepare],
+        [Effect::Undercoat, self::Undercoat],
+        [Effect::Value, self::Value],
+        [Effect::Protect, self::MattVarnish],
+        [Effect::Join, self::Join],
+        [Effect::Check, self::Check],
+        [Effect::GroundTexture, self::GroundTexture],
+        [Effect::GroundColour, self::GroundColour],
+        [Effect::GroundShade, self::GroundShade],
+        [Effect::GroundLight, self::GroundLight],
+        [Effect::GroundScene, self::GroundScene],
+        [Effect::GroundPlants, self::GroundPlants],
+        [Effect::GroundWet, self::GroundPlants],
+        [Effect::Rim, self::Rim],
+        [Effect::BaseColour, self::Base],
+        [Effect::Underlay, self::Underlay],
+        [Effect::DarkGround, self::Underlay],
+        [Effect::LightGround, self::Underlay],
+        [Effect::GlossGround, self::DecalGloss],
+        [Effect::Gloss, self::Gloss],
+        [Effect::Mark, self::Mark],
+        [Effect::MarkSettled, self::Mark],
+        [Effect::MarkWear, self::Mark],
+        [Effect::Letter, self::Mark],
+        [Effect::LetterFull, self::Mark],
+        [Effect::Freehand, self::Mark],
+        [Effect::Wear, self::Wear],
+        [Effect::WearDrawn, self::Wear],
+        [Effect::Grime, self::Wear],
+        [Effect::GroundTie, self::Wear],
+    ];
+
+    private const AFTER_FAMILY = [
+        [Effect::Tidy, self::Tidy],
+        [Effect::Shade, self::Shade],
+        [Effect::HighlightRaised, self::RaisedLight],
+        [Effect::Tone, self::Tone],
+        [Effect::TintOver, self::TintOver],
+        [Effect::HighlightSpot, self::PointLight],
+        [Effect::HighlightEdge, self::EdgeLight],
+        [Effect::Separate, self::Lines],
+        [Effect::SeparateTinted, self::Lines],
+        [Effect::Reflect, self::Lines],
+        [Effect::PickOut, self::Detail],
+        [Effect::Glow, self::Detail],
+    ];
+
     public static function of(Technique $technique): self
     {
-        $gives = fn (Effect ...$effects): bool => $technique->givesAny(...$effects);
+        foreach (self::BEFORE_FAMILY as [$effect, $phase]) {
+            if ($technique->has($effect)) {
+                return $phase;
+            }
+        }
+        if ($technique->family === Family::Spray) {
+            return self::SprayFade;
+        }
+        foreach (self::AFTER_FAMILY as [$effect, $phase]) {
+            if ($technique->has($effect)) {
+                $both = $phase === self::Shade && $technique->has(Effect::HighlightRaised);
 
-        return match (true) {
-            $gives(Effect::Prepare) => self::Prepare,
-            $gives(Effect::Undercoat) => self::Undercoat,
-            $gives(Effect::Value) => self::Value,
-            $gives(Effect::Protect) => self::MattVarnish,
-            $gives(Effect::Join) => self::Join,
-            $gives(Effect::Check) => self::Check,
-            $gives(Effect::GroundTexture) => self::GroundTexture,
-            $gives(Effect::GroundColour) => self::GroundColour,
-            $gives(Effect::GroundShade) => self::GroundShade,
-            $gives(Effect::GroundLight) => self::GroundLight,
-            $gives(Effect::GroundScene) => self::GroundScene,
-            $gives(Effect::GroundPlants, Effect::GroundWet) => self::GroundPlants,
-            $gives(Effect::Rim) => self::Rim,
-            $gives(Effect::BaseColour) => self::Base,
-            $gives(Effect::Underlay, Effect::DarkGround, Effect::LightGround) => self::Underlay,
-            $gives(Effect::GlossGround) => self::DecalGloss,
-            $gives(Effect::Gloss) => self::Gloss,
-            $gives(
-                Effect::Mark,
-                Effect::MarkSettled,
-                Effect::MarkWear,
-                Effect::Letter,
-                Effect::LetterFull,
-                Effect::Freehand,
-            ) => self::Mark,
-            $gives(Effect::Wear, Effect::WearDrawn, Effect::Grime, Effect::GroundTie) => self::Wear,
-            $technique->family === Family::Spray => self::SprayFade,
-            $gives(Effect::Tidy) => self::Tidy,
-            $gives(Effect::Shade) && $gives(Effect::HighlightRaised) => self::BlendAndTint,
-            $gives(Effect::Shade) => self::Shade,
-            $gives(Effect::HighlightRaised) => self::RaisedLight,
-            $gives(Effect::Tone) => self::Tone,
-            $gives(Effect::TintOver) => self::TintOver,
-            $gives(Effect::HighlightSpot) => self::PointLight,
-            $gives(Effect::HighlightEdge) => self::EdgeLight,
-            $gives(Effect::Separate, Effect::SeparateTinted, Effect::Reflect) => self::Lines,
-            $gives(Effect::PickOut, Effect::Glow) => self::Detail,
-            default => self::BlendAndTint,
-        };
+                return $both ? self::BlendAndTint : $phase;
+            }
+        }
+
+        return self::BlendAndTint;
     }
 
     public function isGround(): bool

@@ -41,6 +41,17 @@ final class PieceGroup
         ]);
     }
 
+    /** Whether they get what the unit as such gets, but for areas that they lack and changes by hand. */
+    public function differsByLacking(): bool
+    {
+        return $this->variant === null && $this->amendments() === [];
+    }
+
+    public function isPlain(): bool
+    {
+        return $this->differsByLacking() && $this->lacks === [] && $this->needs->edits === [];
+    }
+
     /** What these pieces are planned from. */
     public function request(PlanRequest $unit): PlanRequest
     {

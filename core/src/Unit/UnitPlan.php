@@ -50,16 +50,22 @@ final readonly class UnitPlan
 
             return new self([$groups[0]->kind($plan)], $plan->work);
         }
-        $drafts = array_map(function (PieceGroup $g) use ($request, $edits, $planner): Draft {
-            $own = $g->request($request);
-
-            return $planner->draft($own, $g->edits($edits, $own->sculpt));
-        }, $groups);
-        $work = WorkOrder::of($request)->layTogether($drafts);
+        $full = null;
+        $drafts = [];
+        foreach ($groups as $group) {
+            $own = $group->request($request);
+            $like = $group->differsByLacking() ? $full : null;
+            $drafts[] = $draft = $planner->draft($own, $group->edits($edits, $own->sculpt), $like);
+            $full ??= $group->isPlain() ? $draft : null;
+        }
+        [$steps, $rules] = WorkOrder::together($drafts);
+        $work = WorkOrder::of($request)->layBy($steps, $rules);
 
         return new self(
             array_map(
-                fn (PieceGroup $g, Draft $draft) => $g->kind($planner->inOrder($draft, $work)),
+                fn (PieceGroup $g, Draft $draft) => $g->kind(
+                    $planner->inOrder($draft, $work, $draft->is($steps, $rules)),
+                ),
                 $groups,
                 $drafts,
             ),
