@@ -124,6 +124,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->middleware('can:plan.read');
+    Route::get('units/{unit}/paints', [OutlookController::class, 'paints'])->middleware('can:plan.read');
     Route::middleware('can:plan.edit')->group(function (): void {
         Route::put('units/{unit}/plan', [PlanController::class, 'edit']);
         Route::post('units/{unit}/release', [PlanController::class, 'release']);

@@ -16,6 +16,10 @@ use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Unit\PaintNeed;
+use Ordotype\Core\Unit\PaintNeeds;
+use Ordotype\Core\Unit\PieceNeeds;
+use Ordotype\Core\Unit\UnitPlan;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 
@@ -136,6 +140,83 @@ final class MixesTest extends TestCase
         self::assertSame('Half + Tenth 3:5', $black['hook underlay']);
         self::assertSame('Half', $black['hook base']);
         self::assertSame('Tenth with medium 1:3', $black['face base']);
+    }
+
+    /** Worked by hand: cm² × extent × coats × film × (1 + loss), split by parts, for 4 pieces of which one lacks an area. */
+    public function test_a_unit_takes_as_much_of_each_paint_as_the_film_and_the_palette_do(): void
+    {
+        $required = fn (string $technique, string $area, string $extent = 'full'): array => [
+            'kind' => 'technique',
+            'technique' => $technique,
+            'status' => 'required',
+            'extent' => $extent,
+            'scope' => ['area' => [$area]],
+        ];
+        $standard = Demo::tierOf([
+            $required('base_coat', 'coat'),
+            $required('glaze', 'coat', 'prominent'),
+            $required('spray_base', 'shell'),
+            $required('stain_coat', 'face'),
+        ]);
+        $sculpt = Demo::sculptOf([
+            'coat' => ['share_pct' => 50],
+            'shell' => ['share_pct' => 40, 'relief' => ['open_panel']],
+            'face' => ['share_pct' => 10, 'material' => 'skin', 'relief' => ['organic']],
+        ]);
+        $scheme = SchemeFormat::read(
+            Demo::object([
+                'format' => SchemeFormat::WORD,
+                'name' => 'S',
+                'slots' => (object) [],
+                'areas' => [
+                    'coat' => ['base' => ['parts' => [['Half', 2], ['Tenth', 1]]], 'shades' => ['Ink'], 'lights' => []],
+                    'shell' => ['base' => '#203040', 'shades' => [], 'lights' => []],
+                    'face' => ['base' => 'Tenth', 'shades' => [], 'lights' => []],
+                ],
+            ]),
+        );
+        $request = new PlanRequest(
+            $standard,
+            $standard->tier('tier'),
+            $sculpt,
+            $scheme,
+            MethodFormat::read(Demo::object(['format' => MethodFormat::WORD, 'skin_medium' => 3])),
+            [],
+            self::shelf(),
+            4,
+        );
+        $unit = UnitPlan::of($request, [
+            new PieceNeeds(1),
+            new PieceNeeds(2),
+            new PieceNeeds(3),
+            new PieceNeeds(4, ['shell']),
+        ]);
+        $needs = [];
+        foreach (PaintNeeds::of($unit) as $need) {
+            $needs[$need->paint ?? 'medium'] = $need;
+        }
+        [$coat, $shell, $face] = array_map(
+            fn (string $key): float => $sculpt->areaCm2($sculpt->area($key)),
+            ['coat', 'shell', 'face'],
+        );
+        $base = 4 * $coat * 2 * 0.005 * 1.6;
+        $stain = 4 * $face * 0.005 * 1.6;
+        $expected = [
+            'Half' => ($base * 2) / 3,
+            'Tenth' => $base / 3 + $stain / 4,
+            '#203040' => 3 * $shell * 0.002 * 2.2,
+            'Ink' => 4 * $coat * 0.45 * 3 * 0.002 * 1.6,
+            'medium' => ($stain * 3) / 4,
+        ];
+        self::assertEqualsCanonicalizing(array_keys($expected), array_keys($needs));
+        foreach ($expected as $paint => $ml) {
+            self::assertEqualsWithDelta($ml, $needs[$paint]->ml, 1e-9, $paint);
+            self::assertSame((int) ceil(20 * $ml), $needs[$paint]->drops(), 'twenty drops to the millilitre');
+        }
+        self::assertSame('medium', array_key_last($needs));
+        self::assertSame([10.0, null], [$needs['Half']->left, $needs['Ink']->left]);
+        self::assertFalse($needs['Half']->runsShort());
+        self::assertTrue((new PaintNeed('Half', null, 10.01, 10.0))->runsShort());
     }
 
     /** @return array<string, string|null> by area and what it gives */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\AmendmentRow;
+use App\Models\Paint;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Repositories\Releases;
@@ -421,6 +422,13 @@ final class BentPlanTest extends StudioTestCase
             );
         }
         self::assertContains(true, array_column($colours->json('colours'), 'sprayed'));
+        $paints = $this->api('painter', 'GET', "units/$unit->id/paints", null, 200);
+        self::assertSame(12, $paints->json('pieces'));
+        $known = Paint::query()->pluck('ml', 'name');
+        foreach ($paints->json('paints') as $paint) {
+            self::assertEqualsWithDelta((float) $known[$paint['paint']], $paint['left_ml'], 1e-9, $paint['paint']);
+            self::assertSame($paint['left_ml'] < $paint['ml'], $paint['short']);
+        }
         self::assertSame(
             [],
             $this->api('lead', 'GET', "units/$unit->id/compare?with=planner", null, 200)->json('differences'),

@@ -87,6 +87,7 @@ final class RightsTest extends StudioTestCase
         'POST units/{unit}/copy' => 'lead',
         'GET units/{unit}/stops' => 'lead',
         'GET units/{unit}/spraying' => 'lead',
+        'GET units/{unit}/paints' => 'lead painter odo desk',
         'GET units/{unit}/compare' => 'lead',
         'GET units/{unit}/raise' => 'lead',
         'POST units/{unit}/raise' => 'lead',

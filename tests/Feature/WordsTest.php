@@ -148,7 +148,7 @@ final class WordsTest extends StudioTestCase
             $pages[] = "orders/$order";
         }
         foreach (Unit::query()->get() as $unit) {
-            $pages[] = "units/$unit->id/plan";
+            array_push($pages, "units/$unit->id/plan", "units/$unit->id/paints");
             if ($unit->released_at === null) {
                 array_push(
                     $pages,

@@ -9,6 +9,7 @@ use App\Http\Requests\PlanBeside;
 use App\Http\Requests\RaiseAsked;
 use App\Http\Requests\RaiseWanted;
 use App\Models\Unit;
+use App\Queries\PaintsOfUnit;
 use App\Queries\PlansCompared;
 use App\Queries\PlanShown;
 use App\Queries\RaiseShown;
@@ -18,8 +19,7 @@ use Illuminate\Http\JsonResponse;
 
 /**
  * What could become of a unit, told before anything is done: raised to a tier, stopped on the way, sprayed or
- * brushed,
- * beside another plan.
+ * brushed, beside another plan, and the paint it takes.
  */
 final class OutlookController
 {
@@ -43,6 +43,11 @@ final class OutlookController
     public function spraying(Unit $unit, SprayShown $spraying): JsonResponse
     {
         return new JsonResponse($spraying->of($unit));
+    }
+
+    public function paints(Unit $unit, PaintsOfUnit $paints): JsonResponse
+    {
+        return new JsonResponse($paints->of($unit));
     }
 
     public function compare(PlanBeside $given, Unit $unit, PlansCompared $compared): JsonResponse

@@ -38,4 +38,10 @@ final class WellKnown
     public const TUFTS = 'ground_tufts';
 
     public const PASTE = 'ground_texture';
+
+    /** Undercoats that are sprayed: their film is thin and much of it is lost. */
+    public const SPRAYED_UNDERCOATS = ['prime_can', 'prime_airbrush', 'value_sketch'];
+
+    /** Coats that are thin and see-through. */
+    public const GLAZES = ['glaze', 'glaze_light', 'tint_filter', 'toning_glaze', 'tint_over'];
 }

@@ -43,6 +43,12 @@ export const sprayingQuery = (unit: number, revision: number) =>
         queryFn: () => given(client.GET('/units/{unit}/spraying', { params: of(unit) })),
     });
 
+export const paintsOfUnitQuery = (unit: number, revision: number) =>
+    queryOptions({
+        queryKey: ['paints-of', unit, revision],
+        queryFn: () => given(client.GET('/units/{unit}/paints', { params: of(unit) })),
+    });
+
 /** Beside the planner's own plan, an aim, a tier, another unit or one of its models. */
 export const besideQuery = (unit: number, beside: string, revision: number) =>
     queryOptions({

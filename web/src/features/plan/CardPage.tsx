@@ -9,6 +9,7 @@ import { extentWords, minutes, Swatch } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
 import { Paper } from '../../ui/Paper';
 import { areaName, longName, fewMinutes } from './names';
+import { PotsAtHand } from './PaintNeeds';
 
 /** What lies on the bench while a unit is painted: figure, passes with swatches and mixes, notes, cautions. For A4. */
 export default function CardPage() {
@@ -96,7 +97,10 @@ export default function CardPage() {
                                 </p>
                             )}
                         </div>
-                        <CardPasses data={data} />
+                        <div>
+                            <CardPasses data={data} />
+                            <PotsAtHand data={data} />
+                        </div>
                     </div>
                     {cautions.length > 0 && (
                         <footer>

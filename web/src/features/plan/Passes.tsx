@@ -2,6 +2,7 @@ import { Table } from 'antd';
 import type { PlanPass, UnitPlan } from '../../api/types';
 import { Swatch } from '../../ui/marks';
 import { areaName, colourWords, fewMinutes, longName } from './names';
+import { PaintNeeds } from './PaintNeeds';
 
 /** The same work as one pot over many areas, the way it is painted. */
 export function Passes({ data, setLit }: { data: UnitPlan; setLit: (key: string | null) => void }) {
@@ -61,7 +62,7 @@ export function Passes({ data, setLit }: { data: UnitPlan; setLit: (key: string 
     );
 }
 
-/** Each paint once, with what it is used for. */
+/** Each pot once, with what it is used for, and how much of each paint the unit takes. */
 export function Paints({ data }: { data: UnitPlan }) {
     const { plan } = data;
     const paints = new Map(plan.steps.filter((s) => s.colour).map((s) => [colourWords(s) ?? '', s]));
@@ -76,24 +77,33 @@ export function Paints({ data }: { data: UnitPlan }) {
         ),
     ];
     return (
-        <Table
-            size="small"
-            pagination={false}
-            rowKey="paint"
-            dataSource={[...paints.entries()].map(([paint, step]) => ({ paint, step }))}
-            columns={[
-                {
-                    title: 'Paint',
-                    width: 260,
-                    className: 'strong',
-                    render: (_, { paint, step }) => (
-                        <>
-                            <Swatch hex={step.colour?.hex ?? null} /> {paint}
-                        </>
-                    ),
-                },
-                { title: 'Used for', className: 'small', render: (_, { paint }) => uses(paint).join(', ') },
-            ]}
-        />
+        <>
+            <Table
+                size="small"
+                pagination={false}
+                rowKey="paint"
+                dataSource={[...paints.entries()].map(([paint, step]) => ({ paint, step }))}
+                columns={[
+                    {
+                        title: 'Paint',
+                        width: 260,
+                        className: 'strong',
+                        render: (_, { paint, step }) => (
+                            <>
+                                <Swatch hex={step.colour?.hex ?? null} /> {paint}
+                            </>
+                        ),
+                    },
+                    {
+                        title: 'Used for',
+                        className: 'small',
+                        render: (_, { paint }) => uses(paint).join(', '),
+                    },
+                ]}
+            />
+            <div className="p-16">
+                <PaintNeeds data={data} />
+            </div>
+        </>
     );
 }
