@@ -29,6 +29,7 @@ final class CoreFolders
         'Unit',
         'Outlook',
         'Bench',
+        'Booth',
         'Inspection',
         'Ladder',
         'Words',

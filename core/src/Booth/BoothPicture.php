@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Booth;
+
+/** A drawing and its truth. */
+final readonly class BoothPicture
+{
+    /**
+     * @param  string  $rgb  three bytes a pixel, row by row
+     * @param  float  $scale  pixels a mm
+     */
+    public function __construct(
+        public int $width,
+        public int $height,
+        public string $rgb,
+        public float $scale,
+        public BoothTruth $truth,
+    ) {
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Booth;
+
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Sequencing\Step;
+
+/** What is to be drawn. */
+final readonly class BoothRequest
+{
+    /**
+     * @param  list<Step>  $done  steps that are done, in their order
+     * @param  int  $width  pixels, 120 to 2000
+     * @param  int  $seed  of the brush: another piece of the same sculpt has another
+     * @param  list<PlantedFault>  $faults
+     */
+    public function __construct(
+        public Sculpt $sculpt,
+        public array $done,
+        public View $view = View::Front,
+        public int $width = 1000,
+        public int $seed = 1,
+        public array $faults = [],
+    ) {
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Booth;
+
+/** What is known of a drawing because it was drawn: never the measuring's own answer. */
+final readonly class BoothTruth
+{
+    /**
+     * @param  array<string, int>  $pixels  by area key: how many are seen
+     * @param  array<string, float>  $bare  by area key: share that shows bare undercoat
+     * @param  array<string, array{float, float, float}>  $light  by area key: mean of what it sends, in linear light
+     */
+    public function __construct(public array $pixels, public array $bare, public array $light)
+    {
+    }
+}

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Booth;
+
+/** Grounds, bases, shades, lights and blends. */
+final class Coats
+{
+    /** Where each light begins, of the painter's light: every one stands on the one before. */
+    private const LIGHTS = [0.48, 0.68, 0.83, 0.92, 0.965];
+
+    /** The same where there are few: one light alone is kept to what stands up. */
+    private const FEW_LIGHTS = [1 => [0.68], 2 => [0.56, 0.83]];
+
+    public static function lay(Mark $mark, Stroke $s): void
+    {
+        match ($mark) {
+            Mark::Undercoat => self::undercoat($s),
+            Mark::ValueSketch => $s->patch->paint(Colour::hex('#d9d7d0'), $s->masks->ramp(0.35, 0.95, 0.9)),
+            Mark::ValueDrybrush => $s->patch->paint(Colour::hex('#c9c6bd'), $s->masks->above(0.55, 0.12, 0.3, 0.75)),
+            Mark::ValueWash => $s->patch->stain(Colour::hex('#2c2824'), $s->masks->gathered(0.6, 0.85)),
+            Mark::Cover, Mark::LightUnderlay => self::cover($s, 1.0),
+            Mark::SprayedCover => self::cover($s, 0.985),
+            Mark::ThinCover, Mark::PickOut => self::thin($s),
+            Mark::ShadedCover => self::shaded($s),
+            Mark::Stain => self::stained($s, 0.55, 0.9),
+            Mark::StainFade => self::faded($s),
+            Mark::WetBlend => self::wetBlend($s),
+            Mark::MetalUnderlay => self::metal($s, 0.25),
+            Mark::Metal => self::metal($s, 1.0),
+            Mark::DryMetal => self::dryMetal($s),
+            Mark::MetalIllusion => self::illusion($s),
+            Mark::MetalWash, Mark::Wash, Mark::StainShade => self::wash($s, $mark),
+            Mark::StainOver => self::stainOver($s),
+            Mark::Recess => $s->patch->paint($s->colour, $s->masks->gathered(0.26 * $s->reach(), 0.9, 0.6)),
+            Mark::Tidy => $s->patch->paint($s->base, $s->masks->above($s->from(0.4), 0.03, 0.03, 0.97)),
+            Mark::Overbrush, Mark::Drybrush, Mark::GroundDrybrush => self::dry($s, $mark),
+            Mark::Layer => $s->patch->paint($s->colour, $s->masks->above(self::rank($s), 0.022, 0.02)),
+            Mark::Stipple => $s->patch->paint($s->colour, $s->masks->above(self::rank($s), 0.08, 0.44, 0.5)),
+            default => Blends::lay($mark, $s),
+        };
+    }
+
+    private static function rank(Stroke $s): float
+    {
+        $lights = self::FEW_LIGHTS[$s->lightsInAll] ?? self::LIGHTS;
+
+        return $s->from($lights[min($s->lights, count($lights) - 1)]);
+    }
+
+    private static function undercoat(Stroke $s): void
+    {
+        $s->patch->paint($s->colour, $s->masks->all(1.0));
+        foreach ($s->patch->bare as $k => $_) {
+            $s->patch->bare[$k] = 1.0;
+        }
+    }
+
+    private static function cover(Stroke $s, float $share): void
+    {
+        $s->patch->paint($s->colour, $s->masks->all($share));
+        $s->patch->flakes($s->masks->all($share), 0.0);
+        self::streaks($s, 0.035);
+    }
+
+    /** One coat: the ground shows through where the paint ran thin. */
+    private static function thin(Stroke $s): void
+    {
+        $how = [];
+        $noise = $s->noise(11);
+        foreach ($s->patch->x as $k => $x) {
+            $n = $noise->at($x * 1.6, $s->patch->y[$k] * 1.1);
+            $how[] = 0.97 - 0.1 * max(0.0, $n) - 0.05 * max(0.0, $s->patch->fine[$k]);
+        }
+        $s->patch->paint($s->colour, $how);
+        $s->patch->flakes($s->masks->all(1.0), 0.0);
+    }
+
+    /** Thin paint over a value sketch: what lies under it keeps its lights and darks. */
+    private static function shaded(Stroke $s): void
+    {
+        $s->patch->paint($s->colour->times(0.5), $s->masks->all(0.94));
+        $s->patch->paint($s->colour, $s->masks->ramp(0.15, 0.75, 0.95));
+        $s->patch->paint($s->colour->times(1.25), $s->masks->ramp(0.7, 1.05, 0.6));
+    }
+
+    /** A stain colours and shades in one go: thin on what stands up, dark where it runs together. */
+    private static function stained(Stroke $s, float $rank, float $dark): void
+    {
+        $s->patch->paint($s->colour->times(1.25), $s->masks->all(0.94));
+        $s->patch->stain($s->colour->filter()->times(0.30), $s->masks->gathered($rank, $dark, 1.2));
+        $thin = $s->colour->times(2.0)->towards(new Colour(0.8, 0.78, 0.72), 0.12);
+        $s->patch->paint($thin, $s->masks->ramp(0.7, 1.0, 0.35));
+        self::streaks($s, 0.10);
+    }
+
+    private static function faded(Stroke $s): void
+    {
+        $s->patch->paint($s->colour, $s->masks->all(0.95));
+        $s->patch->stain($s->colour->filter()->times(0.25), $s->masks->ramp(0.62, 0.02, 0.9));
+        $s->patch->paint($s->colour->times(1.9), $s->masks->ramp(0.55, 1.0, 0.6));
+    }
+
+    private static function wetBlend(Stroke $s): void
+    {
+        $s->patch->paint($s->colour, $s->masks->all(1.0));
+        $s->patch->paint($s->colour->times(0.42), $s->masks->ramp(0.5, 0.0, 0.9));
+        $s->patch->paint($s->colour->times(1.7), $s->masks->ramp(0.45, 1.0, 0.7));
+    }
+
+    private static function metal(Stroke $s, float $shine): void
+    {
+        $s->patch->paint($s->colour, $s->masks->all(1.0));
+        $s->patch->flakes($s->masks->all(1.0), $shine);
+    }
+
+    /** Metal brushed nearly dry over dark: the deep places stay dark. */
+    private static function dryMetal(Stroke $s): void
+    {
+        $how = $s->masks->above($s->from(0.22), 0.16, 0.22, 0.95);
+        $s->patch->paint($s->colour, $how);
+        $s->patch->flakes($how, 0.9);
+    }
+
+    /** Painted metal: a dark horizon with a bright sky above it and a soft ground below. */
+    private static function illusion(Stroke $s): void
+    {
+        $s->patch->paint($s->colour->times(0.45), $s->masks->all(1.0));
+        $s->patch->flakes($s->masks->all(1.0), 0.0);
+        $bright = $s->colour->towards(new Colour(0.95, 0.93, 0.88), 0.65);
+        $top = $s->patch->ring->top / $s->patch->form->scale;
+        $tall = max(0.5, $s->patch->ring->height / $s->patch->form->scale);
+        $sky = $ground = $line = [];
+        foreach ($s->patch->y as $k => $y) {
+            $at = ($y - $top) / $tall - 0.08 * $s->patch->nx[$k] - 0.28 * $s->patch->ny[$k];
+            $sky[] = $at < 0.45 ? min(1.0, max(0.0, (0.45 - $at) * 2.6)) : 0.0;
+            $line[] = max(0.0, 1 - abs($at - 0.5) * 9);
+            $ground[] = $at > 0.56 ? min(0.7, ($at - 0.56) * 2.0) : 0.0;
+        }
+        $s->patch->paint($bright, $sky);
+        $s->patch->paint($s->colour->times(0.12), $line);
+        $s->patch->paint($s->colour, $ground);
+    }
+
+    private static function wash(Stroke $s, Mark $mark): void
+    {
+        [$gather, $tint] = match ($mark) {
+            Mark::StainShade => [0.7, 0.10],
+            Mark::MetalWash => [0.9, 0.30],
+            default => [0.85, 0.22],
+        };
+        $filter = $s->colour->towards($s->colour->filter()->times(0.35), 0.5);
+        $s->patch->stain($filter->towards(new Colour(1.0, 1.0, 1.0), 0.45), $s->masks->all($tint * $s->reach()));
+        $s->patch->stain($filter, $s->masks->gathered(0.5, $gather * $s->reach(), 0.9));
+        self::streaks($s, 0.03);
+    }
+
+    private static function stainOver(Stroke $s): void
+    {
+        $s->patch->stain($s->colour->filter(), $s->masks->all(0.7));
+        $s->patch->paint($s->colour, $s->masks->all(0.22));
+        $s->patch->stain($s->colour->filter()->times(0.4), $s->masks->gathered(0.4, 0.6));
+    }
+
+    private static function dry(Stroke $s, Mark $mark): void
+    {
+        $rank = self::rank($s) + ($mark === Mark::Overbrush ? -0.12 : 0.0);
+        $share = $mark === Mark::Overbrush ? 0.52 : 0.4;
+        $s->patch->paint($s->colour, $s->masks->above($rank, 0.16, 0.36, $share));
+        if ($mark === Mark::Drybrush) {
+            // A dry brush catches edges as well.
+            $edges = $s->masks->edge(0.0, 0.22, -1.0, 0.05, 0.6);
+            $s->patch->paint($s->colour, Masks::both($edges, $s->masks->above(0.3, 0.4, 0.5, 0.7)));
+        }
+    }
+
+    /** The faint unevenness that any brush leaves. */
+    private static function streaks(Stroke $s, float $by): void
+    {
+        $noise = $s->noise(7);
+        foreach ($s->patch->x as $k => $x) {
+            $n = 1 + $by * $noise->at($x * 1.9, $s->patch->y[$k] * 0.8);
+            $s->patch->r[$k] *= $n;
+            $s->patch->g[$k] *= $n;
+            $s->patch->b[$k] *= $n;
+        }
+    }
+}

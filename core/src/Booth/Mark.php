@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Booth;
+
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Technique;
+
+/** What a technique leaves to be seen, each with a look of its own. */
+enum Mark
+{
+    case Cover;
+    case ThinCover;
+    case SprayedCover;
+    case ShadedCover;
+    case Stain;
+    case StainFade;
+    case WetBlend;
+    case MetalUnderlay;
+    case LightUnderlay;
+    case Metal;
+    case DryMetal;
+    case MetalIllusion;
+    case MetalWash;
+    case StainOver;
+    case StainShade;
+    case Wash;
+    case Recess;
+    case Tidy;
+    case Overbrush;
+    case Drybrush;
+    case Layer;
+    case Stipple;
+    case Hatch;
+    case Edge;
+    case Point;
+    case Glaze;
+    case LightGlaze;
+    case SprayFade;
+    case TwoBrush;
+    case Filter;
+    case ToningWash;
+    case ToningGlaze;
+    case TintOver;
+    case DarkLine;
+    case TintedLine;
+    case Reflection;
+    case PickOut;
+    case EyeDot;
+    case EyeFull;
+    case LensTwoTone;
+    case LensFade;
+    case LitSpot;
+    case Glow;
+    case Decal;
+    case SettledDecal;
+    case WornDecal;
+    case MockLetters;
+    case Letters;
+    case Freehand;
+    case SimpleFreehand;
+    case Chips;
+    case Damage;
+    case Rust;
+    case Streaks;
+    case Verdigris;
+    case Dust;
+    case GroundTie;
+    case Matt;
+    case Gloss;
+    case GroundPaste;
+    case GroundSand;
+    case GroundPaint;
+    case GroundWash;
+    case GroundDrybrush;
+    case Tufts;
+    case Wet;
+    case Scene;
+    case Rim;
+    case ValueSketch;
+    case ValueDrybrush;
+    case ValueWash;
+    case Undercoat;
+
+    private const BY_KEY = [
+        'prime_can' => self::Undercoat,
+        'prime_airbrush' => self::Undercoat,
+        'prime_brush' => self::Undercoat,
+        'value_sketch' => self::ValueSketch,
+        'value_drybrush' => self::ValueDrybrush,
+        'value_wash' => self::ValueWash,
+        'spray_base' => self::SprayedCover,
+        'spray_fade' => self::SprayFade,
+        'base_coat' => self::Cover,
+        'one_coat_base' => self::ThinCover,
+        'thin_base' => self::ShadedCover,
+        'metal_underlay' => self::MetalUnderlay,
+        'light_underlay' => self::LightUnderlay,
+        'metallic_base' => self::Metal,
+        'metal_drybrush_base' => self::DryMetal,
+        'stain_coat' => self::Stain,
+        'stain_fade' => self::StainFade,
+        'wet_blend' => self::WetBlend,
+        'two_brush_blend' => self::TwoBrush,
+        'metal_illusion' => self::MetalIllusion,
+        'metal_stain' => self::MetalWash,
+        'stain_over' => self::StainOver,
+        'stain_shade' => self::StainShade,
+        'wash_all_over' => self::Wash,
+        'recess_shade' => self::Recess,
+        'tidy_base' => self::Tidy,
+        'overbrush' => self::Overbrush,
+        'drybrush' => self::Drybrush,
+        'layer' => self::Layer,
+        'stipple' => self::Stipple,
+        'hatch_texture' => self::Hatch,
+        'edge_highlight' => self::Edge,
+        'point_highlight' => self::Point,
+        'glaze' => self::Glaze,
+        'glaze_light' => self::LightGlaze,
+        'tint_filter' => self::Filter,
+        'toning_wash' => self::ToningWash,
+        'toning_glaze' => self::ToningGlaze,
+        'tint_over' => self::TintOver,
+        'dark_lining' => self::DarkLine,
+        'tinted_lining' => self::TintedLine,
+        'reflection' => self::Reflection,
+        'pick_out' => self::PickOut,
+        'eye_dot' => self::EyeDot,
+        'eye_full' => self::EyeFull,
+        'lens_two_tone' => self::LensTwoTone,
+        'lens_fade' => self::LensFade,
+        'lit_spot' => self::LitSpot,
+        'glow' => self::Glow,
+        'decal' => self::Decal,
+        'decal_softener' => self::SettledDecal,
+        'decal_wear' => self::WornDecal,
+        'mock_lettering' => self::MockLetters,
+        'lettering' => self::Letters,
+        'freehand' => self::Freehand,
+        'freehand_simple' => self::SimpleFreehand,
+        'sponge_chips' => self::Chips,
+        'drawn_damage' => self::Damage,
+        'rust_grime' => self::Rust,
+        'grime_streak' => self::Streaks,
+        'verdigris' => self::Verdigris,
+        'pigment_dust' => self::Dust,
+        'ground_dusting' => self::GroundTie,
+        'matt_varnish' => self::Matt,
+        'gloss_spot' => self::Gloss,
+        'ground_texture' => self::GroundPaste,
+        'ground_sand' => self::GroundSand,
+        'ground_paint' => self::GroundPaint,
+        'ground_wash' => self::GroundWash,
+        'ground_drybrush' => self::GroundDrybrush,
+        'ground_tufts' => self::Tufts,
+        'ground_wet' => self::Wet,
+        'ground_scene' => self::Scene,
+        'rim_paint' => self::Rim,
+    ];
+
+    /** What a studio's own technique looks like, by the first of its effects that is here. */
+    private const BY_EFFECT = [
+        [Effect::BaseColour, self::Cover],
+        [Effect::Undercoat, self::Undercoat],
+        [Effect::Shade, self::Wash],
+        [Effect::HighlightRaised, self::Layer],
+        [Effect::HighlightEdge, self::Edge],
+        [Effect::HighlightSpot, self::Point],
+        [Effect::Blend, self::Glaze],
+        [Effect::Tint, self::Filter],
+        [Effect::Tone, self::ToningGlaze],
+        [Effect::TintOver, self::TintOver],
+        [Effect::Separate, self::DarkLine],
+        [Effect::Reflect, self::Reflection],
+        [Effect::Glow, self::Glow],
+        [Effect::Mark, self::Decal],
+        [Effect::Letter, self::Letters],
+        [Effect::Freehand, self::Freehand],
+        [Effect::Wear, self::Chips],
+        [Effect::Grime, self::Rust],
+        [Effect::Gloss, self::Gloss],
+        [Effect::GroundTexture, self::GroundPaste],
+        [Effect::GroundColour, self::GroundPaint],
+        [Effect::GroundShade, self::GroundWash],
+        [Effect::GroundLight, self::GroundDrybrush],
+        [Effect::GroundPlants, self::Tufts],
+        [Effect::GroundWet, self::Wet],
+        [Effect::GroundScene, self::Scene],
+        [Effect::Rim, self::Rim],
+        [Effect::Underlay, self::LightUnderlay],
+    ];
+
+    /** Null for what cannot be seen: preparing, masking, joining, touching up, looking. */
+    public static function of(Technique $technique): ?self
+    {
+        $own = self::BY_KEY[$technique->key] ?? null;
+        if ($own !== null || self::isUnseen($technique)) {
+            return $own;
+        }
+        foreach (self::BY_EFFECT as [$effect, $mark]) {
+            if ($technique->has($effect)) {
+                return $mark;
+            }
+        }
+
+        return null;
+    }
+
+    private static function isUnseen(Technique $technique): bool
+    {
+        return $technique->key === 'touch_up' ||
+            $technique->givesAny(Effect::Prepare, Effect::Join, Effect::Check, Effect::GlossGround);
+    }
+
+    /** Light that stands on light before it: each goes further up than the last. */
+    public function isLight(): bool
+    {
+        return match ($this) {
+            self::Overbrush, self::Drybrush, self::Layer, self::Stipple, self::LightGlaze, self::GroundDrybrush => true,
+            default => false,
+        };
+    }
+}
