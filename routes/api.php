@@ -8,6 +8,7 @@ use App\Http\Controllers\BendController;
 use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\DraftController;
+use App\Http\Controllers\DrawingController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OutlookController;
@@ -31,6 +32,9 @@ foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token',
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 Route::get('session', [SessionController::class, 'show']);
 Route::get('vocabulary', VocabularyController::class);
+// Drawings are had by an address that only the studio can make: signed in, or behind a link that shows them.
+Route::get('drawn/{sha}/{secret}', [DrawingController::class, 'state'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}']);
+Route::get('drawn/{sha}/{secret}/picture', [DrawingController::class, 'picture'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}']);
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 
 Route::middleware('throttle:link')->group(function (): void {
@@ -124,6 +128,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->middleware('can:plan.read');
+    Route::get('units/{unit}/drawn', [OutlookController::class, 'drawn'])->middleware('can:plan.read');
     Route::get('units/{unit}/paints', [OutlookController::class, 'paints'])->middleware('can:plan.read');
     Route::middleware('can:plan.edit')->group(function (): void {
         Route::put('units/{unit}/plan', [PlanController::class, 'edit']);

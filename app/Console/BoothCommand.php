@@ -8,6 +8,7 @@ use App\Pictures\Png;
 use InvalidArgumentException;
 use Ordotype\Core\Booth\Booth;
 use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
 use Ordotype\Core\Booth\PlantedFault;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\View;
@@ -45,7 +46,7 @@ final class BoothCommand extends CoreCommand
         $drawn = (new Booth())->draw(
             new BoothRequest(
                 $request->sculpt,
-                $this->done($plan),
+                Coat::all($this->done($plan)),
                 $view,
                 $this->wholeNumber('width', 120, 2000),
                 $this->wholeNumber('seed', 0, PHP_INT_MAX),

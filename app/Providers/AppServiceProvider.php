@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Sanctum;
+use Ordotype\Core\Booth\Booth;
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Planning\Planner;
 
@@ -31,6 +32,8 @@ final class AppServiceProvider extends ServiceProvider
         // What is solved within one request or command need not be solved twice.
         $this->app->singleton(AreaSolver::class);
         $this->app->singleton(Planner::class, fn ($app) => new Planner($app->make(AreaSolver::class)));
+        // The body of a figure is kept from one drawing to the next.
+        $this->app->singleton(Booth::class);
         // What was read within one request or command need not be read twice.
         $this->app->singleton(Heartbeat::class);
         $this->app->scoped(Standards::class);

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\ShareLink;
 use App\Models\StandardVersion;
+use App\Pictures\Drawings;
 use App\Repositories\Colours;
 use App\Repositories\Figures;
 use App\Repositories\Standards;
@@ -21,6 +22,7 @@ final class SheetShown
         private readonly Standards $standards,
         private readonly Figures $figures,
         private readonly Colours $colours,
+        private readonly Drawings $drawings,
     ) {
     }
 
@@ -54,14 +56,14 @@ final class SheetShown
             'frame_mm' => $sculpt->frameMm ?? [60, 80],
             'figure' => FigureShown::of($sculpt, $scheme, $shelf),
             'rungs' => array_map(
-                fn (ComparedRung $r) => self::rung($r, $prices),
+                fn (ComparedRung $r) => $this->rung($r, $prices),
                 (new ComparisonSheet($standard, $sculpt, $scheme, $shelf))->rungs,
             ),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function rung(ComparedRung $rung, bool $prices): array
+    private function rung(ComparedRung $rung, bool $prices): array
     {
         $price = $prices ? $rung->price() : null;
 
@@ -76,6 +78,7 @@ final class SheetShown
             'loses' => (new Voices($rung->fromBelow))->losses(),
             'not_here' => $rung->toNext === null ? [] : (new Voices($rung->toNext))->gains(),
             'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
+            'drawn' => (object) $this->drawings->views($rung->plan),
             'marks' => array_map(
                 fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
                 $rung->plan->areas,

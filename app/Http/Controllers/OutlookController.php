@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\RaiseUnit;
+use App\Http\Requests\DrawingAsked;
 use App\Http\Requests\PlanBeside;
 use App\Http\Requests\RaiseAsked;
 use App\Http\Requests\RaiseWanted;
@@ -15,6 +16,7 @@ use App\Queries\PlanShown;
 use App\Queries\RaiseShown;
 use App\Queries\SprayShown;
 use App\Queries\StopsShown;
+use App\Queries\UnitDrawn;
 use Illuminate\Http\JsonResponse;
 
 /**
@@ -48,6 +50,11 @@ final class OutlookController
     public function paints(Unit $unit, PaintsOfUnit $paints): JsonResponse
     {
         return new JsonResponse($paints->of($unit));
+    }
+
+    public function drawn(DrawingAsked $given, Unit $unit, UnitDrawn $drawn): JsonResponse
+    {
+        return new JsonResponse($drawn->of($unit, $given->piece(), $given->passes()));
     }
 
     public function compare(PlanBeside $given, Unit $unit, PlansCompared $compared): JsonResponse

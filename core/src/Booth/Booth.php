@@ -14,11 +14,18 @@ final class Booth
     /** Views that can be drawn. */
     public const VIEWS = [View::Front, View::Back];
 
-    /** @param  SculptForm|null  $form  of the same sculpt, view and width, where it was kept from another picture */
-    public function draw(BoothRequest $request, ?SculptForm $form = null): BoothPicture
+    /** Pixels across. */
+    public const LEAST = 120;
+
+    public const MOST = 2000;
+
+    private ?SculptForm $form = null;
+
+    private ?Lamp $lamp = null;
+
+    public function draw(BoothRequest $request): BoothPicture
     {
-        $form ??= new SculptForm($request->sculpt, $request->view, $request->width);
-        $lamp = new Lamp($form);
+        [$form, $lamp] = $this->set($request);
         $paper = new Paper($form);
         $all = $form->width * $form->height;
         $red = $green = $blue = array_fill(0, $all, 0.0);
@@ -54,6 +61,27 @@ final class Booth
         );
     }
 
+    /**
+     * The body of the sculpt and the light on it, kept for the next picture of the same.
+     *
+     * @return array{SculptForm, Lamp}
+     */
+    private function set(BoothRequest $request): array
+    {
+        $isSame =
+            $this->form !== null &&
+            $this->form->sculpt == $request->sculpt &&
+            $this->form->view === $request->view &&
+            $this->form->pictureWidth === $request->width;
+        if ($this->form === null || $this->lamp === null || ! $isSame) {
+            $this->form = $this->lamp = null;
+            $this->form = new SculptForm($request->sculpt, $request->view, $request->width);
+            $this->lamp = new Lamp($this->form);
+        }
+
+        return [$this->form, $this->lamp];
+    }
+
     private static function glows(Patch $patch): bool
     {
         foreach ($patch->glow as $glow) {
@@ -73,7 +101,7 @@ final class Booth
     private function onPaper(SculptForm $form, Paper $paper, array &$red, array &$green, array &$blue): void
     {
         for ($y = 0; $y < $form->height; $y++) {
-            $row = $paper->row($y + $form->top);
+            $row = $paper->row($y + $form->top, $form->left, $form->left + $form->width);
             for ($x = 0, $i = $y * $form->width; $x < $form->width; $x++, $i++) {
                 if ($form->seen[$i] < 0 && $red[$i] === 0.0) {
                     $red[$i] = $green[$i] = $blue[$i] = $row[$x + $form->left];
@@ -133,14 +161,16 @@ final class Booth
     ): string {
         $rows = [];
         for ($y = 0; $y < $form->pictureHeight; $y++) {
-            $r = $g = $b = $paper->row($y);
             $in = $y - $form->top;
-            if ($in >= 0 && $in < $form->height) {
+            if ($in < 0 || $in >= $form->height) {
+                $r = $g = $b = $paper->row($y, 0, $form->pictureWidth);
+            } else {
+                $left = $paper->row($y, 0, $form->left);
+                $right = $paper->row($y, $form->left + $form->width, $form->pictureWidth);
                 $from = $in * $form->width;
-                for ($x = 0; $x < $form->width; $x++) {
-                    $at = $x + $form->left;
-                    [$r[$at], $g[$at], $b[$at]] = [$red[$from + $x], $green[$from + $x], $blue[$from + $x]];
-                }
+                $r = [...$left, ...array_slice($red, $from, $form->width), ...$right];
+                $g = [...$left, ...array_slice($green, $from, $form->width), ...$right];
+                $b = [...$left, ...array_slice($blue, $from, $form->width), ...$right];
             }
             foreach ($paper->inFront($y) as $x => $grey) {
                 if ($x < $form->pictureWidth) {

@@ -6,13 +6,12 @@ namespace Ordotype\Core\Booth;
 
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Sequencing\Step;
 
 /** What is to be drawn. */
 final readonly class BoothRequest
 {
     /**
-     * @param  list<Step>  $done  steps that are done, in their order
+     * @param  list<Coat>  $done  what is done, in their order
      * @param  int  $width  pixels, 120 to 2000
      * @param  int  $seed  of the brush: another piece of the same sculpt has another
      * @param  list<PlantedFault>  $faults

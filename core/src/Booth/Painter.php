@@ -6,9 +6,8 @@ namespace Ordotype\Core\Booth;
 
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
-use Ordotype\Core\Sequencing\Step;
 
-/** Lays the steps that are done on each patch, in their order. */
+/** Lays the coats that are done on each patch, in their order. */
 final class Painter
 {
     /** Where no scheme says: a colour that a material is thought of in. */
@@ -39,17 +38,17 @@ final class Painter
 
     public const UNDERCOAT = '#8d8c88';
 
-    /** @var array<string, list<Step>> by area; '' on the whole model */
-    private array $steps = [];
+    /** @var array<string, list<Coat>> by area; '' on the whole model */
+    private array $coats = [];
 
     /**
-     * @param  list<Step>  $done  in their order
+     * @param  list<Coat>  $done  in their order
      * @param  list<PlantedFault>  $faults
      */
     public function __construct(array $done, private readonly int $seed, private readonly array $faults = [])
     {
-        foreach ($done as $step) {
-            $this->steps[$step->area->key ?? ''][] = $step;
+        foreach ($done as $coat) {
+            $this->coats[$coat->area ?? ''][] = $coat;
         }
     }
 
@@ -60,22 +59,22 @@ final class Painter
         foreach ($patch->bare as $k => $_) {
             $patch->bare[$k] = 1.0;
         }
-        $steps = [...$this->steps[''] ?? [], ...$this->steps[$area->key] ?? []];
+        $coats = [...$this->coats[''] ?? [], ...$this->coats[$area->key] ?? []];
         $base = $this->baseOf($area);
         $spoilt = $this->spoilt($area);
         if (array_key_exists('light_from_below', $spoilt)) {
             $patch->rank = array_map(fn (float $rank) => 1 - $rank, $patch->rank);
         }
         $lights = $edges = 0;
-        $all = count(array_filter($steps, fn (Step $s) => Mark::of($s->technique)?->isLight() === true));
-        foreach ($this->inOrder($steps) as $n => $step) {
-            $mark = Mark::of($step->technique);
-            if ($mark === null || Faults::leavesOut($spoilt, $mark)) {
+        $all = count(array_filter($coats, fn (Coat $c) => $c->mark->isLight()));
+        foreach ($this->inOrder($coats) as $n => $coat) {
+            $mark = $coat->mark;
+            if (Faults::leavesOut($spoilt, $mark)) {
                 continue;
             }
-            $colour = self::colourOf($step, $mark, $area, $base, $lights + $edges);
+            $colour = self::colourOf($coat, $area, $base, $lights + $edges);
             $seed = Dice::hash($this->seed, $n);
-            $stroke = new Stroke($patch, $step, $colour, $base, $lights, $all, $edges, $seed, $spoilt);
+            $stroke = new Stroke($patch, $coat, $colour, $base, $lights, $all, $edges, $seed, $spoilt);
             Coats::lay($mark, $stroke);
             $lights += $mark->isLight() ? 1 : 0;
             $edges += $mark === Mark::Edge ? 1 : 0;
@@ -102,9 +101,9 @@ final class Painter
     private function besideOf(Area $area): Colour
     {
         foreach ($area->touches as $key) {
-            foreach ($this->steps[$key] ?? [] as $step) {
-                if ($step->colour?->colour !== null && isset($step->technique->effects['base_colour'])) {
-                    return Colour::of($step->colour->colour);
+            foreach ($this->coats[$key] ?? [] as $coat) {
+                if ($coat->colour !== null && $coat->isBase) {
+                    return Colour::of($coat->colour);
                 }
             }
         }
@@ -115,33 +114,31 @@ final class Painter
     /**
      * What is done on the whole model is done on every part of it when its turn comes: undercoats first, varnish last.
      *
-     * @param  list<Step>  $steps
-     * @return list<Step>
+     * @param  list<Coat>  $coats
+     * @return list<Coat>
      */
-    private function inOrder(array $steps): array
+    private function inOrder(array $coats): array
     {
-        usort($steps, fn (Step $a, Step $b) => $this->turn($a) <=> $this->turn($b));
+        usort($coats, fn (Coat $a, Coat $b) => $this->turn($a) <=> $this->turn($b));
 
-        return $steps;
+        return $coats;
     }
 
     /** 0 before the area's own steps, 2 after them. */
-    private function turn(Step $step): int
+    private function turn(Coat $coat): int
     {
         return match (true) {
-            $step->area !== null => 1,
-            Mark::of($step->technique) === Mark::Matt => 2,
+            $coat->area !== null => 1,
+            $coat->mark === Mark::Matt => 2,
             default => 0,
         };
     }
 
     private function baseOf(Area $area): Colour
     {
-        foreach ($this->steps[$area->key] ?? [] as $step) {
-            if ($step->technique->effects !== [] && isset($step->technique->effects['base_colour'])) {
-                $colour = $step->colour?->colour;
-
-                return $colour === null ? self::usual($area) : Colour::of($colour);
+        foreach ($this->coats[$area->key] ?? [] as $coat) {
+            if ($coat->isBase) {
+                return $coat->colour === null ? self::usual($area) : Colour::of($coat->colour);
             }
         }
 
@@ -153,15 +150,14 @@ final class Painter
         return Colour::hex(self::BY_MATERIAL[$area->material->value] ?? '#7a7a7a');
     }
 
-    private static function colourOf(Step $step, Mark $mark, Area $area, Colour $base, int $lights): Colour
+    private static function colourOf(Coat $coat, Area $area, Colour $base, int $lights): Colour
     {
-        $own = $step->colour?->colour;
-        if ($own !== null) {
-            return Colour::of($own);
+        if ($coat->colour !== null) {
+            return Colour::of($coat->colour);
         }
         $white = new Colour(0.92, 0.9, 0.84);
 
-        return match ($mark) {
+        return match ($coat->mark) {
             Mark::Undercoat => Colour::hex(self::UNDERCOAT),
             Mark::Wash, Mark::StainShade, Mark::MetalWash, Mark::Recess => $base->times(0.2),
             Mark::DarkLine, Mark::TintedLine, Mark::MetalUnderlay => $base->times(0.08),

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Ordotype\Core\Booth;
 
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Sequencing\Step;
 
 /** Tufts of grass on the ground: blades that stand up over what lies behind them. */
 final readonly class Plants
 {
-    /** @param  list<Step>  $done */
+    /** @param  list<Coat>  $done */
     public function __construct(private SculptForm $form, private array $done, private int $seed)
     {
     }
@@ -22,7 +21,7 @@ final readonly class Plants
      */
     public function grow(array &$red, array &$green, array &$blue): void
     {
-        $planted = array_filter($this->done, fn (Step $s) => Mark::of($s->technique) === Mark::Tufts);
+        $planted = array_filter($this->done, fn (Coat $c) => $c->mark === Mark::Tufts);
         if ($planted === []) {
             return;
         }

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Booth;
 
-use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Extent;
 
-/** One step on one patch: where, in which colour, on top of what. */
+/** One coat on one patch: where, in which colour, on top of what. */
 final readonly class Stroke
 {
     public Masks $masks;
@@ -20,7 +19,7 @@ final readonly class Stroke
      */
     public function __construct(
         public Patch $patch,
-        public Step $step,
+        public Coat $coat,
         public Colour $colour,
         public Colour $base,
         public int $lights,
@@ -35,7 +34,7 @@ final readonly class Stroke
     /** Share of what the technique could cover that its extent lets it: as in the time it takes. */
     public function reach(): float
     {
-        return match ($this->step->extent) {
+        return match ($this->coat->extent) {
             Extent::Full => 1.0,
             Extent::Prominent => 0.6,
             default => 0.28,

@@ -6,6 +6,7 @@ import { checkQuery } from '../../api/work';
 import { useKey } from '../../app/keys';
 import { Top } from '../../app/Top';
 import { Figure } from '../../ui/Figure';
+import { AsPlanned } from './AsPlanned';
 import { stageWords } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
 import { QuestionCard } from './QuestionCard';
@@ -69,6 +70,7 @@ function Looking({ check }: { check: Check }) {
                         Schematic {view}. Look at the model itself, from {check.unit.distance_cm} cm:
                         photographs are not part of this check yet.
                     </p>
+                    <AsPlanned check={check} view={view} />
                     <Flex gap={6} wrap aria-label="Models of the unit">
                         {check.unit.pieces.map((p) => (
                             <span

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { UnitPlan } from '../../api/types';
 import { Chip } from '../../ui/Chip';
 import { Figure } from '../../ui/Figure';
+import { DrawnPlan } from './DrawnPlan';
 import { Swatch } from '../../ui/marks';
 import { word } from '../standard/words';
 
@@ -23,9 +24,9 @@ export function PlanFigure({
     names: Names | null;
     setNames: (names: Names) => void;
 }) {
-    const [view, setView] = useState<'front' | 'back' | 'picture'>('front');
+    const [view, setView] = useState<'front' | 'back' | 'drawn' | 'picture'>('front');
     const shown = data.figure.find((f) => f.key === lit) ?? null;
-    const views = ['front', 'back', ...(data.reference ? (['picture'] as const) : [])] as const;
+    const views = ['front', 'back', 'drawn', ...(data.reference ? (['picture'] as const) : [])] as const;
     return (
         <section className="card pad plan-figure">
             <div className="chips mb-8">
@@ -37,6 +38,8 @@ export function PlanFigure({
             </div>
             {view === 'picture' && data.reference ? (
                 <Image src={`/api/v1/pictures/${data.reference}`} alt="The client’s reference picture" />
+            ) : view === 'drawn' ? (
+                <DrawnPlan data={data} />
             ) : (
                 <Figure
                     areas={data.figure}

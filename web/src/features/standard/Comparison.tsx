@@ -1,6 +1,8 @@
 import type { ComparedRung, Comparison as Sheet } from '../../api/types';
 import css from './Comparison.module.css';
+import { Divide } from './Divide';
 import { MarkedFigure } from './MarkedFigure';
+import { Drawn } from '../../ui/Drawn';
 import { moneyRange } from '../../ui/money';
 
 /** Lines of what one does not get before the rest is only counted. */
@@ -25,6 +27,7 @@ export function Comparison({ sheet, prices }: { sheet: Sheet; prices: boolean })
                     />
                 ))}
             </div>
+            <Divide sheet={sheet} />
         </div>
     );
 }
@@ -46,7 +49,15 @@ function Card({
         <section className={css.card} aria-label={r.name} style={{ '--step': step }}>
             <h3 className={css.name}>{r.name}</h3>
             <p className={css.intent}>{r.intent}</p>
-            <MarkedFigure sheet={sheet} rung={r} />
+            {r.drawn.front === undefined ? (
+                <MarkedFigure sheet={sheet} rung={r} />
+            ) : (
+                <Drawn
+                    address={r.drawn.front}
+                    alt={`${sheet.sculpt} at ${r.name}`}
+                    instead={<MarkedFigure sheet={sheet} rung={r} />}
+                />
+            )}
             <p className={css.seen}>Made to be seen from {r.distance_cm} cm</p>
             <List title={below ? `All of ${below.name}, and` : 'What you get'} lines={r.adds} />
             {r.loses.length > 0 && <List title="In its place goes" lines={r.loses} quiet />}

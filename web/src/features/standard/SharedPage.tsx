@@ -29,8 +29,8 @@ export default function SharedPage() {
             </Flex>
             <Comparison sheet={query.data} prices />
             <p className="small soft">
-                Prices are ranges and not binding until the studio has confirmed an order. The drawings are
-                schematic: they mark what is done, not how it will look.
+                Prices are ranges and not binding until the studio has confirmed an order. The figures are
+                drawn from the studio’s standard in the order’s colours; they are not photographs.
             </p>
         </main>
     );

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use App\Exceptions\PictureGone;
+use App\Jobs\DrawPicture;
+use App\Models\Drawing;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
+use Ordotype\Core\Format\BoothFormat;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sculpt\View;
+use Throwable;
+
+/**
+ * Drawings of the booth: named by the hash of all they depend on, drawn by the worker when somebody first looks, and
+ * never twice. Who was given an address may see what is there, signed in or not.
+ */
+final class Drawings
+{
+    public const QUEUE = 'pictures';
+
+    /** Pixels across, in the application. */
+    private const WIDTH = 720;
+
+    public function __construct(private readonly Booth $booth)
+    {
+    }
+
+    /** Where a drawing is to be had; nothing is drawn yet. */
+    public function address(BoothRequest $request): string
+    {
+        $spec = Json::encode(BoothFormat::write($request));
+        $hash = hash('sha256', $spec);
+        if (! Drawing::query()->whereKey($hash)->exists()) {
+            DB::table('drawings')->insertOrIgnore(['hash' => $hash, 'spec' => $spec, 'state' => 'known']);
+        }
+
+        return "$hash/".self::key($hash);
+    }
+
+    /**
+     * A plan in every view that has outlines, as far as its passes are done.
+     *
+     * @param  int|null  $passes  the first so many; null: all
+     * @return array<string, string> addresses by view
+     */
+    public function views(Plan $plan, ?int $passes = null, int $seed = 1): array
+    {
+        $done = [];
+        foreach (array_slice($plan->work->passes, 0, $passes) as $pass) {
+            foreach ($pass->steps as $i) {
+                $done[] = $plan->work->steps[$i];
+            }
+        }
+        $views = [];
+        foreach (Booth::VIEWS as $view) {
+            if (self::isOutlined($plan->request->sculpt, $view)) {
+                $request = new BoothRequest($plan->request->sculpt, Coat::all($done), $view, self::WIDTH, $seed);
+                $views[$view->value] = $this->address($request);
+            }
+        }
+
+        return $views;
+    }
+
+    private static function isOutlined(Sculpt $sculpt, View $view): bool
+    {
+        return array_filter($sculpt->areas, fn (Area $a) => ($a->outline[$view->value] ?? []) !== []) !== [];
+    }
+
+    public static function key(string $hash): string
+    {
+        $secret = config('app.key');
+
+        return substr(hash_hmac('sha256', "drawing $hash", is_string($secret) ? $secret : ''), 0, 32);
+    }
+
+    /** Has it drawn, unless it is or is being. */
+    public function want(Drawing $drawing): void
+    {
+        $isNew = Drawing::query()
+            ->whereKey($drawing->hash)
+            ->whereIn('state', ['known', 'failed'])
+            ->update(['state' => 'waiting', 'asked_at' => now()]);
+        if ($isNew === 1) {
+            DrawPicture::dispatch($drawing->hash)->onQueue(self::QUEUE);
+        }
+        $drawing->refresh();
+    }
+
+    /** How many are drawn before it. */
+    public function before(Drawing $drawing): int
+    {
+        return Drawing::query()
+            ->whereIn('state', ['waiting', 'drawing'])
+            ->where('asked_at', '<', $drawing->asked_at)
+            ->count();
+    }
+
+    public function draw(string $hash): void
+    {
+        $drawing = Drawing::query()->findOrFail($hash);
+        if ($drawing->state === 'ready') {
+            return;
+        }
+        $drawing->update(['state' => 'drawing']);
+        $png = Png::of($this->booth->draw(BoothFormat::read(Json::decode($drawing->spec))));
+        Storage::disk()->put(self::path($hash), $png);
+        $drawing->update(['state' => 'ready', 'bytes' => strlen($png), 'ready_at' => now()]);
+    }
+
+    public function gaveUp(string $hash, ?Throwable $why): void
+    {
+        Drawing::query()->whereKey($hash)->update(['state' => 'failed']);
+        if ($why !== null) {
+            report($why);
+        }
+    }
+
+    public function read(Drawing $drawing): string
+    {
+        return Storage::disk()->get(self::path($drawing->hash)) ?? throw new PictureGone();
+    }
+
+    private static function path(string $hash): string
+    {
+        return 'booth/'.substr($hash, 0, 2)."/$hash.png";
+    }
+}

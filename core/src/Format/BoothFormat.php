@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Format;
+
+use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
+use Ordotype\Core\Booth\Mark;
+use Ordotype\Core\Booth\PlantedFault;
+use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\Extent;
+use stdClass;
+
+/** All that a drawing depends on, as JSON: two requests with the same text give the same picture. */
+final class BoothFormat
+{
+    /** Raised whenever the booth draws differently, so that nothing old is shown for new. */
+    public const VERSION = 1;
+
+    public static function write(BoothRequest $request): stdClass
+    {
+        return (object) [
+            'booth' => self::VERSION,
+            'sculpt' => SculptFormat::write($request->sculpt),
+            'view' => $request->view->value,
+            'width' => $request->width,
+            'seed' => $request->seed,
+            'coats' => array_map(
+                fn (Coat $c): stdClass => (object) [
+                    'area' => $c->area,
+                    'mark' => $c->mark->value,
+                    'extent' => $c->extent->value,
+                    'colour' => $c->colour?->hex(),
+                    'base' => $c->isBase,
+                ],
+                $request->done,
+            ),
+            'faults' => array_map(
+                fn (PlantedFault $f): stdClass => (object) ['key' => $f->key, 'area' => $f->area, 'size' => $f->size],
+                $request->faults,
+            ),
+        ];
+    }
+
+    /** @throws FormatException when it is not what {@see write} gave */
+    public static function read(mixed $document): BoothRequest
+    {
+        $problems = new Problems();
+        $root = Node::root($document, $problems);
+        $coats = array_map(
+            fn (Node $c): Coat => new Coat(
+                $c->stringOrNull('area'),
+                $c->enum('mark', Mark::class),
+                Extent::from($c->int('extent', 0, 3)),
+                $c->isNull('colour') ? null : Srgb::fromHex($c->string('colour')),
+                $c->bool('base'),
+            ),
+            $root->list('coats'),
+        );
+        $faults = array_map(
+            fn (Node $f): PlantedFault => new PlantedFault(
+                $f->string('key'),
+                $f->string('area'),
+                $f->isNull('size') ? null : $f->number('size', 0.0, 1000.0),
+            ),
+            $root->list('faults'),
+        );
+        $request = new BoothRequest(
+            SculptFormat::read($root->get('sculpt')->value),
+            $coats,
+            $root->enum('view', View::class),
+            $root->int('width', Booth::LEAST, Booth::MOST),
+            $root->int('seed', 0),
+            $faults,
+        );
+        $problems->refuse();
+
+        return $request;
+    }
+}
