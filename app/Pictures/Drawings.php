@@ -28,6 +28,9 @@ final class Drawings
 {
     public const QUEUE = 'pictures';
 
+    /** Milliseconds too: many are asked for at once. */
+    private const MOMENT = 'Y-m-d H:i:s.v';
+
     /** Pixels across, in the application. */
     private const WIDTH = 720;
 
@@ -90,7 +93,7 @@ final class Drawings
         $isNew = Drawing::query()
             ->whereKey($drawing->hash)
             ->whereIn('state', ['known', 'failed'])
-            ->update(['state' => 'waiting', 'asked_at' => now()]);
+            ->update(['state' => 'waiting', 'asked_at' => now()->format(self::MOMENT)]);
         if ($isNew === 1) {
             DrawPicture::dispatch($drawing->hash)->onQueue(self::QUEUE);
         }
@@ -102,7 +105,7 @@ final class Drawings
     {
         return Drawing::query()
             ->whereIn('state', ['waiting', 'drawing'])
-            ->where('asked_at', '<', $drawing->asked_at)
+            ->where('asked_at', '<', $drawing->asked_at?->format(self::MOMENT))
             ->count();
     }
 

@@ -67,7 +67,7 @@ final class Carving
             $area->material === Material::Eye, $area->material === Material::Parchment => [],
             $area->material === Material::Skin && $this->eyes !== [] => [$this->face()],
             $area->material === Material::Skin && $area->key === 'hands' => [$this->fingers()],
-            $area->material === Material::Wood => [$this->bark(0.05), $this->grain(0.03, 1.1)],
+            $area->material === Material::Wood => [$this->bark(0.03), $this->grain(0.03, 1.1)],
             $area->material === Material::ScaleChitin => [$this->scales()],
             $hard(Relief::SoftFolds) => [$this->folds($folds, min(0.55, 0.06 * $mm)), $this->grain(0.006, 3.1)],
             $hard(Relief::FineTexture) => [$this->grain(0.07, 2.2)],

@@ -16,11 +16,14 @@ final class Coats
     public static function lay(Mark $mark, Stroke $s): void
     {
         match ($mark) {
-            Mark::Undercoat => self::undercoat($s),
+            Mark::Undercoat => self::undercoat($s, 0.0, 0.0),
+            Mark::CanUndercoat => self::undercoat($s, 0.05, 0.0),
+            Mark::BrushedUndercoat => self::undercoat($s, 0.0, 0.09),
             Mark::ValueSketch => $s->patch->paint(Colour::hex('#d9d7d0'), $s->masks->ramp(0.35, 0.95, 0.9)),
             Mark::ValueDrybrush => $s->patch->paint(Colour::hex('#c9c6bd'), $s->masks->above(0.55, 0.12, 0.3, 0.75)),
             Mark::ValueWash => $s->patch->stain(Colour::hex('#2c2824'), $s->masks->gathered(0.6, 0.85)),
-            Mark::Cover, Mark::LightUnderlay => self::cover($s, 1.0),
+            Mark::Cover => self::cover($s, 1.0),
+            Mark::LightUnderlay => $s->patch->paint($s->colour, $s->masks->above(0.0, 0.5, 0.5, 0.94)),
             Mark::SprayedCover => self::cover($s, 0.985),
             Mark::ThinCover, Mark::PickOut => self::thin($s),
             Mark::ShadedCover => self::shaded($s),
@@ -49,11 +52,18 @@ final class Coats
         return $s->from($lights[min($s->lights, count($lights) - 1)]);
     }
 
-    private static function undercoat(Stroke $s): void
+    /** Smooth from an airbrush, faintly grainy from a can, streaked by a brush. */
+    private static function undercoat(Stroke $s, float $grain, float $streaks): void
     {
         $s->patch->paint($s->colour, $s->masks->all(1.0));
-        foreach ($s->patch->bare as $k => $_) {
+        foreach ($s->patch->fine as $k => $fine) {
+            $s->patch->r[$k] *= 1 + $grain * $fine;
+            $s->patch->g[$k] *= 1 + $grain * $fine;
+            $s->patch->b[$k] *= 1 + $grain * $fine;
             $s->patch->bare[$k] = 1.0;
+        }
+        if ($streaks > 0.0) {
+            self::streaks($s, $streaks);
         }
     }
 

@@ -221,8 +221,8 @@ final readonly class Faults
 
     private function frost(): void
     {
-        $spots = $this->masks->spots(new Noise($this->seed + 7), 1.4, -0.5, 0.9);
-        $this->patch->paint(new Colour(0.72, 0.73, 0.74), array_map(fn (float $a) => 0.34 * $a, $spots));
+        $spots = $this->masks->spots(new Noise($this->seed + 7), 0.45, -0.9, 1.4);
+        $this->patch->paint(new Colour(0.72, 0.73, 0.74), array_map(fn (float $a) => 0.38 * $a, $spots));
     }
 
     /** The seam of the mould, from top to bottom beside the middle. */
@@ -252,8 +252,8 @@ final readonly class Faults
 
     private function patchy(): void
     {
-        $spots = $this->masks->spots(new Noise($this->seed + 11), 0.8, 0.0, 0.25);
-        $this->patch->paint(Colour::hex(Painter::UNDERCOAT), array_map(fn (float $a) => 0.55 * $a, $spots));
+        $spots = $this->masks->spots(new Noise($this->seed + 11), 0.5, 0.0, 0.5);
+        $this->patch->paint(Colour::hex(Painter::UNDERCOAT), array_map(fn (float $a) => 0.4 * $a, $spots));
     }
 
     private function brighter(): void

@@ -82,11 +82,13 @@ enum Mark: string
     case ValueDrybrush = 'value_drybrush';
     case ValueWash = 'value_wash';
     case Undercoat = 'undercoat';
+    case CanUndercoat = 'can_undercoat';
+    case BrushedUndercoat = 'brushed_undercoat';
 
     private const BY_KEY = [
-        'prime_can' => self::Undercoat,
+        'prime_can' => self::CanUndercoat,
         'prime_airbrush' => self::Undercoat,
-        'prime_brush' => self::Undercoat,
+        'prime_brush' => self::BrushedUndercoat,
         'value_sketch' => self::ValueSketch,
         'value_drybrush' => self::ValueDrybrush,
         'value_wash' => self::ValueWash,

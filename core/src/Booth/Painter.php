@@ -158,7 +158,7 @@ final class Painter
         $white = new Colour(0.92, 0.9, 0.84);
 
         return match ($coat->mark) {
-            Mark::Undercoat => Colour::hex(self::UNDERCOAT),
+            Mark::Undercoat, Mark::CanUndercoat, Mark::BrushedUndercoat => Colour::hex(self::UNDERCOAT),
             Mark::Wash, Mark::StainShade, Mark::MetalWash, Mark::Recess => $base->times(0.2),
             Mark::DarkLine, Mark::TintedLine, Mark::MetalUnderlay => $base->times(0.08),
             Mark::LightUnderlay => Colour::hex('#c9c6bd'),

@@ -1,15 +1,32 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { Spin } from 'antd';
+import { Image, Spin } from 'antd';
 import { drawingQuery, pictureOf } from '../api/drawings';
 import css from './Drawn.module.css';
 
-/** A drawing of the booth; until it is drawn, what stands in for it. */
-export function Drawn({ address, alt, instead }: { address: string; alt: string; instead: ReactNode }) {
+/** A drawing of the booth; until it is drawn, what stands in for it. It can be looked at large, unless it is `still`. */
+export function Drawn({
+    address,
+    alt,
+    instead,
+    still = false,
+}: {
+    address: string;
+    alt: string;
+    instead: ReactNode;
+    still?: boolean;
+}) {
     const query = useQuery(drawingQuery(address));
     const state = query.data?.state;
     if (state === 'ready') {
-        return <img className={css.picture} src={pictureOf(address)} alt={`${alt}, drawn`} />;
+        return (
+            <Image
+                className={css.picture}
+                src={pictureOf(address)}
+                alt={`${alt}, drawn`}
+                preview={still ? false : { mask: 'look at it large' }}
+            />
+        );
     }
     const failed = query.isError || state === 'failed';
     const before = query.data?.before ?? 0;

@@ -38,24 +38,35 @@ export function Divide({ sheet }: { sheet: Comparison }) {
                 )}
             </Flex>
             <div className={css.both}>
-                <div className={css.stage}>
-                    <Picture rung={other} view={view} />
-                    <div className={css.upper} style={{ clipPath: `inset(0 ${100 - at}% 0 0)` }}>
-                        <Picture rung={one} view={view} />
+                <div>
+                    <div
+                        className={css.stage}
+                        onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
+                        onPointerMove={(e) => {
+                            if (!e.currentTarget.hasPointerCapture(e.pointerId)) return;
+                            const box = e.currentTarget.getBoundingClientRect();
+                            const share = (100 * (e.clientX - box.left)) / box.width;
+                            setAt(Math.min(100, Math.max(0, share)));
+                        }}
+                    >
+                        <Picture rung={other} view={view} />
+                        <div className={css.upper} style={{ clipPath: `inset(0 ${100 - at}% 0 0)` }}>
+                            <Picture rung={one} view={view} />
+                        </div>
+                        <div className={css.line} style={{ left: `${at}%` }} aria-hidden="true" />
+                        <span className={css.left}>{one.name}</span>
+                        <span className={css.right}>{other.name}</span>
                     </div>
-                    <div className={css.line} style={{ left: `${at}%` }} aria-hidden="true" />
-                    <span className={css.left}>{one.name}</span>
-                    <span className={css.right}>{other.name}</span>
+                    <Slider
+                        className="no-print"
+                        value={at}
+                        onChange={setAt}
+                        tooltip={{ formatter: null }}
+                        ariaLabelForHandle="Where the divide stands"
+                    />
                 </div>
                 <Details sheet={sheet} view={view} rungs={[one, other]} />
             </div>
-            <Slider
-                className="no-print"
-                value={at}
-                onChange={setAt}
-                tooltip={{ formatter: null }}
-                ariaLabelForHandle="Where the divide stands"
-            />
         </section>
     );
 }
@@ -63,7 +74,14 @@ export function Divide({ sheet }: { sheet: Comparison }) {
 function Picture({ rung, view }: { rung: ComparedRung; view: View }) {
     const address = rung.drawn[view] ?? rung.drawn.front;
     if (address === undefined) return null;
-    return <Drawn address={address} alt={`${rung.name}, ${view}`} instead={<div className={css.blank} />} />;
+    return (
+        <Drawn
+            still
+            address={address}
+            alt={`${rung.name}, ${view}`}
+            instead={<div className={css.blank} />}
+        />
+    );
 }
 
 /** What is worth a closer look: the face, something hard-edged, the ground. */
@@ -87,7 +105,7 @@ function Details({ sheet, view, rungs }: { sheet: Comparison; view: View; rungs:
                         <div className={css.pair}>
                             {rungs.map((r) => (
                                 <div key={r.key} className={css.crop}>
-                                    <div style={cropOf(area.outline[view] ?? [])}>
+                                    <div style={cropOf(area.outline[view] ?? [], sheet.frame_mm)}>
                                         <Picture rung={r} view={view} />
                                     </div>
                                 </div>
@@ -103,15 +121,22 @@ function Details({ sheet, view, rungs }: { sheet: Comparison; view: View; rungs:
     );
 }
 
-/** A picture enlarged so that the rings of an area fill a square crop. */
-function cropOf(rings: number[][][]) {
+/** Width by height of a crop. */
+const CROP = 16 / 10;
+
+/** A picture enlarged so that the rings of an area fill a crop, and never past the picture's edge. */
+function cropOf(rings: number[][][], frame: number[]) {
     const xs = rings.flatMap((ring) => ring.map((p) => p[0] ?? 0));
     const ys = rings.flatMap((ring) => ring.map((p) => p[1] ?? 0));
     const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
     const zoom = Math.min(4.5, Math.max(1.2, 0.8 / Math.max(x1 - x0, 1e-3)));
+    const [w = 3, h = 4] = frame;
+    const tall = (zoom * h * CROP) / w;
+    const within = (middle: number, size: number) =>
+        Math.min(1 - 0.5 / size, Math.max(0.5 / size, middle)) * 100;
     return {
         width: `${zoom * 100}%`,
-        transform: `translate(${-((x0 + x1) / 2) * 100}%, ${-((y0 + y1) / 2) * 100}%)`,
+        transform: `translate(${-within((x0 + x1) / 2, zoom)}%, ${-within((y0 + y1) / 2, tall)}%)`,
         position: 'absolute' as const,
         left: '50%',
         top: '50%',

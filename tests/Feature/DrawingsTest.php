@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Jobs\DrawPicture;
+use App\Models\Drawing;
+use App\Pictures\Drawings;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
+use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
+use Ordotype\Core\Booth\Mark;
+use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Standard\Extent;
+use Tests\Support\Demo;
+
+/** Drawings are made when somebody looks, once, and shown to whoever was given their address. */
+final class DrawingsTest extends StudioTestCase
+{
+    public function test_a_drawing_is_made_once_and_had_by_its_address_alone(): void
+    {
+        Storage::fake();
+        $drawings = app(Drawings::class);
+        $address = $drawings->address(self::small());
+        self::assertSame($address, $drawings->address(self::small()), 'the same picture has the same address');
+        [$hash, $key] = explode('/', $address);
+        self::assertSame('known', Drawing::query()->findOrFail($hash)->state, 'nothing is drawn before somebody looks');
+        $this->api(null, 'GET', "drawn/$address/picture", null, 404);
+        $this->api(null, 'GET', "drawn/$hash/".str_repeat('0', 32), null, 404);
+        $this->api(null, 'GET', 'drawn/'.str_repeat('0', 64)."/$key", null, 404);
+        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'ready', 'before' => 0]);
+        $picture = $this->get("/api/v1/drawn/$address/picture")->assertOk();
+        self::assertSame('image/png', $picture->headers->get('Content-Type'));
+        $png = (string) $picture->getContent();
+        $image = imagecreatefromstring($png);
+        self::assertNotFalse($image);
+        self::assertSame([120, 160], [imagesx($image), imagesy($image)]);
+        self::assertStringContainsString('Not a photograph', $png);
+        $ready = Drawing::query()->findOrFail($hash)->ready_at;
+        $this->api(null, 'GET', "drawn/$address", null, 200);
+        self::assertEquals($ready, Drawing::query()->findOrFail($hash)->ready_at, 'drawn a second time');
+        self::assertSame(strlen($png), Drawing::query()->findOrFail($hash)->bytes);
+    }
+
+    public function test_many_who_look_have_it_drawn_once_and_what_failed_is_tried_again(): void
+    {
+        Storage::fake();
+        Queue::fake();
+        $address = app(Drawings::class)->address(self::small());
+        $other = app(Drawings::class)->address(self::small(7));
+        [$hash] = explode('/', $address);
+        foreach ([1, 2, 3] as $_) {
+            $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'waiting', 'before' => 0]);
+        }
+        Queue::assertPushedOn(Drawings::QUEUE, DrawPicture::class);
+        Queue::assertPushed(DrawPicture::class, 1);
+        $this->api(null, 'GET', "drawn/$other", null, 200)->assertJson(['state' => 'waiting', 'before' => 1]);
+        (new DrawPicture($hash))->failed(null);
+        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'waiting']);
+        Queue::assertPushed(DrawPicture::class, 3);
+    }
+
+    public function test_the_sheet_a_link_and_a_plan_say_where_drawings_are(): void
+    {
+        Queue::fake();
+        $sheet = $this->api('lead', 'GET', 'standard/comparison?sculpt=sluice-warden', null, 200);
+        $drawn = array_column($sheet->json('rungs'), 'drawn');
+        self::assertCount(5, array_unique(array_column($drawn, 'front')));
+        self::assertCount(5, array_unique(array_column($drawn, 'back')));
+        $secret = basename(
+            $this->api('lead', 'POST', 'shares', ['sculpt' => 'sluice-warden', 'prices' => false, 'days' => 3], 201)
+                ->json('path'),
+        );
+        $shared = $this->api(null, 'GET', "shared/$secret", null, 200);
+        self::assertSame($drawn, array_column($shared->json('rungs'), 'drawn'));
+        $this->api(null, 'GET', "drawn/{$drawn[0]['front']}", null, 200)->assertJson(['state' => 'waiting']);
+        $unit = $this->unit('26-041');
+        $finished = $this->api('painter', 'GET', "units/$unit->id/drawn", null, 200);
+        $half = $this->api('painter', 'GET', "units/$unit->id/drawn?passes=5", null, 200);
+        $other = $this->api('painter', 'GET', "units/$unit->id/drawn?piece=2", null, 200);
+        self::assertGreaterThan(10, $finished->json('passes'));
+        $addresses = [$finished->json('drawn.front'), $half->json('drawn.front'), $other->json('drawn.front')];
+        self::assertCount(3, array_unique($addresses));
+        $this->api('painter', 'GET', "units/$unit->id/drawn?passes=-1", null, 422);
+        Queue::assertPushed(DrawPicture::class, 1);
+    }
+
+    private static function small(int $seed = 1): BoothRequest
+    {
+        $coats = [
+            new Coat(null, Mark::Undercoat, Extent::Full, null, false),
+            new Coat('coat', Mark::Cover, Extent::Full, Srgb::fromHex('#31665a'), true),
+        ];
+
+        return new BoothRequest(Demo::sculpt(), $coats, width: 120, seed: $seed);
+    }
+}
