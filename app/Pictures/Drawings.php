@@ -31,8 +31,10 @@ final class Drawings
     /** Milliseconds too: many are asked for at once. */
     private const MOMENT = 'Y-m-d H:i:s.v';
 
-    /** Pixels across, in the application. */
-    private const WIDTH = 720;
+    /** Pixels across, in the application; beside a line of a list. */
+    public const WIDTH = 720;
+
+    public const THUMB = 240;
 
     public function __construct(private readonly Booth $booth)
     {
@@ -56,7 +58,7 @@ final class Drawings
      * @param  int|null  $passes  the first so many; null: all
      * @return array<string, string> addresses by view
      */
-    public function views(Plan $plan, ?int $passes = null, int $seed = 1): array
+    public function views(Plan $plan, ?int $passes = null, int $seed = 1, int $width = self::WIDTH): array
     {
         $done = [];
         foreach (array_slice($plan->work->passes, 0, $passes) as $pass) {
@@ -64,11 +66,20 @@ final class Drawings
                 $done[] = $plan->work->steps[$i];
             }
         }
+
+        return $this->inViews($plan->request->sculpt, Coat::all($done), $seed, $width);
+    }
+
+    /**
+     * @param  list<Coat>  $coats
+     * @return array<string, string> addresses by view
+     */
+    public function inViews(Sculpt $sculpt, array $coats, int $seed = 1, int $width = self::WIDTH): array
+    {
         $views = [];
         foreach (Booth::VIEWS as $view) {
-            if (self::isOutlined($plan->request->sculpt, $view)) {
-                $request = new BoothRequest($plan->request->sculpt, Coat::all($done), $view, self::WIDTH, $seed);
-                $views[$view->value] = $this->address($request);
+            if (self::isOutlined($sculpt, $view)) {
+                $views[$view->value] = $this->address(new BoothRequest($sculpt, $coats, $view, $width, $seed));
             }
         }
 
@@ -87,9 +98,12 @@ final class Drawings
         return substr(hash_hmac('sha256', "drawing $hash", is_string($secret) ? $secret : ''), 0, 32);
     }
 
-    /** Has it drawn, unless it is or is being. */
+    /** Has it drawn, unless it is or is being; again where its file is gone, as after a restore. */
     public function want(Drawing $drawing): void
     {
+        if ($drawing->state === 'ready' && ! Storage::disk()->exists(self::path($drawing->hash))) {
+            $drawing->update(['state' => 'known']);
+        }
         $isNew = Drawing::query()
             ->whereKey($drawing->hash)
             ->whereIn('state', ['known', 'failed'])

@@ -8,6 +8,7 @@ use App\Models\Order;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\Unit;
+use App\Pictures\Drawings;
 use App\Repositories\Amendments;
 use App\Repositories\Standards;
 use App\Studio\UnitPlans;
@@ -27,6 +28,7 @@ final class OrderShown
         private readonly UnitPlans $plans,
         private readonly Amendments $amendments,
         private readonly OrderBrief $brief,
+        private readonly Drawings $drawings,
     ) {
     }
 
@@ -90,6 +92,7 @@ final class OrderShown
             'minutes' => round($plan->minutes() / max(1, $unit->standing()->count()), 1),
             'setup' => round($plan->setupMinutes(), 1),
             'conflicts' => count($plan->conflicts()),
+            'drawn' => (object) $this->drawings->views($plan->plain(), width: Drawings::THUMB),
             'agreed' => $this->amendments->agreedPrices($unit),
             'price' => $price,
         ];

@@ -6,8 +6,10 @@ namespace App\Queries;
 
 use App\Models\Order;
 use App\Models\Sculpt as SculptRow;
+use App\Pictures\Drawings;
 use App\Repositories\Colours;
 use App\Repositories\Figures;
+use Ordotype\Core\Booth\Coat;
 use Ordotype\Core\Colour\AreaColours;
 use Ordotype\Core\Colour\Paint;
 use Ordotype\Core\Colour\Pot;
@@ -24,16 +26,20 @@ final class SchemeOnFigures
 {
     private const MOST_FIGURES = 24;
 
-    public function __construct(private readonly Colours $colours, private readonly Figures $figures)
-    {
+    public function __construct(
+        private readonly Colours $colours,
+        private readonly Figures $figures,
+        private readonly Drawings $drawings,
+    ) {
     }
 
     /**
      * @param  Order|null  $order  whose figures; null: those of the studio
+     * @param  bool  $drawn  whether drawings are told of: not of a scheme that is still being tried
      * @return array{slots: list<array<string, mixed>>, figures: list<array<string, mixed>>,
      *     paints: list<array{name: string, hex: string}>}
      */
-    public function of(Scheme $scheme, ?Order $order): array
+    public function of(Scheme $scheme, ?Order $order, bool $drawn = false): array
     {
         $shelf = $this->colours->shelf();
         $sculpts = $this->sculpts($order);
@@ -43,7 +49,14 @@ final class SchemeOnFigures
                 fn (SlotCheck $s) => self::slot($s, $shelf),
                 SlotCheck::all($scheme, $sculpts, $shelf),
             ),
-            'figures' => array_map(fn (Sculpt $s) => self::figure($s, $scheme, $shelf), $sculpts),
+            'figures' => array_map(
+                fn (Sculpt $s) => self::figure($s, $scheme, $shelf) + [
+                    'drawn' => (object) ($drawn
+                        ? $this->drawings->inViews($s, Coat::inScheme($s, $scheme, $shelf))
+                        : []),
+                ],
+                $sculpts,
+            ),
             'paints' => array_map(fn (Paint $p) => ['name' => $p->name, 'hex' => $p->colour->hex()], $shelf->paints),
         ];
     }

@@ -38,7 +38,7 @@ final class SchemeShown
             'versions' => $this->versions($scheme),
             'orders' => $this->orders($scheme),
             'tests' => $this->tests($scheme),
-        ] + $this->onFigures->of($this->colours->scheme($scheme) ?? new CoreScheme('', [], []), $order);
+        ] + $this->onFigures->of($this->colours->scheme($scheme) ?? new CoreScheme('', [], []), $order, drawn: true);
     }
 
     /** @return list<array<string, mixed>> the newest first */

@@ -42,6 +42,10 @@ final class DrawingsTest extends StudioTestCase
         $this->api(null, 'GET', "drawn/$address", null, 200);
         self::assertEquals($ready, Drawing::query()->findOrFail($hash)->ready_at, 'drawn a second time');
         self::assertSame(strlen($png), Drawing::query()->findOrFail($hash)->bytes);
+        Storage::disk()->deleteDirectory('booth');
+        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'ready']);
+        $again = $this->get("/api/v1/drawn/$address/picture")->assertOk();
+        self::assertSame($png, (string) $again->getContent(), 'what was lost is drawn again, the same');
     }
 
     public function test_many_who_look_have_it_drawn_once_and_what_failed_is_tried_again(): void

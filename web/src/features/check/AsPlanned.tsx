@@ -4,6 +4,7 @@ import { saysWhy } from '../../api/client';
 import { drawnUnitQuery } from '../../api/drawings';
 import type { Check } from '../../api/types';
 import { Chip } from '../../ui/Chip';
+import { AtDistance } from '../../ui/AtDistance';
 import { Drawn } from '../../ui/Drawn';
 import { Says } from '../../ui/Says';
 
@@ -24,6 +25,14 @@ export function AsPlanned({ check, view }: { check: Check; view: string }) {
             {open && address !== undefined && (
                 <div className="mt-8">
                     <Drawn key={address} address={address} alt={check.unit.sculpt} instead={null} />
+                    <div className="mt-8">
+                        <AtDistance
+                            address={address}
+                            alt={check.unit.sculpt}
+                            widthMm={check.unit.frame_mm[0] ?? 60}
+                            distanceCm={check.unit.distance_cm}
+                        />
+                    </div>
                 </div>
             )}
         </div>

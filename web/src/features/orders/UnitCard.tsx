@@ -1,8 +1,10 @@
 import { Flex } from 'antd';
 import type { Order, UnitBrief } from '../../api/types';
+import { Drawn } from '../../ui/Drawn';
 import { LinkButton } from '../../ui/LinkButton';
 import { minutes, StageStrip, TierMark } from '../../ui/marks';
 import { money, moneyRange } from '../../ui/money';
+import css from './Orders.module.css';
 
 /** A number of models of one figure at one tier: where they stand, what they take, what they cost. */
 export function UnitCard({
@@ -19,6 +21,11 @@ export function UnitCard({
     return (
         <section className="card pad" aria-label={`${unit.pieces.length} × ${unit.sculpt}`}>
             <Flex gap={12} align="center">
+                {plan?.drawn.front !== undefined && (
+                    <div className={css.thumb}>
+                        <Drawn address={plan.drawn.front} alt={unit.sculpt} instead={null} />
+                    </div>
+                )}
                 {tier && <TierMark order={tier.order} status={tier.status} />}
                 <div className="grow">
                     <h2>

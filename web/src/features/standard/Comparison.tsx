@@ -2,6 +2,7 @@ import type { ComparedRung, Comparison as Sheet } from '../../api/types';
 import css from './Comparison.module.css';
 import { Divide } from './Divide';
 import { MarkedFigure } from './MarkedFigure';
+import { AtDistance } from '../../ui/AtDistance';
 import { Drawn } from '../../ui/Drawn';
 import { moneyRange } from '../../ui/money';
 
@@ -59,6 +60,16 @@ function Card({
                 />
             )}
             <p className={css.seen}>Made to be seen from {r.distance_cm} cm</p>
+            {r.drawn.front !== undefined && (
+                <div className="no-print">
+                    <AtDistance
+                        address={r.drawn.front}
+                        alt={`${sheet.sculpt} at ${r.name}`}
+                        widthMm={sheet.frame_mm[0] ?? 60}
+                        distanceCm={r.distance_cm}
+                    />
+                </div>
+            )}
             <List title={below ? `All of ${below.name}, and` : 'What you get'} lines={r.adds} />
             {r.loses.length > 0 && <List title="In its place goes" lines={r.loses} quiet />}
             {r.not_here.length > 0 && (
