@@ -36,6 +36,7 @@ final class BenchCommand extends CoreCommand
         {--sculpt=database/demo/sculpts/lantern-provost.json : figure whose areas are repeated}
         {--runs=7 : how often each is measured; the median is printed}
         {--growth : instead, check 10 000 clauses and plan with 300 techniques more}
+        {--booth : instead, draw pictures of the figure at the tier}
         {--plot= : file for a drawing of the growth, as SVG}
         {--json : print figures instead of tables}';
 
@@ -49,6 +50,12 @@ final class BenchCommand extends CoreCommand
         $sculpt = $this->sculpt(self::path($this->needed('sculpt')));
         if ($this->option('growth') === true) {
             return $this->growth($sculpt, $tier);
+        }
+        if ($this->option('booth') === true) {
+            $plan = $this->planner()->plan(new PlanRequest($standard, $tier, $sculpt));
+            array_map($this->line(...), ['JIT '.(self::opcache('jit', 'on') ? 'on' : 'off'), ...BoothBench::lines($plan)]);
+
+            return self::SUCCESS;
         }
         $runs = $this->wholeNumber('runs', 1, 1000);
         $rows = [];

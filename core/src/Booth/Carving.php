@@ -72,7 +72,7 @@ final class Carving
             $hard(Relief::SoftFolds) => [$this->folds($folds, min(0.55, 0.06 * $mm)), $this->grain(0.006, 3.1)],
             $hard(Relief::FineTexture) => [$this->grain(0.07, 2.2)],
             $area->isMetal() => [$this->grain(0.008, 3.0)],
-            $hard(Relief::Organic) => [$this->grain(0.10, 0.55), $this->grain(0.03, 1.8)],
+            $hard(Relief::Organic) => [$this->grain(0.05, 0.55), $this->grain(0.02, 1.8)],
             default => [$this->grain(0.03, 0.9)],
         };
 
@@ -122,10 +122,12 @@ final class Carving
     private function scales(): callable
     {
         return function (float $mx, float $my): float {
-            $row = floor($my / 1.1);
-            $u = $mx / 1.3 + 0.5 * fmod(abs($row), 2.0) + 0.2 * $this->noise->at($mx * 0.4, $my * 0.4);
+            // Rows that wander, and scales that are not all as large.
+            $v = $my / 1.1 + 0.9 * $this->noise->at($mx * 0.16, $my * 0.16 + 11);
+            $row = floor($v);
+            $u = $mx / 1.35 + 0.5 * fmod(abs($row), 2.0) + 0.55 * $this->noise->at($mx * 0.3 + $row * 7.3, $my * 0.3);
             $x = $u - floor($u) - 0.5;
-            $y = $my / 1.1 - $row;
+            $y = $v - $row;
 
             return 0.16 * (1 - 2.2 * $x * $x) * (1 - 0.8 * $y) + 0.05 * $this->noise->at($mx, $my);
         };
