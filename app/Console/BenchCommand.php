@@ -53,7 +53,8 @@ final class BenchCommand extends CoreCommand
         }
         if ($this->option('booth') === true) {
             $plan = $this->planner()->plan(new PlanRequest($standard, $tier, $sculpt));
-            array_map($this->line(...), ['JIT '.(self::opcache('jit', 'on') ? 'on' : 'off'), ...BoothBench::lines($plan)]);
+            $this->line('JIT '.(self::opcache('jit', 'on') ? 'on' : 'off'));
+            array_map($this->line(...), BoothBench::lines($plan));
 
             return self::SUCCESS;
         }

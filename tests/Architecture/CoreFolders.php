@@ -30,6 +30,7 @@ final class CoreFolders
         'Outlook',
         'Bench',
         'Booth',
+        'Photo',
         'Inspection',
         'Ladder',
         'Words',

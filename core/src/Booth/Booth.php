@@ -27,6 +27,7 @@ final class Booth
     {
         [$form, $lamp] = $this->set($request);
         $paper = new Paper($form);
+        $camera = new Camera($request->seed, $request->stops, $request->cast);
         $all = $form->width * $form->height;
         $red = $green = $blue = array_fill(0, $all, 0.0);
         $painter = new Painter($request->done, $request->seed, $request->faults);
@@ -55,9 +56,10 @@ final class Booth
         return new BoothPicture(
             $form->pictureWidth,
             $form->pictureHeight,
-            $this->exposed($form, $paper, new Camera($request->seed), $red, $green, $blue),
+            $this->exposed($form, $paper, $camera, $red, $green, $blue),
             $form->scale,
             $truth->truth(),
+            $paper->cardAt(),
         );
     }
 

@@ -10,6 +10,7 @@ final readonly class BoothPicture
     /**
      * @param  string  $rgb  three bytes a pixel, row by row
      * @param  float  $scale  pixels a mm
+     * @param  array{int, int, int}  $card  left, top and side of the uppermost of the card's three fields, pixels
      */
     public function __construct(
         public int $width,
@@ -17,6 +18,7 @@ final readonly class BoothPicture
         public string $rgb,
         public float $scale,
         public BoothTruth $truth,
+        public array $card,
     ) {
     }
 }

@@ -15,6 +15,8 @@ final readonly class BoothRequest
      * @param  int  $width  pixels, 120 to 2000
      * @param  int  $seed  of the brush: another piece of the same sculpt has another
      * @param  list<PlantedFault>  $faults
+     * @param  float  $stops  by which it is exposed too much or too little
+     * @param  array{float, float, float}  $cast  of the light: what red, green and blue are multiplied with
      */
     public function __construct(
         public Sculpt $sculpt,
@@ -23,6 +25,8 @@ final readonly class BoothRequest
         public int $width = 1000,
         public int $seed = 1,
         public array $faults = [],
+        public float $stops = 0.0,
+        public array $cast = [1.0, 1.0, 1.0],
     ) {
     }
 }

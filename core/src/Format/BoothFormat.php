@@ -30,6 +30,8 @@ final class BoothFormat
             'view' => $request->view->value,
             'width' => $request->width,
             'seed' => $request->seed,
+            'stops' => $request->stops,
+            'cast' => $request->cast,
             'coats' => array_map(
                 fn (Coat $c): stdClass => (object) [
                     'area' => $c->area,
@@ -70,6 +72,7 @@ final class BoothFormat
             ),
             $root->list('faults'),
         );
+        $cast = array_map(fn (Node $n): float => $n->asNumber(0.1, 10.0), $root->list('cast'));
         $request = new BoothRequest(
             SculptFormat::read($root->get('sculpt')->value),
             $coats,
@@ -77,6 +80,8 @@ final class BoothFormat
             $root->int('width', Booth::LEAST, Booth::MOST),
             $root->int('seed', 0),
             $faults,
+            $root->number('stops', -4.0, 4.0),
+            [$cast[0] ?? 1.0, $cast[1] ?? 1.0, $cast[2] ?? 1.0],
         );
         $problems->refuse();
 

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Booth\BoothPicture;
+use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
+use Ordotype\Core\Booth\Dice;
+use Ordotype\Core\Booth\Mark;
+use Ordotype\Core\Booth\PlantedFault;
+use Ordotype\Core\Colour\Lab;
+use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Photo\AreaMeasure;
+use Ordotype\Core\Photo\GreyCard;
+use Ordotype\Core\Photo\Light;
+use Ordotype\Core\Photo\Meter;
+use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Photo\RgbPixels;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\Extent;
+
+/** Drawings whose truth is known, measured as photographs are: how often what is measured is so. */
+final class TruthTable
+{
+    /** @var array<string, array{int, int}> by what is measured: right, and tried */
+    private array $counts = [];
+
+    private readonly Booth $booth;
+
+    /** @param  non-empty-list<Plan>  $plans  of several sculpts and tiers, drawn in turn */
+    public function __construct(private readonly array $plans, private readonly int $width)
+    {
+        $this->booth = new Booth();
+    }
+
+    /** @return array<string, array{int, int}> right and tried, so far */
+    public function counts(): array
+    {
+        return $this->counts;
+    }
+
+    /** One more picture, with a light, a brush and a fault by its seed. */
+    public function add(int $seed): void
+    {
+        $dice = new Dice($seed);
+        $plan = $this->plans[$seed % count($this->plans)];
+        $area = $this->faulty($plan, $dice);
+        $size = 0.0;
+        $faults = [];
+        $coats = Coat::all($plan->work->steps);
+        if ($area !== null && $seed % 3 === 0) {
+            $size = max(1.2, 1.25 * sqrt(0.012 * $this->mm2($plan, $area)) * 2 / sqrt(M_PI));
+            $faults[] = new PlantedFault('bare_primer', $area->key, $size);
+        } elseif ($area !== null && $seed % 3 === 1) {
+            $size = $dice->between(0.3, 0.7);
+            $coats[] = new Coat($area->key, Mark::Edge, Extent::Full, Srgb::fromHex('#efe9d8'), false);
+            $faults[] = new PlantedFault('wide_line', $area->key, $size);
+        }
+        $cast = [$dice->between(0.92, 1.08), 1.0, $dice->between(0.9, 1.08)];
+        $picture = $this->booth->draw(
+            new BoothRequest(
+                $plan->request->sculpt,
+                $coats,
+                View::Front,
+                $this->width,
+                $seed,
+                $faults,
+                $dice->between(-0.7, 0.7),
+                $cast,
+            ),
+        );
+        $this->hold($picture, $this->measured($plan, $picture), $faults, $size);
+    }
+
+    private function mm2(Plan $plan, Area $area): float
+    {
+        return ($plan->request->sculpt->areaCm2($area) * 100) / 2;
+    }
+
+    /** An area of the front that is large and matt enough for a planted fault. */
+    private function faulty(Plan $plan, Dice $dice): ?Area
+    {
+        $fit = array_values(
+            array_filter(
+                $plan->request->sculpt->areas,
+                fn (Area $a) => $a->sharePct >= 4 &&
+                    in_array($a->material->value, ['cloth', 'leather', 'wood', 'scale_chitin'], true) &&
+                    ($a->outline['front'] ?? []) !== [],
+            ),
+        );
+
+        return $fit === [] ? null : $fit[$dice->roll() % count($fit)];
+    }
+
+    /** @return array<string, AreaMeasure> */
+    public function measured(Plan $plan, BoothPicture $picture): array
+    {
+        $pixels = new RgbPixels($picture->width, $picture->height, $picture->rgb);
+        [$left, $top, $side] = $picture->card;
+        $in = max(1, intdiv($side, 5));
+        $middle = [$left + $in, $top + $side + $in, $left + $side - $in, $top + 2 * $side - $in];
+        $meter = new Meter(
+            $plan->request->sculpt,
+            GreyCard::in($pixels, $middle),
+            self::colours($plan),
+            Srgb::fromHex('#8d8c88'),
+        );
+
+        return $meter->measure($pixels, Placement::whole(View::Front, $picture->width, $picture->height));
+    }
+
+    /** @return array<string, list<Srgb>> */
+    public static function colours(Plan $plan): array
+    {
+        $colours = [];
+        foreach ($plan->work->steps as $step) {
+            if ($step->area !== null && $step->colour?->colour !== null) {
+                $colours[$step->area->key][$step->colour->colour->hex()] = $step->colour->colour;
+            }
+        }
+
+        return array_map(array_values(...), $colours);
+    }
+
+    /**
+     * @param  array<string, AreaMeasure>  $measured
+     * @param  list<PlantedFault>  $faults
+     */
+    private function hold(BoothPicture $picture, array $measured, array $faults, float $size): void
+    {
+        $planted = $faults[0] ?? null;
+        foreach ($measured as $key => $m) {
+            $light = $picture->truth->light[$key] ?? [];
+            if ($m->why !== null || count($light) < 30) {
+                continue;
+            }
+            $truth = self::lab($light);
+            if ($m->stark->value !== null && $m->contrast->value !== null) {
+                $span = self::span($picture->truth->lightness[$key] ?? []);
+                $this->note('contrast within 3 L*', abs($m->contrast->value - $span) <= 3.0);
+            }
+            if ($m->colour !== null) {
+                $this->note('median colour within ΔE00 2', $m->colour->deltaE00($truth) <= 2.0);
+            }
+            if ($planted?->key === 'wide_line' && $planted->area === $key && $m->lineWidth->value !== null) {
+                $this->note('line width within 0.1 mm', abs($m->lineWidth->value - $size) <= 0.1);
+            }
+            if ($m->bare->value === null) {
+                continue;
+            }
+            $isPlanted = $planted?->key === 'bare_primer' && $planted->area === $key;
+            if ($isPlanted && $picture->truth->bare[$key] >= 0.01) {
+                $this->note('bare undercoat of 1 % found', $m->bare->value > 0.0);
+            } elseif (! $isPlanted && $picture->truth->bare[$key] < 0.02) {
+                $this->note('no bare undercoat where there is none', $m->bare->value <= 0.0);
+            }
+        }
+    }
+
+    private function note(string $what, bool $isRight): void
+    {
+        [$right, $tried] = $this->counts[$what] ?? [0, 0];
+        $this->counts[$what] = [$right + ($isRight ? 1 : 0), $tried + 1];
+    }
+
+    /**
+     * L* from the 5th to the 95th percentile of what is sent.
+     *
+     * @param  array<int, int>  $bins  pixels by half L*
+     */
+    private static function span(array $bins): float
+    {
+        $all = array_sum($bins);
+        $at = function (float $share) use ($bins, $all): float {
+            $sum = 0;
+            foreach ($bins as $bin => $n) {
+                $sum += $n;
+                if ($sum >= $share * $all) {
+                    return $bin / 2;
+                }
+            }
+
+            return 0.0;
+        };
+
+        return $at(0.95) - $at(0.05);
+    }
+
+    /** @param  list<array{float, float, float}>  $light */
+    private static function lab(array $light): Lab
+    {
+        $labs = array_map(fn (array $c) => Light::lab(...$c), $light);
+        $middle = function (callable $of) use ($labs): float {
+            $values = array_map($of, $labs);
+            sort($values);
+
+            return $values[intdiv(count($values), 2)];
+        };
+
+        return new Lab(
+            $middle(fn (Lab $l) => $l->l),
+            $middle(fn (Lab $l) => $l->a),
+            $middle(fn (Lab $l) => $l->b),
+        );
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Format;
+
+use InvalidArgumentException;
+use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sculpt\View;
+
+/** Reads `ordotype/placement@1`: three points in a photograph. */
+final class PlacementFormat
+{
+    public const WORD = 'ordotype/placement@1';
+
+    /** @throws FormatException naming every path that is wrong and why */
+    public static function read(mixed $document, Sculpt $sculpt): Placement
+    {
+        $problems = new Problems();
+        $root = Node::root($document, $problems)
+            ->format(self::WORD)
+            ->keys(['format', 'view', 'base_left', 'base_right', 'top']);
+        $view = $root->enum('view', View::class);
+        [$left, $right, $top] = array_map(
+            fn (string $key): array => self::point($root->get($key)),
+            ['base_left', 'base_right', 'top'],
+        );
+        $problems->refuse();
+        try {
+            return Placement::ofPoints($sculpt, $view, $left, $right, $top);
+        } catch (InvalidArgumentException $e) {
+            $root->problem($e->getMessage());
+            $problems->refuse();
+            throw $e;
+        }
+    }
+
+    /** @return array{float, float} pixels */
+    private static function point(Node $node): array
+    {
+        $numbers = $node->items();
+        if (count($numbers) !== 2) {
+            $node->problem('must be [x, y]');
+        }
+        $at = fn (int $k): float => isset($numbers[$k]) ? $numbers[$k]->asNumber(-1e6, 1e6) : 0.0;
+
+        return [$at(0), $at(1)];
+    }
+}

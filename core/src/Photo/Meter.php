@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Photo;
+
+use Ordotype\Core\Colour\Lab;
+use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Sculpt;
+
+/** Measures what can be measured of each area in a photograph, and says why where it cannot. */
+final readonly class Meter
+{
+    private const LEAST_PIXELS = 400;
+
+    private const CLIPPED_AT = 250;
+
+    private const MOST_CLIPPED = 0.01;
+
+    private const DARK = 8.0;
+
+    private const SEEN = 0.5;
+
+    /** Of an area, that a bare spot must have. */
+    private const LEAST_BARE = 0.005;
+
+    /** @var array{array<int, float>, array<int, float>, array<int, float>} what each byte of a channel adds to Y */
+    private array $luminance;
+
+    /** @var array<int, int> */
+    private array $bins;
+
+    /** @var array<int, float> */
+    private array $linear;
+
+    /**
+     * @param  array<string, list<Srgb>>  $colours  by area key: the paints on it
+     * @param  Srgb|null  $undercoat  null: bare undercoat is not looked for
+     */
+    public function __construct(
+        private Sculpt $sculpt,
+        private GreyCard $card,
+        private array $colours = [],
+        private ?Srgb $undercoat = null,
+    ) {
+        $this->linear = array_map(Light::linear(...), range(0, 255));
+        $weights = [0.0, 0.0, 0.0];
+        foreach ([0.21263900587151, 0.71516867876776, 0.07219231536073] as $row => $weight) {
+            foreach ($card->matrix[$row] as $channel => $times) {
+                $weights[$channel] += $weight * $times;
+            }
+        }
+        $luminance = [];
+        foreach ($weights as $weight) {
+            $luminance[] = array_map(fn (float $light) => $weight * $light * 4095, $this->linear);
+        }
+        $this->luminance = [$luminance[0], $luminance[1], $luminance[2]];
+        $this->bins = Light::bins();
+    }
+
+    /** @return array<string, AreaMeasure> by area key, those that have outlines in the view */
+    public function measure(Pixels $pixels, Placement $placement): array
+    {
+        $layout = new Layout($this->sculpt, $placement, $pixels->width(), $pixels->height());
+        $tables = [];
+        foreach ($layout->rings as $ring) {
+            $key = $ring->area->key;
+            $tables[$key] ??= new AreaTables();
+            $tables[$key]->within += $layout->within[$ring->no];
+            foreach ($layout->runs[$ring->no] as $y => $runs) {
+                $band = (int) ((($y - $ring->top) * AreaTables::BANDS) / max(1, $ring->height));
+                $band = max(0, min(AreaTables::BANDS - 1, $band)) * Light::BINS;
+                foreach ($runs as [$from, $to]) {
+                    $this->count($tables[$key], $ring->no, $band, $pixels->run($y, $from, $to));
+                }
+            }
+        }
+        $measures = [];
+        foreach ($tables as $key => $table) {
+            $measures[$key] = $this->of($this->sculpt->area($key), $table, $layout, $pixels);
+        }
+
+        return $measures;
+    }
+
+    /** @param  array<int, int>  $run */
+    private function count(AreaTables $table, int $ring, int $band, array $run): void
+    {
+        [$reds, $greens, $blues] = $this->luminance;
+        $bins = $this->bins;
+        $last = count($bins) - 1;
+        $heights = $table->heights[$ring] ?? [];
+        foreach ($run as $c) {
+            $r = ($c >> 16) & 255;
+            $g = ($c >> 8) & 255;
+            $b = $c & 255;
+            $colour = (($r >> 2) << 12) | (($g >> 2) << 6) | ($b >> 2);
+            $table->colours[$colour] = ($table->colours[$colour] ?? 0) + 1;
+            $y = (int) ($reds[$r] + $greens[$g] + $blues[$b] + 0.5);
+            $at = $band + $bins[$y < 0 ? 0 : ($y > $last ? $last : $y)];
+            $heights[$at] = ($heights[$at] ?? 0) + 1;
+            if ($r >= self::CLIPPED_AT || $g >= self::CLIPPED_AT || $b >= self::CLIPPED_AT) {
+                $table->clipped++;
+            }
+        }
+        $table->heights[$ring] = $heights;
+        $table->pixels += count($run);
+    }
+
+    private function of(Area $area, AreaTables $table, Layout $layout, Pixels $pixels): AreaMeasure
+    {
+        $why = match (true) {
+            $table->pixels < self::LEAST_PIXELS => Unmeasured::TooSmall,
+            $table->pixels < self::SEEN * $table->within * 0.5 => Unmeasured::Hidden,
+            $table->percentile(0.5) < self::DARK => Unmeasured::Dark,
+            default => null,
+        };
+        if ($why !== null) {
+            $none = Figure::none($why, $table->pixels);
+
+            return new AreaMeasure($area, $table->pixels, $why, $none, $none, $none, $none, $none, null, null);
+        }
+        $n = $table->pixels;
+        $isClipped = $table->clipped > self::MOST_CLIPPED * $n;
+        $isShiny = $area->isMetal() || in_array($area->material, [Material::Glow, Material::GemLens], true);
+        $bins = $table->lightness();
+        $figure = fn (float $value): Figure => $isClipped
+            ? Figure::none(Unmeasured::Clipped, $n)
+            : Figure::of($value, $n);
+
+        return new AreaMeasure(
+            $area,
+            $n,
+            $isClipped ? Unmeasured::Clipped : null,
+            $figure($table->percentile(0.95) - $table->percentile(0.05)),
+            $isShiny ? Figure::none(Unmeasured::Shiny, $n) : $figure(Tones::starkest($bins)),
+            $isShiny ? Figure::none(Unmeasured::Shiny, $n) : Figure::of($table->fromAbove(), $n),
+            $isShiny || $area->material === Material::Eye
+                ? Figure::none(Unmeasured::Shiny, $n)
+                : $this->bare($area, $table, $layout, $pixels),
+            (new Lines($layout, $pixels))->width($area),
+            $this->median($table),
+            $isClipped || $isShiny ? null : Tones::of($bins),
+        );
+    }
+
+    private function median(AreaTables $table): Lab
+    {
+        $ls = $as = $bs = [];
+        foreach ($table->colours as $colour => $n) {
+            $lab = $this->lab($colour);
+            $ls[] = [$lab->l, $n];
+            $as[] = [$lab->a, $n];
+            $bs[] = [$lab->b, $n];
+        }
+
+        return new Lab(self::middle($ls), self::middle($as), self::middle($bs));
+    }
+
+    /** The middle of a bin of six bits a channel, in the light of the card. */
+    private function lab(int $colour): Lab
+    {
+        [$r, $g, $b] = GreyCard::applied($this->card->matrix, [
+            $this->linear[((($colour >> 12) & 63) << 2) + 2],
+            $this->linear[((($colour >> 6) & 63) << 2) + 2],
+            $this->linear[(($colour & 63) << 2) + 2],
+        ]);
+
+        return Light::lab($r, $g, $b);
+    }
+
+    /** @param  list<array{float, int}>  $values  with their pixels */
+    private static function middle(array $values): float
+    {
+        usort($values, fn (array $x, array $y) => $x[0] <=> $y[0]);
+        $half = array_sum(array_map(fn (array $v) => $v[1], $values)) / 2;
+        foreach ($values as [$value, $n]) {
+            $half -= $n;
+            if ($half <= 0) {
+                return $value;
+            }
+        }
+
+        return 0.0;
+    }
+
+    /** The share of the area that its largest connected bare spot has. */
+    private function bare(Area $area, AreaTables $table, Layout $layout, Pixels $pixels): Figure
+    {
+        $colours = $this->colours[$area->key] ?? [];
+        $bare = $this->undercoat === null || $colours === [] ? null : new Bare($this->undercoat, $colours);
+        if ($bare === null || ! $bare->canBeTold()) {
+            return Figure::none(Unmeasured::Alike, $table->pixels);
+        }
+        $found = [];
+        foreach ($table->colours as $colour => $_) {
+            if ($bare->isBare($this->lab($colour))) {
+                $found[$colour] = true;
+            }
+        }
+        if ($found === []) {
+            return Figure::of(0.0, $table->pixels);
+        }
+        $spots = new Spots();
+        foreach ($layout->rings as $ring) {
+            foreach ($ring->area->key === $area->key ? $layout->runs[$ring->no] : [] as $y => $runs) {
+                foreach ($runs as [$from, $to]) {
+                    foreach ($pixels->run($y, $from, $to) as $k => $c) {
+                        $colour = ((($c >> 18) & 63) << 12) | ((($c >> 10) & 63) << 6) | (($c >> 2) & 63);
+                        if (isset($found[$colour])) {
+                            $spots->add($from + $k, $y);
+                        }
+                    }
+                }
+            }
+        }
+        $share = $spots->largest() / $table->pixels;
+
+        return Figure::of($share >= self::LEAST_BARE ? $share : 0.0, $table->pixels);
+    }
+}
