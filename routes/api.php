@@ -14,6 +14,7 @@ use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OutlookController;
 use App\Http\Controllers\PaintController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\PhotographController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\SchemeController;
 use App\Http\Controllers\SculptController;
@@ -124,7 +125,13 @@ Route::middleware('auth')->group(function (): void {
         Route::put('sculpts/{slug}', [SculptController::class, 'update']);
     });
     Route::put('orders/{order}/scheme', [OrderController::class, 'colours'])->middleware('can:orders.edit');
-    Route::post('pictures', [SculptController::class, 'takePicture'])->middleware('can:orders.edit');
+    Route::middleware('can:photographs.take')->group(function (): void {
+        Route::post('pictures', [SculptController::class, 'takePicture']);
+        Route::post('pieces/{piece}/photographs', [PhotographController::class, 'store']);
+        Route::put('photographs/{photograph}/placement', [PhotographController::class, 'place']);
+        Route::delete('photographs/{photograph}', [PhotographController::class, 'remove']);
+    });
+    Route::get('pieces/{piece}/photographs', [PhotographController::class, 'index'])->middleware('can:plan.read');
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->middleware('can:plan.read');

@@ -21,16 +21,24 @@ final readonly class GdPixels implements Pixels
     /** @throws InvalidArgumentException naming what is wrong with the file */
     public static function of(string $file): self
     {
-        $size = @getimagesize($file);
+        $bytes = is_file($file) ? file_get_contents($file) : false;
+
+        return self::ofBytes($bytes === false ? '' : $bytes, $file);
+    }
+
+    /** @throws InvalidArgumentException naming what is wrong with it */
+    public static function ofBytes(string $bytes, string $name = 'The photograph'): self
+    {
+        $size = @getimagesizefromstring($bytes);
         if ($size === false || ! in_array($size[2], [IMAGETYPE_PNG, IMAGETYPE_JPEG, IMAGETYPE_WEBP], true)) {
-            throw new InvalidArgumentException("$file is not a PNG, JPEG or WebP picture.");
+            throw new InvalidArgumentException("$name is not a PNG, JPEG or WebP picture.");
         }
         if ($size[0] * $size[1] > self::MOST) {
-            throw new InvalidArgumentException("$file has $size[0] × $size[1] pixels; 40 million are the most.");
+            throw new InvalidArgumentException("$name has $size[0] × $size[1] pixels; 40 million are the most.");
         }
-        $image = @imagecreatefromstring((string) file_get_contents($file));
+        $image = @imagecreatefromstring($bytes);
         if ($image === false) {
-            throw new InvalidArgumentException("$file is damaged: it cannot be decoded.");
+            throw new InvalidArgumentException("$name is damaged: it cannot be decoded.");
         }
         if (! imageistruecolor($image)) {
             imagepalettetotruecolor($image);

@@ -28,6 +28,7 @@ final class Rights
         'bench.use' => ['lead', 'painter'],
         'check.read' => ['lead', 'desk', 'painter'],
         'check.answer' => ['lead', 'painter'],
+        'photographs.take' => ['lead', 'desk', 'painter'],
         'sign' => ['lead', 'desk', 'painter'],
         'certificate.read' => ['lead', 'desk', 'painter'],
     ];
@@ -50,6 +51,7 @@ final class Rights
         'bench.use' => 'mark work at the bench',
         'check.read' => 'read checks',
         'check.answer' => 'answer checks',
+        'photographs.take' => 'take photographs',
         'sign' => 'sign off',
         'certificate.read' => 'read certificates',
     ];

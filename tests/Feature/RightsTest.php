@@ -107,7 +107,11 @@ final class RightsTest extends StudioTestCase
         'GET sculpts/{slug}' => 'lead desk',
         'PUT sculpts/{slug}' => 'lead',
         'GET sculpts/{slug}/export' => 'lead desk',
-        'POST pictures' => 'lead desk',
+        'POST pictures' => 'lead painter odo desk',
+        'GET pieces/{piece}/photographs' => 'lead painter odo desk',
+        'POST pieces/{piece}/photographs' => 'lead painter odo desk',
+        'PUT photographs/{photograph}/placement' => 'lead painter odo desk',
+        'DELETE photographs/{photograph}' => 'lead painter odo desk',
         'GET pictures/{sha}' => 'lead painter odo desk',
         'GET bench' => 'lead painter odo',
         'GET bench/{unit}' => 'lead painter odo',
@@ -166,6 +170,7 @@ final class RightsTest extends StudioTestCase
             'sha' => str_repeat('0', 64),
             'place' => 0,
             'fault' => 999999,
+            'photograph' => 999999,
         ];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);

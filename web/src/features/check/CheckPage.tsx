@@ -7,6 +7,7 @@ import { useKey } from '../../app/keys';
 import { Top } from '../../app/Top';
 import { Figure } from '../../ui/Figure';
 import { AsPlanned } from './AsPlanned';
+import { Photographs } from './Photographs';
 import { stageWords } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
 import { QuestionCard } from './QuestionCard';
@@ -67,10 +68,10 @@ function Looking({ check }: { check: Check }) {
                         />
                     </div>
                     <p className="small soft m-0">
-                        Schematic {view}. Look at the model itself, from {check.unit.distance_cm} cm:
-                        photographs are not part of this check yet.
+                        Schematic {view}. Look at the model itself, from {check.unit.distance_cm} cm.
                     </p>
                     <AsPlanned check={check} view={view} />
+                    <Photographs check={check} view={view} />
                     <Flex gap={6} wrap aria-label="Models of the unit">
                         {check.unit.pieces.map((p) => (
                             <span

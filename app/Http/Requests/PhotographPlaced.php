@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+/** Where three points of the figure and the grey card lie in a photograph, in its pixels. */
+final class PhotographPlaced extends StudioRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        $point = ['required', 'array', 'list', 'size:2'];
+
+        return [
+            'base_left' => $point,
+            'base_right' => $point,
+            'top' => $point,
+            'base_left.*' => ['numeric', 'between:-20000,20000'],
+            'base_right.*' => ['numeric', 'between:-20000,20000'],
+            'top.*' => ['numeric', 'between:-20000,20000'],
+            'card' => ['nullable', 'array', 'list', 'size:4'],
+            'card.*' => ['integer', 'between:0,20000'],
+        ];
+    }
+
+    /**
+     * @return array{base_left: array{float, float}, base_right: array{float, float}, top: array{float, float},
+     *     card: list<int>|null}
+     */
+    public function placement(): array
+    {
+        $card = $this->validated('card');
+
+        return [
+            'base_left' => $this->point('base_left'),
+            'base_right' => $this->point('base_right'),
+            'top' => $this->point('top'),
+            'card' => is_array($card) ? array_map(fn (mixed $n) => is_numeric($n) ? (int) $n : 0, array_values($card)) : null,
+        ];
+    }
+
+    /** @return array{float, float} */
+    private function point(string $key): array
+    {
+        [$x, $y] = $this->texts($key) + ['0', '0'];
+
+        return [(float) $x, (float) $y];
+    }
+}
