@@ -24,6 +24,11 @@ $order = fn (string $number): mixed => $find(
     'orders',
     fn (array $orders) => current(array_filter($orders, fn ($o) => $o['number'] === $number)),
 );
+/** Waits for the worker: drawings take seconds each. */
+$drawn = function () use ($chrome): void {
+    $waits = 'return document.querySelectorAll("[role=status] .ant-spin").length';
+    for ($n = 0; $n < 120 && (sleep(1) || $chrome->page->executeScript($waits) > 0); $n++);
+};
 try {
     $chrome->open('/');
     $chrome->dark(false);
@@ -37,8 +42,15 @@ try {
     foreach (['techniques' => 'Mould line removal', 'comparison' => 'Links for clients'] as $page => $sign) {
         $chrome->open("/standard/$page");
         $chrome->waitFor($sign);
+        $drawn();
         $chrome->shot("$folder/$page.png");
     }
+    $chrome->choose('Figure', 'Lantern Provost');
+    $drawn();
+    $chrome->page->executeScript(
+        'document.querySelector("[aria-label=\"Two tiers side by side\"]").scrollIntoView({block: "center"})',
+    );
+    $chrome->shot("$folder/divide.png");
     $chrome->open('/settings/people');
     $chrome->waitFor('Largest batch');
     $chrome->shot("$folder/people.png");
@@ -48,6 +60,7 @@ try {
     $fresh = $order('26-041');
     $chrome->open("/orders/{$fresh['id']}");
     $chrome->waitFor('Add a unit');
+    $drawn();
     $chrome->shot("$folder/order.png");
     $chrome->open("/units/{$fresh['units'][1]['id']}/plan");
     $chrome->waitFor('a model');
@@ -70,6 +83,8 @@ try {
     $chrome->shot("$folder/bench-card.png");
     $chrome->open("/schemes/tidemark?order={$fresh['id']}");
     $chrome->waitFor('Versions');
+    $chrome->press('drawn');
+    $drawn();
     $chrome->shot("$folder/scheme.png");
     $chrome->open('/figures/sluice-warden');
     $chrome->waitFor('The map, checked');
@@ -82,7 +97,6 @@ try {
     $chrome->shot("$folder/batch.png");
     $chrome->open('/check');
     $chrome->waitFor('Signed off');
-    $chrome->shot("$folder/checks.png");
     $chrome->press('Go on with model', true);
     $chrome->waitFor('So far');
     $chrome->shot("$folder/check.png");

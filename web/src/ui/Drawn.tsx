@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Image, Spin } from 'antd';
 import { drawingQuery, pictureOf } from '../api/drawings';
 import css from './Drawn.module.css';
+import { Still } from './Still';
 
 /** A drawing of the booth; until it is drawn, what stands in for it. It can be looked at large, unless it is `still`. */
 export function Drawn({
@@ -19,12 +20,14 @@ export function Drawn({
     const query = useQuery(drawingQuery(address));
     const state = query.data?.state;
     if (state === 'ready') {
-        return (
+        return still ? (
+            <Still className={css.picture} src={pictureOf(address)} alt={`${alt}, drawn`} />
+        ) : (
             <Image
                 className={css.picture}
                 src={pictureOf(address)}
                 alt={`${alt}, drawn`}
-                preview={still ? false : { mask: 'look at it large' }}
+                preview={{ mask: 'look at it large' }}
             />
         );
     }

@@ -1,11 +1,13 @@
 import { useMutation } from '@tanstack/react-query';
 import { Button, Checkbox, Flex, Slider } from 'antd';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useRef, useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { placePhotograph, type Photograph, type PhotographPlacement } from '../../api/photographs';
 import type { components } from '../../api/schema';
 import type { Check } from '../../api/types';
+import { DragPoint } from '../../ui/DragPoint';
 import { Says } from '../../ui/Says';
+import { Still } from '../../ui/Still';
 import css from './Photographs.module.css';
 import { laidOver, type Point } from './placing';
 
@@ -51,18 +53,6 @@ export function PlacePhoto({
         mutationFn: () => placePhotograph(p.id, placement(at, hasCard ? side : null)),
         onSuccess: done,
     });
-    const nudge = (key: Handle) => (e: KeyboardEvent) => {
-        const by: Point | undefined = (
-            { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Record<
-                string,
-                Point
-            >
-        )[e.key];
-        if (!by) return;
-        e.preventDefault();
-        const far = e.shiftKey ? 10 : 1;
-        setAt((now) => ({ ...now, [key]: [now[key][0] + by[0] * far, now[key][1] + by[1] * far] }));
-    };
     return (
         <Flex vertical gap={12}>
             <p className="m-0 small soft">
@@ -72,6 +62,7 @@ export function PlacePhoto({
             <div
                 ref={stage}
                 className={css.stage}
+                style={{ maxWidth: `calc((100vh - 290px) * ${p.width / p.height})` }}
                 onPointerMove={(e) => {
                     const box = stage.current?.getBoundingClientRect();
                     const key = held.current;
@@ -85,7 +76,7 @@ export function PlacePhoto({
                 onPointerUp={() => (held.current = null)}
                 onPointerLeave={() => (held.current = null)}
             >
-                <img src={`/api/v1/pictures/${p.sha256}`} alt="" draggable={false} />
+                <Still src={`/api/v1/pictures/${p.sha256}`} alt={`The ${p.view}`} />
                 <svg className={css.over} viewBox={`0 0 ${p.width} ${p.height}`} aria-hidden="true">
                     {marks &&
                         figure.flatMap((a) =>
@@ -110,23 +101,18 @@ export function PlacePhoto({
                         )}
                 </svg>
                 {HANDLES.filter((h) => h.key !== 'card' || hasCard).map((h) => (
-                    <button
+                    <DragPoint
                         key={h.key}
-                        type="button"
+                        label={h.label}
+                        mark={h.mark}
                         className={`${css.handle} ${h.key === 'card' ? css.card : ''}`}
-                        aria-label={h.label}
-                        style={{
-                            left: `${(100 * at[h.key][0]) / p.width}%`,
-                            top: `${(100 * at[h.key][1]) / p.height}%`,
-                        }}
-                        onPointerDown={(e) => {
-                            e.currentTarget.focus();
-                            held.current = h.key;
-                        }}
-                        onKeyDown={nudge(h.key)}
-                    >
-                        {h.mark}
-                    </button>
+                        left={(100 * at[h.key][0]) / p.width}
+                        top={(100 * at[h.key][1]) / p.height}
+                        hold={() => (held.current = h.key)}
+                        nudge={(x, y) =>
+                            setAt((now) => ({ ...now, [h.key]: [now[h.key][0] + x, now[h.key][1] + y] }))
+                        }
+                    />
                 ))}
             </div>
             <Flex gap={12} align="center" wrap>
