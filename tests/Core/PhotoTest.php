@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use InvalidArgumentException;
+use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Booth\BoothPicture;
+use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
+use Ordotype\Core\Booth\Grid;
 use Ordotype\Core\Colour\Lab;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Format\PlacementFormat;
+use Ordotype\Core\Photo\AreaMeasure;
 use Ordotype\Core\Photo\AreaTables;
 use Ordotype\Core\Photo\Bare;
 use Ordotype\Core\Photo\GreyCard;
@@ -19,6 +25,7 @@ use Ordotype\Core\Photo\RgbPixels;
 use Ordotype\Core\Photo\Spots;
 use Ordotype\Core\Photo\Tones;
 use Ordotype\Core\Photo\Unmeasured;
+use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\View;
@@ -288,6 +295,74 @@ final class PhotoTest extends TestCase
         self::assertNull($of("\xff\xfe\xfe")['whole']->contrast->value);
         self::assertSame(Unmeasured::Dark, $of("\x05\x04\x05")['whole']->why);
         self::assertSame(Unmeasured::Alike, $grey['whole']->bare->why);
+    }
+
+    public function test_pictures_that_are_moved_turned_or_blurred_say_so_and_a_coloured_ground_changes_nothing(): void
+    {
+        foreach (['sluice-warden', 'lantern-provost'] as $name) {
+            $sculpt = Demo::sculpt($name);
+            $standard = Demo::standard();
+            $plan = Demo::planner()->plan(
+                new PlanRequest($standard, $standard->tier('banner'), $sculpt, Demo::scheme(), shelf: Demo::shelf()),
+            );
+            $picture = (new Booth())->draw(new BoothRequest($sculpt, Coat::all($plan->work->steps), width: 480));
+            [$w, $h] = [(float) $picture->width, (float) $picture->height];
+            $measure = fn (string $rgb, Placement $at): array => (new Meter($sculpt, GreyCard::none()))->measure(
+                new RgbPixels($picture->width, $picture->height, $rgb),
+                $at,
+            );
+            $right = Placement::whole(View::Front, $picture->width, $picture->height);
+            $own = $measure($picture->rgb, $right);
+            $largest = array_key_first(
+                array_filter($own, fn (AreaMeasure $m) => $m->pixels === max(array_column($own, 'pixels'))),
+            );
+            self::assertNull($own[$largest]->why);
+            $moved = new Placement(View::Front, [$w, 0.0, $picture->scale], [0.0, $h, 0.0]);
+            self::assertSame(Unmeasured::Moved, $measure($picture->rgb, $moved)[$largest]->why, "$name by 1 mm");
+            [$c, $s] = [cos(M_PI / 36), sin(M_PI / 36)];
+            $turned = new Placement(
+                View::Front,
+                [$c * $w, -$s * $h, 0.5 * $w - 0.5 * ($c * $w - $s * $h)],
+                [$s * $w, $c * $h, 0.5 * $h - 0.5 * ($s * $w + $c * $h)],
+            );
+            self::assertSame(Unmeasured::Moved, $measure($picture->rgb, $turned)[$largest]->why, "$name by 5°");
+            $soft = $measure(self::blurred($picture), $right)[$largest];
+            self::assertSame(Unmeasured::Blurred, $soft->lineWidth->why, $name);
+            self::assertSame(Unmeasured::Blurred, $soft->stark->why, $name);
+            $green = $measure(self::onGreen($picture), $right)[$largest];
+            self::assertEqualsWithDelta($own[$largest]->contrast->value, $green->contrast->value, 1.0, $name);
+            self::assertEquals($own[$largest]->tones, $green->tones);
+        }
+    }
+
+    private static function blurred(BoothPicture $picture): string
+    {
+        $channels = [[], [], []];
+        for ($i = 0; $i < strlen($picture->rgb); $i++) {
+            $channels[$i % 3][] = (float) ord($picture->rgb[$i]);
+        }
+        $soft = array_map(fn (array $c) => Grid::blurred($c, $picture->width, $picture->height, 5), $channels);
+        $rgb = '';
+        foreach ($soft[0] as $k => $red) {
+            $rgb .= chr((int) $red).chr((int) $soft[1][$k]).chr((int) $soft[2][$k]);
+        }
+
+        return $rgb;
+    }
+
+    /** The grey paper painted green. */
+    private static function onGreen(BoothPicture $picture): string
+    {
+        $rgb = $picture->rgb;
+        for ($i = 0; $i < strlen($rgb); $i += 3) {
+            [$r, $g, $b] = [ord($rgb[$i]), ord($rgb[$i + 1]), ord($rgb[$i + 2])];
+            if (max($r, $g, $b) - min($r, $g, $b) < 7 && $r > 90) {
+                $rgb[$i] = chr(40);
+                $rgb[$i + 2] = chr(60);
+            }
+        }
+
+        return $rgb;
     }
 
     public function test_a_light_line_is_as_wide_as_it_was_drawn(): void

@@ -23,6 +23,14 @@ final readonly class Meter
 
     private const SEEN = 0.5;
 
+    /** Share of the areas that must be so for the picture to be so. */
+    private const MOVED = 0.15;
+
+    private const BLURRED = 0.4;
+
+    /** Of fewer areas nothing is said of the whole picture. */
+    private const LEAST_AREAS = 5;
+
     /** Of an area, that a bare spot must have. */
     private const LEAST_BARE = 0.005;
 
@@ -77,12 +85,42 @@ final readonly class Meter
                 }
             }
         }
+        $wrong = $this->wrong(array_keys($tables), new Edges($layout, $pixels));
         $measures = [];
         foreach ($tables as $key => $table) {
-            $measures[$key] = $this->of($this->sculpt->area($key), $table, $layout, $pixels);
+            $measures[$key] =
+                $wrong === Unmeasured::Moved
+                    ? self::nothing($this->sculpt->area($key), $table, $wrong)
+                    : $this->of($this->sculpt->area($key), $table, $layout, $pixels, $wrong);
         }
 
         return $measures;
+    }
+
+    /**
+     * What is wrong with the whole picture: it is moved or blurred where enough of its areas are.
+     *
+     * @param  list<string>  $keys  of areas
+     */
+    private function wrong(array $keys, Edges $edges): ?Unmeasured
+    {
+        $found = array_map(fn (string $key) => $edges->wrong($this->sculpt->area($key)), $keys);
+        $all = count($keys);
+        $share = fn (Unmeasured $wrong): float => count(array_keys($found, $wrong, true)) / max(1, $all);
+
+        return match (true) {
+            $all < self::LEAST_AREAS => null,
+            $share(Unmeasured::Blurred) >= self::BLURRED => Unmeasured::Blurred,
+            $share(Unmeasured::Moved) >= self::MOVED => Unmeasured::Moved,
+            default => null,
+        };
+    }
+
+    private static function nothing(Area $area, AreaTables $table, Unmeasured $why): AreaMeasure
+    {
+        $none = Figure::none($why, $table->pixels);
+
+        return new AreaMeasure($area, $table->pixels, $why, $none, $none, $none, $none, $none, null, null);
     }
 
     /** @param  array<int, int>  $run */
@@ -109,8 +147,13 @@ final readonly class Meter
         $table->pixels += count($run);
     }
 
-    private function of(Area $area, AreaTables $table, Layout $layout, Pixels $pixels): AreaMeasure
-    {
+    private function of(
+        Area $area,
+        AreaTables $table,
+        Layout $layout,
+        Pixels $pixels,
+        ?Unmeasured $wrong,
+    ): AreaMeasure {
         $why = match (true) {
             $table->pixels < self::LEAST_PIXELS => Unmeasured::TooSmall,
             $table->pixels < self::SEEN * $table->within * 0.5 => Unmeasured::Hidden,
@@ -118,9 +161,7 @@ final readonly class Meter
             default => null,
         };
         if ($why !== null) {
-            $none = Figure::none($why, $table->pixels);
-
-            return new AreaMeasure($area, $table->pixels, $why, $none, $none, $none, $none, $none, null, null);
+            return self::nothing($area, $table, $why);
         }
         $n = $table->pixels;
         $isClipped = $table->clipped > self::MOST_CLIPPED * $n;
@@ -135,12 +176,16 @@ final readonly class Meter
             $n,
             $isClipped ? Unmeasured::Clipped : null,
             $figure($table->percentile(0.95) - $table->percentile(0.05)),
-            $isShiny ? Figure::none(Unmeasured::Shiny, $n) : $figure(Tones::starkest($bins)),
+            match (true) {
+                $isShiny => Figure::none(Unmeasured::Shiny, $n),
+                $wrong !== null => Figure::none($wrong, $n),
+                default => $figure(Tones::starkest($bins)),
+            },
             $isShiny ? Figure::none(Unmeasured::Shiny, $n) : Figure::of($table->fromAbove(), $n),
             $isShiny || $area->material === Material::Eye
                 ? Figure::none(Unmeasured::Shiny, $n)
                 : $this->bare($area, $table, $layout, $pixels),
-            (new Lines($layout, $pixels))->width($area),
+            $wrong === null ? (new Lines($layout, $pixels))->width($area) : Figure::none($wrong, $n),
             $this->median($table),
             $isClipped || $isShiny ? null : Tones::of($bins),
         );
