@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use App\Pictures\Png;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Booth\BoothRequest;
 use Symfony\Component\Process\Process;
+use Tests\Support\Demo;
 use Tests\Support\WalksTheBench;
 
 /** The real interface in a real browser, on a database of its own with the demo in it. */
@@ -46,6 +50,33 @@ final class BrowserTest extends BrowserTestCase
             $chrome->page->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
             $this->until(fn () => $this->get("orders/{$order['id']}")[$fact] === $was);
         }
+    }
+
+    public function test_drawings_are_asked_for_and_a_photograph_is_laid_under_its_outlines_by_keys(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $order = current(array_filter($this->get('orders')['data'], fn (array $o) => $o['number'] === '26-041'));
+        $chrome->open("/units/{$order['units'][0]['id']}/plan");
+        $chrome->press('drawn');
+        $chrome->waitFor('being drawn');
+        $chrome->waitFor('Finished.');
+        $file = sys_get_temp_dir().'/ordotype-photograph-'.bin2hex(random_bytes(4)).'.png';
+        file_put_contents($file, Png::of((new Booth())->draw(new BoothRequest(Demo::sculpt(), [], width: 240))));
+        $chrome->open('/check');
+        $chrome->press('Go on with model', true);
+        $chrome->waitFor('So far');
+        $upload = WebDriverBy::cssSelector('section[aria-label="Photographs"] input[type=file]');
+        $chrome->page->findElement($upload)->sendKeys($file);
+        $chrome->press('Lay the outlines over it');
+        $point = $chrome->css('[aria-label="The highest point"]');
+        $before = $point->getAttribute('style');
+        $point->sendKeys(WebDriverKeys::ARROW_DOWN);
+        self::assertNotSame($before, $point->getAttribute('style'), 'the arrow keys nudge');
+        $chrome->press('Measure');
+        $chrome->waitFor('being measured');
+        self::assertSame([], $this->axe());
+        unlink($file);
     }
 
     public function test_a_paint_is_put_on_the_shelf_and_a_token_is_made_and_revoked(): void
