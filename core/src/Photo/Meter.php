@@ -129,13 +129,17 @@ final readonly class Meter
         [$reds, $greens, $blues] = $this->luminance;
         $bins = $this->bins;
         $last = count($bins) - 1;
+        // Taken out while they are written to: what is held twice would be copied for every run.
         $heights = $table->heights[$ring] ?? [];
+        $table->heights[$ring] = [];
+        $colours = $table->colours;
+        $table->colours = [];
         foreach ($run as $c) {
             $r = ($c >> 16) & 255;
             $g = ($c >> 8) & 255;
             $b = $c & 255;
             $colour = (($r >> 2) << 12) | (($g >> 2) << 6) | ($b >> 2);
-            $table->colours[$colour] = ($table->colours[$colour] ?? 0) + 1;
+            $colours[$colour] = ($colours[$colour] ?? 0) + 1;
             $y = (int) ($reds[$r] + $greens[$g] + $blues[$b] + 0.5);
             $at = $band + $bins[$y < 0 ? 0 : ($y > $last ? $last : $y)];
             $heights[$at] = ($heights[$at] ?? 0) + 1;
@@ -144,6 +148,7 @@ final readonly class Meter
             }
         }
         $table->heights[$ring] = $heights;
+        $table->colours = $colours;
         $table->pixels += count($run);
     }
 
