@@ -26,6 +26,9 @@ final readonly class Lines
 
     private const LEAST_PROFILES = 30;
 
+    /** Mm from one look to the next at the least: half a pixel, but no finer than this. */
+    private const FINEST = 0.02;
+
     /** Mm from the margin within which a line begins. */
     private const BEGINS = 0.25;
 
@@ -76,10 +79,11 @@ final readonly class Lines
     private function profile(int $ring, float $x, float $y, array $normal): ?float
     {
         $scale = $this->layout->scale;
+        $step = max(0.5 / $scale, self::FINEST);
         $lights = null;
         foreach ([1, -1] as $side) {
             $found = [];
-            for ($mm = self::FROM + 0.02; $mm <= self::TO; $mm += 0.5 / $scale) {
+            for ($mm = self::FROM + 0.02; $mm <= self::TO; $mm += $step) {
                 $px = (int) floor($x + $side * $mm * $scale * $normal[0]);
                 $py = (int) floor($y + $side * $mm * $scale * $normal[1]);
                 if (! $this->isOn($ring, $px, $py)) {
@@ -87,7 +91,7 @@ final readonly class Lines
                 }
                 $found[] = $this->lightness($px, $py);
             }
-            if (count($found) * 0.5 / $scale > 0.8 * (self::TO - self::FROM)) {
+            if (count($found) * $step > 0.8 * (self::TO - self::FROM)) {
                 $lights = $found;
             }
         }
@@ -105,13 +109,13 @@ final readonly class Lines
         foreach ($lights as $k => $l) {
             if ($l >= $ground + self::SHARE * ($top - $ground)) {
                 $end = $k + 1;
-            } elseif ($end > 0 || $k * 0.5 > self::BEGINS * $scale) {
+            } elseif ($end > 0 || $k * $step > self::BEGINS) {
                 break;
             }
         }
 
         // The first tenth of a millimetre is the margin: the line begins there.
-        return $end === 0 ? 0.0 : ($end * 0.5) / $scale + self::FROM;
+        return $end === 0 ? 0.0 : $end * $step + self::FROM;
     }
 
     private function isOn(int $ring, int $x, int $y): bool
