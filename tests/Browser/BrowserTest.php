@@ -190,10 +190,17 @@ final class BrowserTest extends BrowserTestCase
         $type = fn (string ...$keys) => $chrome->page->getKeyboard()->sendKeys($keys);
         $chrome->css('.lcell[tabindex="0"]')->click();
         // Down to the row of the lines between parts, right to the third rung.
+        $focused = fn (): mixed => $chrome->page->executeScript('return document.activeElement.id');
+        $go = function (string $key) use ($type, $focused): void {
+            $before = $focused();
+            $type($key);
+            $this->until(fn () => $focused() !== $before);
+        };
         for ($i = 0; $i < 60 && ! str_contains($this->focusedRow(), 'Dark lines between parts'); $i++) {
-            $type(WebDriverKeys::ARROW_DOWN);
+            $go(WebDriverKeys::ARROW_DOWN);
         }
-        $type(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT);
+        $go(WebDriverKeys::ARROW_RIGHT);
+        $go(WebDriverKeys::ARROW_RIGHT);
         $chrome->waitFor('Banner · Dark lines between parts');
         $type(WebDriverKeys::ENTER);
         $type('tinted');
