@@ -14,7 +14,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $piece_id
  * @property string $view
  * @property string $sha256
- * @property array{base_left: list<float>, base_right: list<float>, top: list<float>, card: list<int>|null}|null $placement
+ * @property array{base_left: list<float>, base_right: list<float>, top: list<float>,
+ *     card: list<int>|null}|null $placement
  * @property string $state
  * @property list<array<string, mixed>>|null $measures
  * @property string|null $said why it could not be measured

@@ -31,12 +31,13 @@ final class PhotographPlaced extends StudioRequest
     public function placement(): array
     {
         $card = $this->validated('card');
+        $whole = fn (mixed $n): int => is_numeric($n) ? (int) $n : 0;
 
         return [
             'base_left' => $this->point('base_left'),
             'base_right' => $this->point('base_right'),
             'top' => $this->point('top'),
-            'card' => is_array($card) ? array_map(fn (mixed $n) => is_numeric($n) ? (int) $n : 0, array_values($card)) : null,
+            'card' => is_array($card) ? array_map($whole, array_values($card)) : null,
         ];
     }
 

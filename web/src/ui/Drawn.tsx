@@ -5,7 +5,7 @@ import { drawingQuery, pictureOf } from '../api/drawings';
 import css from './Drawn.module.css';
 import { Still } from './Still';
 
-/** A drawing of the booth; until it is drawn, what stands in for it. It can be looked at large, unless it is `still`. */
+/** A drawing of the booth; until it is drawn, what stands in for it. It opens large, unless it is `still`. */
 export function Drawn({
     address,
     alt,

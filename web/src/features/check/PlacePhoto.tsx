@@ -23,7 +23,7 @@ const HANDLES: { key: Handle; label: string; mark: string }[] = [
 
 const point = (p: number[]): Point => [p[0] ?? 0, p[1] ?? 0];
 
-/** Three points and the grey card are dragged, or nudged by the arrow keys, until the outlines lie where they belong. */
+/** Three points and the grey card are dragged, or nudged by keys, until the outlines lie where they belong. */
 export function PlacePhoto({
     photograph: p,
     marks,

@@ -21,6 +21,7 @@ export function DrawnPlan({ data }: { data: UnitPlan }) {
     );
     const address = query.data?.drawn[view];
     const last = data.plan.passes[Math.min(passes, all) - 1];
+    const done = last ? `, ${longName(data, last.technique).toLowerCase()}` : '';
     const sketch = <Figure areas={data.figure} view={view} frame={data.unit.frame_mm} />;
     return (
         <div>
@@ -47,7 +48,7 @@ export function DrawnPlan({ data }: { data: UnitPlan }) {
                     ? 'Bare, before the first pass.'
                     : passes >= all
                       ? 'Finished.'
-                      : `After pass ${passes} of ${all}${last ? `, ${longName(data, last.technique).toLowerCase()}` : ''}.`}
+                      : `After pass ${passes} of ${all}${done}.`}
             </p>
             <div className="chips mt-8" role="group" aria-label="Drawn from">
                 {(['front', 'back'] as const).map((v) => (
