@@ -105,7 +105,9 @@ function Details({ sheet, view, rungs }: { sheet: Comparison; view: View; rungs:
                         <div className={css.pair}>
                             {rungs.map((r) => (
                                 <div key={r.key} className={css.crop}>
-                                    <div style={cropOf((area.outline[view] ?? []).slice(0, 1), sheet.frame_mm)}>
+                                    <div
+                                        style={cropOf((area.outline[view] ?? []).slice(0, 1), sheet.frame_mm)}
+                                    >
                                         <Picture rung={r} view={view} />
                                     </div>
                                 </div>
