@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Repositories\FlatPaintCatalogue;
 use InvalidArgumentException;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\Finding;
@@ -38,6 +39,7 @@ final class LintCommand extends CoreCommand
             array_map($this->sculpt(...), $figures),
             $rate === null ? null : Money::of($rate),
             $this->planner(),
+            $this->laravel->make(FlatPaintCatalogue::class)->table(),
         ))->findings();
         $words = new LadderWords($standard);
         $clauses = new ClauseWords($standard);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Pictures\GdPixels;
-use App\Pictures\TruthTable;
 use InvalidArgumentException;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Format\Json;
@@ -15,6 +14,7 @@ use Ordotype\Core\Photo\Figure;
 use Ordotype\Core\Photo\GreyCard;
 use Ordotype\Core\Photo\Meter;
 use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Photo\PlannedPaint;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Words\PhotoWords;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -58,8 +58,9 @@ final class MeasureCommand extends CoreCommand
         $meter = new Meter(
             $request->sculpt,
             $card === null ? GreyCard::none() : GreyCard::in($pixels, $card),
-            TruthTable::colours($this->planner()->plan($request)),
-            $card === null ? null : Srgb::fromHex($undercoat),
+            PlannedPaint::of($this->planner()->plan($request))->over(
+                $card === null ? null : Srgb::fromHex($undercoat),
+            ),
         );
         $this->print($meter->measure($pixels, $placed), $card !== null);
 

@@ -8,16 +8,13 @@ use App\Models\Photograph;
 use App\Studio\Pictures;
 use App\Studio\UnitPlans;
 use InvalidArgumentException;
-use Ordotype\Core\Booth\Painter;
-use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Photo\AreaMeasure;
 use Ordotype\Core\Photo\Figure;
 use Ordotype\Core\Photo\GreyCard;
 use Ordotype\Core\Photo\Meter;
 use Ordotype\Core\Photo\Placement;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Photo\PlannedPaint;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Words\PhotoWords;
 
 /** Measures photographs against the plan that their model is painted by. */
@@ -49,8 +46,7 @@ final class Measuring
             $meter = new Meter(
                 $plan->request->sculpt,
                 $field === null ? GreyCard::none() : GreyCard::in($pixels, $field),
-                TruthTable::colours($plan),
-                $field === null ? null : self::undercoat($plan),
+                $field === null ? PlannedPaint::of($plan)->over(null) : PlannedPaint::of($plan),
             );
             $measures = array_values(array_map(self::written(...), $meter->measure($pixels, $placed)));
             $photograph->update(['state' => 'measured', 'measures' => $measures, 'said' => null]);
@@ -75,17 +71,6 @@ final class Measuring
     private static function field(?array $card): ?array
     {
         return $card === null ? null : [$card[0] ?? 0, $card[1] ?? 0, $card[2] ?? 0, $card[3] ?? 0];
-    }
-
-    private static function undercoat(Plan $plan): Srgb
-    {
-        foreach ($plan->work->steps as $step) {
-            if ($step->technique->has(Effect::Undercoat) && $step->colour?->colour !== null) {
-                return $step->colour->colour;
-            }
-        }
-
-        return Srgb::fromHex(Painter::UNDERCOAT);
     }
 
     /** @return array<string, mixed> */

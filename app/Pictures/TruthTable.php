@@ -10,6 +10,7 @@ use Ordotype\Core\Booth\BoothRequest;
 use Ordotype\Core\Booth\Coat;
 use Ordotype\Core\Booth\Dice;
 use Ordotype\Core\Booth\Mark;
+use Ordotype\Core\Booth\Painter;
 use Ordotype\Core\Booth\PlantedFault;
 use Ordotype\Core\Colour\Lab;
 use Ordotype\Core\Colour\Srgb;
@@ -18,7 +19,9 @@ use Ordotype\Core\Photo\GreyCard;
 use Ordotype\Core\Photo\Light;
 use Ordotype\Core\Photo\Meter;
 use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Photo\PlannedPaint;
 use Ordotype\Core\Photo\RgbPixels;
+use Ordotype\Core\Photo\Shading;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\View;
@@ -74,7 +77,7 @@ final class TruthTable
                 $cast,
             ),
         );
-        $this->hold($picture, $this->measured($plan, $picture), $faults, $size);
+        $this->hold($picture, self::measured($plan, $picture), $faults, $size);
     }
 
     private function mm2(Plan $plan, Area $area): float
@@ -97,34 +100,42 @@ final class TruthTable
         return $fit === [] ? null : $fit[$dice->roll() % count($fit)];
     }
 
-    /** @return array<string, AreaMeasure> */
-    public function measured(Plan $plan, BoothPicture $picture): array
-    {
+    /**
+     * @param  BoothPicture|null  $undercoated  the same in undercoat alone, to take the light out of the tones
+     * @return array<string, AreaMeasure>
+     */
+    public static function measured(
+        Plan $plan,
+        BoothPicture $picture,
+        View $view = View::Front,
+        ?BoothPicture $undercoated = null,
+    ): array {
         $pixels = new RgbPixels($picture->width, $picture->height, $picture->rgb);
+        $undercoat = Srgb::fromHex(Painter::UNDERCOAT);
+        $meter = new Meter(
+            $plan->request->sculpt,
+            self::card($picture),
+            PlannedPaint::of($plan)->over($undercoat),
+            $undercoated === null
+                ? null
+                : new Shading(
+                    new RgbPixels($undercoated->width, $undercoated->height, $undercoated->rgb),
+                    Placement::whole($view, $undercoated->width, $undercoated->height),
+                    self::card($undercoated),
+                    $undercoat,
+                ),
+        );
+
+        return $meter->measure($pixels, Placement::whole($view, $picture->width, $picture->height));
+    }
+
+    private static function card(BoothPicture $picture): GreyCard
+    {
         [$left, $top, $side] = $picture->card;
         $in = max(1, intdiv($side, 5));
         $middle = [$left + $in, $top + $side + $in, $left + $side - $in, $top + 2 * $side - $in];
-        $meter = new Meter(
-            $plan->request->sculpt,
-            GreyCard::in($pixels, $middle),
-            self::colours($plan),
-            Srgb::fromHex('#8d8c88'),
-        );
 
-        return $meter->measure($pixels, Placement::whole(View::Front, $picture->width, $picture->height));
-    }
-
-    /** @return array<string, list<Srgb>> */
-    public static function colours(Plan $plan): array
-    {
-        $colours = [];
-        foreach ($plan->work->steps as $step) {
-            if ($step->area !== null && $step->colour?->colour !== null) {
-                $colours[$step->area->key][$step->colour->colour->hex()] = $step->colour->colour;
-            }
-        }
-
-        return array_map(array_values(...), $colours);
+        return GreyCard::in(new RgbPixels($picture->width, $picture->height, $picture->rgb), $middle);
     }
 
     /**

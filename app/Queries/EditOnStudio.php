@@ -8,6 +8,7 @@ use App\Models\Order;
 use App\Models\Studio;
 use App\Models\Unit;
 use App\Repositories\Figures;
+use App\Repositories\FlatPaintCatalogue;
 use App\Studio\UnitPlans;
 use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Ladder\Finding;
@@ -32,6 +33,7 @@ final class EditOnStudio
         private readonly Figures $figures,
         private readonly UnitPlans $plans,
         private readonly Planner $planner,
+        private readonly FlatPaintCatalogue $flat,
     ) {
     }
 
@@ -50,7 +52,13 @@ final class EditOnStudio
             ->limit(self::MOST_UNITS)
             ->get()
             ->filter(fn (Unit $u) => $after->hasTier($u->tier));
-        $lint = new Lint($after, $this->figures->all(), Money::of(Studio::row()->hourly_rate), $this->planner);
+        $lint = new Lint(
+            $after,
+            $this->figures->all(),
+            Money::of(Studio::row()->hourly_rate),
+            $this->planner,
+            $this->flat->table(),
+        );
 
         return [
             'lint' => array_map(fn (Finding $f) => $this->ladder->finding($f, $after), $lint->findings()),

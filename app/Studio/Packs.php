@@ -6,6 +6,7 @@ namespace App\Studio;
 
 use App\Formats\SchemaCheck;
 use App\Queries\LadderShown;
+use App\Repositories\FlatPaintCatalogue;
 use App\Repositories\Standards;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Ordotype\Core\Format\Json;
@@ -25,8 +26,11 @@ final class Packs
 {
     private const KEYS = ['five-rungs', 'two-stages', 'three-grades'];
 
-    public function __construct(private readonly Standards $standards, private readonly LadderShown $ladderShown)
-    {
+    public function __construct(
+        private readonly Standards $standards,
+        private readonly LadderShown $ladderShown,
+        private readonly FlatPaintCatalogue $flat,
+    ) {
     }
 
     /** @return list<array<string, mixed>> */
@@ -97,7 +101,7 @@ final class Packs
             ),
             'lint' => array_map(
                 fn (Finding $f) => $this->ladderShown->finding($f, $standard),
-                (new Lint($standard))->ofTheLadder(),
+                (new Lint($standard, flat: $this->flat->table()))->ofTheLadder(),
             ),
         ];
     }

@@ -10,8 +10,8 @@ final class Blends
     public static function lay(Mark $mark, Stroke $s): void
     {
         match ($mark) {
-            Mark::Glaze => $s->patch->paint($s->colour, $s->masks->ramp(0.58, 0.0, 0.34 * $s->reach())),
-            Mark::LightGlaze => $s->patch->paint($s->colour, $s->masks->ramp(0.42, 0.98, 0.42 * $s->reach())),
+            Mark::Glaze => $s->patch->blend($s->colour, $s->masks->slope(0.58, 0.0, 0.34 * $s->reach())),
+            Mark::LightGlaze => $s->patch->blend($s->colour, $s->masks->slope(0.42, 1.02, 0.42 * $s->reach())),
             Mark::SprayFade => self::fade($s),
             Mark::TwoBrush => self::twoBrush($s),
             Mark::Filter => $s->patch->stain($s->colour->filter(), $s->masks->all(0.55)),
@@ -22,7 +22,7 @@ final class Blends
             Mark::Hatch => self::hatch($s),
             Mark::Point => self::point($s),
             Mark::DarkLine => self::line($s, $s->colour, 0.14, 0.95),
-            Mark::TintedLine => self::line($s, $s->colour, 0.2, 0.75),
+            Mark::TintedLine => self::line($s, $s->colour, 0.16, 0.75),
             Mark::Reflection => self::reflection($s),
             Mark::Matt => self::varnish($s, 0.0),
             Mark::Gloss => self::varnish($s, 1.0),
@@ -32,13 +32,13 @@ final class Blends
 
     private static function fade(Stroke $s): void
     {
-        $s->patch->paint($s->colour, $s->masks->ramp(0.4, 1.0, 0.75 * $s->reach()));
+        $s->patch->blend($s->colour, $s->masks->slope(0.3, 1.0, 0.75 * $s->reach()));
     }
 
     private static function twoBrush(Stroke $s): void
     {
-        $s->patch->paint($s->base->times(0.36), $s->masks->ramp(0.46, 0.0, 0.85));
-        $s->patch->paint($s->colour, $s->masks->ramp(0.46, 0.96, 0.92));
+        $s->patch->blend($s->base->times(0.5), $s->masks->slope(0.62, 0.0, 0.5));
+        $s->patch->blend($s->colour, $s->masks->slope(0.42, 1.02, 0.92 * $s->reach()));
     }
 
     private static function toningWash(Stroke $s): void
@@ -61,7 +61,7 @@ final class Blends
     /** Lines inside one band of at most 0.30 mm along rims that face up, each thinner and brighter than the last. */
     private static function edge(Stroke $s): void
     {
-        $wide = max(0.13, 0.3 - 0.07 * $s->edges) * ($s->reach() < 0.5 ? 0.8 : 1.0);
+        $wide = max(0.13, 0.25 - 0.05 * $s->edges) * ($s->reach() < 0.5 ? 0.8 : 1.0);
         $least = match (true) {
             $s->reach() > 0.9 => -0.05 + 0.12 * $s->edges,
             $s->reach() > 0.5 => 0.25,

@@ -37,10 +37,10 @@ final class Coats
             Mark::MetalWash, Mark::Wash, Mark::StainShade => self::wash($s, $mark),
             Mark::StainOver => self::stainOver($s),
             Mark::Recess => $s->patch->paint($s->colour, $s->masks->gathered(0.26 * $s->reach(), 0.9, 0.6)),
-            Mark::Tidy => $s->patch->paint($s->base, $s->masks->above($s->from(0.4), 0.03, 0.03, 0.97)),
+            Mark::Tidy => self::step($s, $s->base, $s->from(0.4), 0.03, $s->isBlended ? 0.5 : 0.97),
             Mark::Overbrush, Mark::Drybrush, Mark::GroundDrybrush => self::dry($s, $mark),
-            Mark::Layer => $s->patch->paint($s->colour, $s->masks->above(self::rank($s), 0.022, 0.02)),
-            Mark::Stipple => $s->patch->paint($s->colour, $s->masks->above(self::rank($s), 0.08, 0.44, 0.5)),
+            Mark::Layer => self::step($s, $s->colour, self::rank($s), 0.022, 1.0),
+            Mark::Stipple => $s->patch->blend($s->colour, $s->masks->slope(self::rank($s) - 0.25, 1.1, 0.7, 0.22)),
             default => Blends::lay($mark, $s),
         };
     }
@@ -50,6 +50,16 @@ final class Coats
         $lights = self::FEW_LIGHTS[$s->lightsInAll] ?? self::LIGHTS;
 
         return $s->from($lights[min($s->lights, count($lights) - 1)]);
+    }
+
+    /** From a rank upwards: with an edge, or feathered into what a blend lays beside it. */
+    private static function step(Stroke $s, Colour $colour, float $from, float $soft, float $share): void
+    {
+        if ($s->isBlended) {
+            $s->patch->blend($colour, $s->masks->slope($from - 0.22, 1.02, $share, 0.05));
+        } else {
+            $s->patch->paint($colour, $s->masks->above($from, $soft, $soft, $share));
+        }
     }
 
     /** Smooth from an airbrush, faintly grainy from a can, streaked by a brush. */
@@ -108,15 +118,15 @@ final class Coats
     private static function faded(Stroke $s): void
     {
         $s->patch->paint($s->colour, $s->masks->all(0.95));
-        $s->patch->stain($s->colour->filter()->times(0.25), $s->masks->ramp(0.62, 0.02, 0.9));
-        $s->patch->paint($s->colour->times(1.9), $s->masks->ramp(0.55, 1.0, 0.6));
+        $s->patch->stain($s->colour->filter()->times(0.25), $s->masks->slope(0.62, 0.0, 0.85));
+        $s->patch->blend($s->colour->times(1.9), $s->masks->slope(0.45, 1.0, 0.6));
     }
 
     private static function wetBlend(Stroke $s): void
     {
         $s->patch->paint($s->colour, $s->masks->all(1.0));
-        $s->patch->paint($s->colour->times(0.42), $s->masks->ramp(0.5, 0.0, 0.9));
-        $s->patch->paint($s->colour->times(1.7), $s->masks->ramp(0.45, 1.0, 0.7));
+        $s->patch->blend($s->colour->times(0.42), $s->masks->slope(0.5, 0.0, 0.9));
+        $s->patch->blend($s->colour->times(1.7), $s->masks->slope(0.4, 1.0, 0.7));
     }
 
     private static function metal(Stroke $s, float $shine): void
@@ -158,7 +168,7 @@ final class Coats
         [$gather, $tint] = match ($mark) {
             Mark::StainShade => [0.7, 0.10],
             Mark::MetalWash => [0.9, 0.30],
-            default => [0.85, 0.22],
+            default => [0.92, 0.24],
         };
         $filter = $s->colour->towards($s->colour->filter()->times(0.35), 0.5);
         $s->patch->stain($filter->towards(new Colour(1.0, 1.0, 1.0), 0.45), $s->masks->all($tint * $s->reach()));

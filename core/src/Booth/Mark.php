@@ -224,4 +224,14 @@ enum Mark: string
             default => false,
         };
     }
+
+    /** Whether it takes the edges out of the steps about it. */
+    public function isBlend(): bool
+    {
+        return match ($this) {
+            self::Glaze, self::LightGlaze, self::SprayFade, self::TwoBrush, self::StainFade, self::WetBlend,
+            self::Hatch, self::Stipple => true,
+            default => false,
+        };
+    }
 }

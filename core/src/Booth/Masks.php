@@ -72,6 +72,24 @@ final readonly class Masks
     }
 
     /**
+     * A ramp from one rank to another that begins gently and ends in a point: as paint is worked into what is there.
+     *
+     * @param  float  $shaken  how far fine noise moves it
+     * @return array<int, float>
+     */
+    public function slope(float $from, float $to, float $share, float $shaken = 0.0): array
+    {
+        $over = 1 / ($to - $from);
+        $out = [];
+        foreach ($this->patch->rank as $k => $at) {
+            $t = ($at + $shaken * $this->patch->fine[$k] - $from) * $over;
+            $out[] = $t <= 0.0 ? 0.0 : $share * ($t > 1.0 ? 1.0 : $t ** 1.7);
+        }
+
+        return $out;
+    }
+
+    /**
      * A line inside the edge, where it faces up or down.
      *
      * @param  float  $from  mm inside the edge at which it begins

@@ -67,6 +67,7 @@ final class Painter
         }
         $lights = $edges = 0;
         $all = count(array_filter($coats, fn (Coat $c) => $c->mark->isLight()));
+        $isBlended = array_filter($coats, fn (Coat $c) => $c->mark->isBlend()) !== [];
         foreach ($this->inOrder($coats) as $n => $coat) {
             $mark = $coat->mark;
             if (Faults::leavesOut($spoilt, $mark)) {
@@ -74,7 +75,7 @@ final class Painter
             }
             $colour = self::colourOf($coat, $area, $base, $lights + $edges);
             $seed = Dice::hash($this->seed, $n);
-            $stroke = new Stroke($patch, $coat, $colour, $base, $lights, $all, $edges, $seed, $spoilt);
+            $stroke = new Stroke($patch, $coat, $colour, $base, $lights, $all, $edges, $isBlended, $seed, $spoilt);
             Coats::lay($mark, $stroke);
             $lights += $mark->isLight() ? 1 : 0;
             $edges += $mark === Mark::Edge ? 1 : 0;

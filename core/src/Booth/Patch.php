@@ -203,6 +203,25 @@ final class Patch
     }
 
     /**
+     * Paint worked into what is there while both are thin or wet: it goes over in even steps for the eye, which sees
+     * lightness by the cube root of light (CIE 15).
+     *
+     * @param  array<int, float>  $how  share that it covers, pixel by pixel
+     */
+    public function blend(Colour $colour, array $how): void
+    {
+        [$r, $g, $b] = [$colour->r ** (1 / 3), $colour->g ** (1 / 3), $colour->b ** (1 / 3)];
+        foreach ($how as $k => $a) {
+            if ($a > 0.002) {
+                $this->r[$k] = ((1 - $a) * $this->r[$k] ** (1 / 3) + $a * $r) ** 3;
+                $this->g[$k] = ((1 - $a) * $this->g[$k] ** (1 / 3) + $a * $g) ** 3;
+                $this->b[$k] = ((1 - $a) * $this->b[$k] ** (1 / 3) + $a * $b) ** 3;
+                $this->bare[$k] *= 1 - $a;
+            }
+        }
+    }
+
+    /**
      * See-through colour over what is there: what comes through is multiplied.
      *
      * @param  array<int, float>  $how

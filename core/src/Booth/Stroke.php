@@ -15,6 +15,7 @@ final readonly class Stroke
      * @param  int  $lights  light steps that were laid on the area before it
      * @param  int  $lightsInAll  that are planned on the area
      * @param  int  $edges  edge lines that were drawn on the area before it
+     * @param  bool  $isBlended  whether the area gets a blend: then no step on it is left with an edge
      * @param  array<string, float|null>  $spoilt  planted faults of the area with their sizes, by key
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class Stroke
         public int $lights,
         public int $lightsInAll,
         public int $edges,
+        public bool $isBlended,
         public int $seed,
         public array $spoilt = [],
     ) {

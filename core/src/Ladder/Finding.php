@@ -29,6 +29,7 @@ final readonly class Finding
      * @param  int|null  $grade  of the best work that is allowed
      * @param  float|null  $markMm  the widest mark it leaves
      * @param  float|null  $visibleMm  what the sharpest eye sees at the tier's distance
+     * @param  float|null  $shown  L* that light alone makes
      * @param  View|null  $unseen  the view from which nobody looks
      * @param  float|null  $minutes  that the figure takes
      * @param  int|null  $enough  minutes that would be enough
@@ -53,6 +54,7 @@ final readonly class Finding
         public ?float $minutes = null,
         public ?int $enough = null,
         public ?PriceRange $price = null,
+        public ?float $shown = null,
     ) {
     }
 }

@@ -11,6 +11,7 @@ enum FindingKind: string
     case MatchesNothing = 'matches_nothing';
     case NobodyMay = 'nobody_may';
     case NobodySees = 'nobody_sees';
+    case AsksNothing = 'asks_nothing';
     case AsksLess = 'asks_less';
     case SameAs = 'same_as';
     case LowersBar = 'lowers_bar';

@@ -10,6 +10,7 @@ use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;
 use Ordotype\Core\Standard\EffectClause;
+use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\SprayedColoursClause;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\StepsClause;
@@ -31,6 +32,7 @@ final readonly class Lint
 
     /**
      * @param  list<Sculpt>  $figures  the studio's figures, to plan the tiers on
+     * @param  FlatPaint  $flat  what light alone makes of a figure
      * @param  Money|null  $hourlyRate  what an hour at the bench costs, in the standard's currency
      */
     public function __construct(
@@ -38,6 +40,7 @@ final readonly class Lint
         private array $figures = [],
         private ?Money $hourlyRate = null,
         private Planner $planner = new Planner(),
+        private FlatPaint $flat = new FlatPaint(),
     ) {
         $this->kinds = new Kinds($standard);
         $this->proposals = new Proposals($standard);
@@ -65,6 +68,7 @@ final readonly class Lint
                 ...$this->nobodyMay($tier),
                 ...(new UnseenClauses($this->kinds, $this->standard))->of($tier, $clauses),
                 ...$this->lowersBar($tier),
+                ...$this->asksNothing($tier, $clauses),
             ];
             foreach ($found as $finding) {
                 // A clause that a tier takes from another is reported once, where it stands first.
@@ -77,6 +81,26 @@ final readonly class Lint
         }
 
         return [...$findings, ...$this->rungs()];
+    }
+
+    /**
+     * Contrast that a model in bare undercoat has by itself.
+     *
+     * @param  list<Clause>  $clauses
+     * @return list<Finding>
+     */
+    private function asksNothing(Tier $tier, array $clauses): array
+    {
+        $findings = [];
+        foreach ($clauses as $clause) {
+            $shown = $clause instanceof FinishClause ? $this->flat->shownUnder($clause) : null;
+            if ($clause instanceof FinishClause && $shown !== null && $clause->limit <= $shown) {
+                $edits = [$this->proposals->own($tier, $clause, new ClauseChange(limit: floor($shown) + 1))];
+                $findings[] = new Finding(FindingKind::AsksNothing, $tier, [$clause], $edits, shown: $shown);
+            }
+        }
+
+        return $findings;
     }
 
     /** @return list<Finding> each offered tier against the next one below it */

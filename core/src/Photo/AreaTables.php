@@ -15,12 +15,20 @@ final class AreaTables
     /** @var array<int, array<int, int>> by ring: by height band (0 on top) × lightness bin: pixels */
     public array $heights = [];
 
+    /** @var array<int, int> pixels by bin of half an L* once the light is divided out; all 0 where it is not known */
+    public array $paint;
+
     public int $pixels = 0;
 
     public int $clipped = 0;
 
     /** Pixels within the lines of its rings, seen or not. */
     public int $within = 0;
+
+    public function __construct()
+    {
+        $this->paint = array_fill(0, Light::BINS, 0);
+    }
 
     /** @return array<int, int> pixels by bin of half an L* */
     public function lightness(): array

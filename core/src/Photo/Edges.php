@@ -35,25 +35,10 @@ final readonly class Edges
     public function wrong(Area $area): ?Unmeasured
     {
         $beside = $rises = [];
-        foreach ($this->layout->rings as $ring) {
-            if ($ring->area->key !== $area->key) {
-                continue;
-            }
-            $n = count($ring->xs);
-            $left = 0.0;
-            for ($i = 0; $i < $n; $i++) {
-                $j = ($i + 1) % $n;
-                [$dx, $dy] = [$ring->xs[$j] - $ring->xs[$i], $ring->ys[$j] - $ring->ys[$i]];
-                $long = hypot($dx, $dy);
-                for (; $long > 0.0 && $left < $long; $left += self::EVERY * $this->layout->scale) {
-                    $t = $left / $long;
-                    $at = [$ring->xs[$i] + $t * $dx, $ring->ys[$i] + $t * $dy];
-                    $edge = $this->edge($at, [-$dy / $long, $dx / $long]);
-                    if ($edge !== null) {
-                        [$beside[], $rises[]] = $edge;
-                    }
-                }
-                $left = max(0.0, $left - $long);
+        foreach (Walk::round($this->layout, $area, self::EVERY) as [, $at, $normal]) {
+            $edge = $this->edge($at, $normal);
+            if ($edge !== null) {
+                [$beside[], $rises[]] = $edge;
             }
         }
         if (count($beside) < self::LEAST_EDGES) {
@@ -86,7 +71,7 @@ final readonly class Edges
             if ($x < 0 || $y < 0 || $x >= $this->pixels->width() || $y >= $this->pixels->height()) {
                 return null;
             }
-            $lights[] = $this->lightness($x, $y);
+            $lights[] = Light::lightness(Light::luminanceOf($this->pixels->run($y, $x, $x)[0] ?? 0));
         }
         [$steepest, $where] = [0.0, 0];
         for ($k = 2; $k + 2 < count($lights); $k++) {
@@ -100,16 +85,5 @@ final readonly class Edges
         return $step < self::LEAST || $steepest <= 0.0
             ? null
             : [abs($where - $half) / $scale, (0.8 * $step) / $steepest / $scale];
-    }
-
-    private function lightness(int $x, int $y): float
-    {
-        $c = $this->pixels->run($y, $x, $x)[0] ?? 0;
-        $light =
-            0.2126 * Light::linear(($c >> 16) & 255) +
-            0.7152 * Light::linear(($c >> 8) & 255) +
-            0.0722 * Light::linear($c & 255);
-
-        return Light::lightness($light);
     }
 }

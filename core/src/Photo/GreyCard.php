@@ -31,6 +31,19 @@ final readonly class GreyCard
         return new self([[1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, 1.0]]);
     }
 
+    /** @return array{float, float, float} what each channel of the camera, in linear light, adds to the luminance */
+    public function luminance(): array
+    {
+        $weights = [0.0, 0.0, 0.0];
+        foreach ([0.21263900587151, 0.71516867876776, 0.07219231536073] as $row => $weight) {
+            foreach ($this->matrix[$row] as $channel => $times) {
+                $weights[$channel] += $weight * $times;
+            }
+        }
+
+        return [$weights[0], $weights[1], $weights[2]];
+    }
+
     /**
      * @param  array{int, int, int, int}  $field  left, top, right and bottom pixel of the middle field, well within it
      *

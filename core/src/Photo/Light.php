@@ -28,6 +28,14 @@ final class Light
         return $y > 216 / 24389 ? 116 * $y ** (1 / 3) - 16 : (24389 / 27) * $y;
     }
 
+    /** Luminance of a pixel as it is, 0xRRGGBB; white 1. */
+    public static function luminanceOf(int $pixel): float
+    {
+        return 0.2126 * self::linear(($pixel >> 16) & 255) +
+            0.7152 * self::linear(($pixel >> 8) & 255) +
+            0.0722 * self::linear($pixel & 255);
+    }
+
     /** @return array<int, int> by luminance in steps of 1/4095 up to 1.4: the bin of its L* */
     public static function bins(): array
     {

@@ -26,50 +26,48 @@ final readonly class Lines
 
     private const LEAST_PROFILES = 30;
 
+    /** Mm between the quartiles: what differs more was not drawn with one brush, but is light on the form. */
+    private const SPREAD = 0.25;
+
     /** Mm from one look to the next at the least: half a pixel, but no finer than this. */
     private const FINEST = 0.02;
 
     /** Mm from the margin within which a line begins. */
     private const BEGINS = 0.25;
 
-    public function __construct(private Layout $layout, private Pixels $pixels)
-    {
+    /** Mm to either side of its end over which a line falls, and how much of the rise at the least. */
+    private const ENDS = 0.15;
+
+    private const FALL = 0.5;
+
+    /** @param  Shading|null  $shading  the light on the model, where it is known: it makes no line */
+    public function __construct(
+        private Layout $layout,
+        private Pixels $pixels,
+        private ?Shading $shading = null,
+        private ?Placement $placement = null,
+    ) {
     }
 
     /** Mm, the median of the profiles that have a line. */
     public function width(Area $area): Figure
     {
         $widths = [];
-        foreach ($this->layout->rings as $ring) {
-            if ($ring->area->key !== $area->key) {
-                continue;
-            }
-            $n = count($ring->xs);
-            $left = 0.0;
-            for ($i = 0; $i < $n; $i++) {
-                $j = ($i + 1) % $n;
-                [$dx, $dy] = [$ring->xs[$j] - $ring->xs[$i], $ring->ys[$j] - $ring->ys[$i]];
-                $long = hypot($dx, $dy);
-                for (; $long > 0.0 && $left < $long; $left += self::EVERY * $this->layout->scale) {
-                    $t = $left / $long;
-                    $width = $this->profile(
-                        $ring->no,
-                        $ring->xs[$i] + $t * $dx,
-                        $ring->ys[$i] + $t * $dy,
-                        [-$dy / $long, $dx / $long],
-                    );
-                    if ($width !== null && $width >= self::LEAST && $width <= self::MOST) {
-                        $widths[] = $width;
-                    }
-                }
-                $left = max(0.0, $left - $long);
+        foreach (Walk::round($this->layout, $area, self::EVERY) as [$ring, $at, $normal]) {
+            $width = $this->profile($ring, $at[0], $at[1], $normal);
+            if ($width !== null && $width >= self::LEAST && $width <= self::MOST) {
+                $widths[] = $width;
             }
         }
         sort($widths);
 
-        return count($widths) < self::LEAST_PROFILES
-            ? Figure::none(Unmeasured::TooFewLines, count($widths))
-            : Figure::of($widths[intdiv(count($widths), 2)], count($widths));
+        $n = count($widths);
+        if ($n < self::LEAST_PROFILES) {
+            return Figure::none(Unmeasured::TooFewLines, $n);
+        }
+        $isEven = $widths[intdiv(3 * $n, 4)] - $widths[intdiv($n, 4)] <= self::SPREAD;
+
+        return $isEven ? Figure::of($widths[intdiv($n, 2)], $n) : Figure::none(Unmeasured::Uneven, $n);
     }
 
     /**
@@ -114,6 +112,14 @@ final readonly class Lines
             }
         }
 
+        // A fade is no line: a line ends.
+        $about = max(1, (int) ceil(self::ENDS / $step));
+        $before = $lights[max(0, $end - 1 - $about)] ?? $top;
+        $after = $lights[min(count($lights) - 1, $end - 1 + $about)] ?? $ground;
+        if ($end > 0 && $before - $after < self::FALL * ($top - $ground)) {
+            return 0.0;
+        }
+
         // The first tenth of a millimetre is the margin: the line begins there.
         return $end === 0 ? 0.0 : $end * $step + self::FROM;
     }
@@ -131,12 +137,9 @@ final readonly class Lines
 
     private function lightness(int $x, int $y): float
     {
-        $c = $this->pixels->run($y, $x, $x)[0] ?? 0;
-        $light =
-            0.2126 * Light::linear(($c >> 16) & 255) +
-            0.7152 * Light::linear(($c >> 8) & 255) +
-            0.0722 * Light::linear($c & 255);
+        $seen = Light::luminanceOf($this->pixels->run($y, $x, $x)[0] ?? 0);
+        $light = $this->placement === null ? 1.0 : $this->shading?->run($this->placement, $y, $x, $x)[0] ?? 1.0;
 
-        return Light::lightness($light);
+        return Light::lightness($light > 0.0 ? $seen / $light : $seen);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ordotype\Core\Photo;
 
 use Ordotype\Core\Colour\Lab;
-use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Sculpt;
@@ -14,6 +13,9 @@ use Ordotype\Core\Sculpt\Sculpt;
 final readonly class Meter
 {
     private const LEAST_PIXELS = 400;
+
+    /** Fewer make valleys between tones by chance. */
+    private const LEAST_FOR_TONES = 2500;
 
     private const CLIPPED_AT = 250;
 
@@ -43,25 +45,16 @@ final readonly class Meter
     /** @var array<int, float> */
     private array $linear;
 
-    /**
-     * @param  array<string, list<Srgb>>  $colours  by area key: the paints on it
-     * @param  Srgb|null  $undercoat  null: bare undercoat is not looked for
-     */
+    /** @param  Shading|null  $shading  the light on the model, where it is known: it is taken out of tones and lines */
     public function __construct(
         private Sculpt $sculpt,
         private GreyCard $card,
-        private array $colours = [],
-        private ?Srgb $undercoat = null,
+        private PlannedPaint $planned = new PlannedPaint(),
+        private ?Shading $shading = null,
     ) {
         $this->linear = array_map(Light::linear(...), range(0, 255));
-        $weights = [0.0, 0.0, 0.0];
-        foreach ([0.21263900587151, 0.71516867876776, 0.07219231536073] as $row => $weight) {
-            foreach ($card->matrix[$row] as $channel => $times) {
-                $weights[$channel] += $weight * $times;
-            }
-        }
         $luminance = [];
-        foreach ($weights as $weight) {
+        foreach ($card->luminance() as $weight) {
             $luminance[] = array_map(fn (float $light) => $weight * $light * 4095, $this->linear);
         }
         $this->luminance = [$luminance[0], $luminance[1], $luminance[2]];
@@ -81,7 +74,11 @@ final readonly class Meter
                 $band = (int) ((($y - $ring->top) * AreaTables::BANDS) / max(1, $ring->height));
                 $band = max(0, min(AreaTables::BANDS - 1, $band)) * Light::BINS;
                 foreach ($runs as [$from, $to]) {
-                    $this->count($tables[$key], $ring->no, $band, $pixels->run($y, $from, $to));
+                    $run = $pixels->run($y, $from, $to);
+                    $this->count($tables[$key], $ring->no, $band, $run);
+                    if ($this->shading !== null) {
+                        $this->unlit($tables[$key], $run, $this->shading->run($placement, $y, $from, $to));
+                    }
                 }
             }
         }
@@ -91,7 +88,7 @@ final readonly class Meter
             $measures[$key] =
                 $wrong === Unmeasured::Moved
                     ? self::nothing($this->sculpt->area($key), $table, $wrong)
-                    : $this->of($this->sculpt->area($key), $table, $layout, $pixels, $wrong);
+                    : $this->of($this->sculpt->area($key), $table, $layout, $pixels, $placement, $wrong);
         }
 
         return $measures;
@@ -152,11 +149,30 @@ final readonly class Meter
         $table->pixels += count($run);
     }
 
+    /**
+     * Counts the paint as it would look with the same light everywhere.
+     *
+     * @param  array<int, int>  $run
+     * @param  array<int, float>  $light
+     */
+    private function unlit(AreaTables $table, array $run, array $light): void
+    {
+        [$reds, $greens, $blues] = $this->luminance;
+        $last = count($this->bins) - 1;
+        foreach ($run as $k => $c) {
+            if ($light[$k] > 0.0) {
+                $y = ($reds[($c >> 16) & 255] + $greens[($c >> 8) & 255] + $blues[$c & 255]) / $light[$k];
+                $table->paint[$this->bins[(int) max(0, min($last, $y + 0.5))]]++;
+            }
+        }
+    }
+
     private function of(
         Area $area,
         AreaTables $table,
         Layout $layout,
         Pixels $pixels,
+        Placement $placement,
         ?Unmeasured $wrong,
     ): AreaMeasure {
         $why = match (true) {
@@ -171,7 +187,8 @@ final readonly class Meter
         $n = $table->pixels;
         $isClipped = $table->clipped > self::MOST_CLIPPED * $n;
         $isShiny = $area->isMetal() || in_array($area->material, [Material::Glow, Material::GemLens], true);
-        $bins = $table->lightness();
+        $isUnlit = $this->shading !== null;
+        $bins = $isUnlit ? $table->paint : $table->lightness();
         $figure = fn (float $value): Figure => $isClipped
             ? Figure::none(Unmeasured::Clipped, $n)
             : Figure::of($value, $n);
@@ -183,16 +200,18 @@ final readonly class Meter
             $figure($table->percentile(0.95) - $table->percentile(0.05)),
             match (true) {
                 $isShiny => Figure::none(Unmeasured::Shiny, $n),
+                in_array($area->key, $this->planned->marked, true) => Figure::none(Unmeasured::Marked, $n),
+                $n < self::LEAST_FOR_TONES => Figure::none(Unmeasured::TooSmall, $n),
                 $wrong !== null => Figure::none($wrong, $n),
-                default => $figure(Tones::starkest($bins)),
+                default => $figure(Tones::starkest($bins, $isUnlit)),
             },
             $isShiny ? Figure::none(Unmeasured::Shiny, $n) : Figure::of($table->fromAbove(), $n),
             $isShiny || $area->material === Material::Eye
                 ? Figure::none(Unmeasured::Shiny, $n)
                 : $this->bare($area, $table, $layout, $pixels),
-            $wrong === null ? (new Lines($layout, $pixels))->width($area) : Figure::none($wrong, $n),
+            $wrong === null ? (new Lines($layout, $pixels, $this->shading, $placement))->width($area) : Figure::none($wrong, $n),
             $this->median($table),
-            $isClipped || $isShiny ? null : Tones::of($bins),
+            $isClipped || $isShiny ? null : Tones::of($bins, $isUnlit),
         );
     }
 
@@ -239,8 +258,9 @@ final readonly class Meter
     /** The share of the area that its largest connected bare spot has. */
     private function bare(Area $area, AreaTables $table, Layout $layout, Pixels $pixels): Figure
     {
-        $colours = $this->colours[$area->key] ?? [];
-        $bare = $this->undercoat === null || $colours === [] ? null : new Bare($this->undercoat, $colours);
+        $colours = $this->planned->colours[$area->key] ?? [];
+        $undercoat = $this->planned->undercoat;
+        $bare = $undercoat === null || $colours === [] ? null : new Bare($undercoat, $colours);
         if ($bare === null || ! $bare->canBeTold()) {
             return Figure::none(Unmeasured::Alike, $table->pixels);
         }

@@ -19,13 +19,17 @@ final class Tones
 
     private const MASS = 0.03;
 
+    /** L* between two tones that a photograph tells apart for sure. */
+    public const PROMISED = 10.0;
+
     /**
      * @param  array<int, int>  $bins  pixels by half L*
+     * @param  bool  $isUnlit  whether the light has been divided out: then peaks are narrower
      * @return list<float> L* of each tone, the darkest first
      */
-    public static function of(array $bins): array
+    public static function of(array $bins, bool $isUnlit = false): array
     {
-        $smooth = self::smoothed($bins, self::SIGMA);
+        $smooth = self::smoothed($bins, $isUnlit ? self::SHARP_SIGMA : self::SIGMA);
         $peaks = self::peaks($smooth);
         while (count($peaks) > 1) {
             [$weakest, $depth] = self::weakest($smooth, $peaks);
@@ -54,16 +58,20 @@ final class Tones
     }
 
     /**
-     * How stark the starkest step between two tones is: 1 − valley ÷ lower peak.
+     * How stark the starkest step between two tones is: 1 − valley ÷ lower peak. Of steps that a photograph does not
+     * tell apart for sure nothing is said.
      *
      * @param  array<int, int>  $bins
      */
-    public static function starkest(array $bins): float
+    public static function starkest(array $bins, bool $isUnlit = false): float
     {
         $smooth = self::smoothed($bins, self::SHARP_SIGMA);
-        $tones = array_map(fn (float $l) => (int) round(2 * $l), self::of($bins));
+        $tones = array_map(fn (float $l) => (int) round(2 * $l), self::of($bins, $isUnlit));
         $stark = 0.0;
         for ($k = 0; $k + 1 < count($tones); $k++) {
+            if (2 * self::PROMISED > $tones[$k + 1] - $tones[$k]) {
+                continue;
+            }
             $valley = $smooth[self::valley($smooth, $tones[$k], $tones[$k + 1])];
             $lower = min($smooth[$tones[$k]], $smooth[$tones[$k + 1]]);
             $stark = max($stark, $lower > 0.0 ? 1 - $valley / $lower : 0.0);

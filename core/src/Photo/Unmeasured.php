@@ -12,7 +12,9 @@ enum Unmeasured: string
     case Dark = 'dark';
     case Hidden = 'hidden';
     case Shiny = 'shiny';
+    case Marked = 'marked';
     case TooFewLines = 'too_few_lines';
+    case Uneven = 'uneven';
     case Alike = 'alike';
     case NoPatch = 'no_patch';
     case Moved = 'moved';

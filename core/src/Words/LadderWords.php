@@ -96,6 +96,11 @@ final readonly class LadderWords
                 $this->words->sentence($f->clauses[0]).
                 ", and $tier allows no technique that gives it.",
             FindingKind::NobodySees => $this->nobodySees($f),
+            FindingKind::AsksNothing => "$first asks for ".
+                $this->words->sentence($f->clauses[0]).
+                ', and light alone makes as much of a model in bare undercoat: '.
+                Terms::number($f->shown ?? 0.0).
+                ' L*.',
             FindingKind::AsksLess => "$tier asks for less than {$f->lower?->name} on ".
                 $this->kind($f->where, $f->clauses[0]).
                 ": $first asks for ".
@@ -136,6 +141,9 @@ final readonly class LadderWords
             FindingKind::NobodySees => $f->unseen === null
                 ? "Leave it out at $tier: nobody can check it."
                 : "Look from {$f->unseen->value} in the check, or leave it out.",
+            FindingKind::AsksNothing => 'Ask for more than '.
+                Terms::number($f->shown ?? 0.0).
+                ' L*, or leave it out.',
             FindingKind::AsksLess => "Ask it at $tier too.",
             FindingKind::SameAs => "Retire $tier, or say what it does more.",
             FindingKind::LowersBar => match (true) {
