@@ -128,10 +128,14 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:photographs.take')->group(function (): void {
         Route::post('pictures', [SculptController::class, 'takePicture']);
         Route::post('pieces/{piece}/photographs', [PhotographController::class, 'store']);
+        Route::post('sculpts/{slug}/photographs', [PhotographController::class, 'storeOfFigure']);
         Route::put('photographs/{photograph}/placement', [PhotographController::class, 'place']);
         Route::delete('photographs/{photograph}', [PhotographController::class, 'remove']);
     });
     Route::get('pieces/{piece}/photographs', [PhotographController::class, 'index'])->middleware('can:plan.read');
+    Route::get('sculpts/{slug}/photographs', [PhotographController::class, 'ofFigure'])->middleware('can:schemes.read');
+    Route::get('units/{unit}/evenness', [PhotographController::class, 'evenness'])->middleware('can:check.read');
+    Route::put('units/{unit}/test-model', [PhotographController::class, 'testModel'])->middleware('can:check.answer');
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->middleware('can:plan.read');

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Exceptions\NotPlaced;
+use App\Exceptions\PhotographChanged;
 use App\Exceptions\SignedOffPieces;
 use App\Jobs\MeasurePhotograph;
 use App\Models\Photograph;
 use App\Models\Piece;
+use App\Models\Sculpt;
+use App\Models\Unit;
 use App\Models\User;
 use App\Pictures\Drawings;
 use App\Repositories\Figures;
 use App\Studio\ActivityLog;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Ordotype\Core\Bench\Stage;
@@ -32,36 +36,48 @@ final class KeepPhotographs
         self::stillOpen($piece);
         $before = Photograph::query()
             ->whereIn('piece_id', Piece::query()->where('unit_id', $piece->unit_id)->select('id'))
-            ->where('view', $view->value)
-            ->whereNotNull('placement')
-            ->latest('id')
-            ->first();
+            ->where('view', $view->value);
 
-        return DB::transaction(function () use ($piece, $sha256, $view, $by, $before): Photograph {
-            $photograph = Photograph::query()->create([
-                'piece_id' => $piece->id,
-                'view' => $view->value,
-                'sha256' => $sha256,
-                'placement' => $before?->placement,
-                'state' => 'kept',
-                'made_by' => $by->id,
-            ]);
-            $this->log->write('photograph.kept', $photograph, null, ['piece' => $piece->id, 'sha256' => $sha256]);
+        return $this->kept(['piece_id' => $piece->id, 'view' => $view->value, 'sha256' => $sha256], $before, $by);
+    }
 
-            return $photograph;
+    /** @param  'undercoated'|'bare'  $shows */
+    public function keepOfFigure(Sculpt $sculpt, string $sha256, View $view, string $shows, User $by): Photograph
+    {
+        $of = ['sculpt_id' => $sculpt->id, 'view' => $view->value, 'shows' => $shows];
+
+        return $this->kept($of + ['sha256' => $sha256], Photograph::query()->where($of), $by);
+    }
+
+    /**
+     * @param  array<string, int|string>  $as
+     * @param  Builder<Photograph>  $before  of the same set-up
+     */
+    private function kept(array $as, Builder $before, User $by): Photograph
+    {
+        $placement = $before->whereNotNull('placement')->latest('id')->first()?->placement;
+
+        return DB::transaction(function () use ($as, $placement, $by): Photograph {
+            $photograph = Photograph::query()->create(
+                $as + ['placement' => $placement, 'state' => 'kept', 'made_by' => $by->id],
+            );
+            $this->log->write('photograph.kept', $photograph, null, $as);
+
+            return $photograph->refresh();
         });
     }
 
     /**
      * @param  array{base_left: array{float, float}, base_right: array{float, float}, top: array{float, float},
      *     card: list<int>|null}  $placement
+     * @param  int  $revision  of the placement that was looked at
      *
      * @throws NotPlaced
      */
-    public function place(Photograph $photograph, array $placement): Photograph
+    public function place(Photograph $photograph, array $placement, int $revision): Photograph
     {
         self::stillOpen($photograph->piece);
-        $sculpt = $this->figures->of($photograph->piece->unit->sculpt);
+        $sculpt = $this->figures->of($photograph->figure());
         try {
             Placement::ofPoints(
                 $sculpt,
@@ -74,14 +90,43 @@ final class KeepPhotographs
             throw new NotPlaced($e->getMessage());
         }
 
-        return DB::transaction(function () use ($photograph, $placement): Photograph {
+        return DB::transaction(function () use ($photograph, $placement, $revision): Photograph {
+            $photograph = Photograph::query()->lockForUpdate()->findOrFail($photograph->id);
+            if ($photograph->revision !== $revision) {
+                throw new PhotographChanged($photograph);
+            }
             $before = $photograph->placement;
-            $photograph->update(['placement' => $placement, 'state' => 'waiting', 'measures' => null, 'said' => null]);
+            $photograph->update([
+                'placement' => $placement,
+                'state' => $photograph->piece_id === null ? 'kept' : 'waiting',
+                'measures' => null,
+                'said' => null,
+                'revision' => $revision + 1,
+            ]);
             $this->log->write('photograph.placed', $photograph, $before, $placement);
-            MeasurePhotograph::dispatch($photograph->id)->onQueue(Drawings::QUEUE)->afterCommit();
+            if ($photograph->piece_id !== null) {
+                MeasurePhotograph::dispatch($photograph->id)->onQueue(Drawings::QUEUE)->afterCommit();
+            } elseif ($photograph->shows === 'undercoated') {
+                $this->measureAnew($photograph);
+            }
 
             return $photograph;
         });
+    }
+
+    /** What is not signed off yet and was photographed from the same side is measured with the light that is known now. */
+    private function measureAnew(Photograph $undercoated): void
+    {
+        $open = Piece::query()
+            ->whereIn('unit_id', Unit::query()->where('sculpt_id', $undercoated->sculpt_id)->select('id'))
+            ->whereNotIn('stage', [Stage::Signed->value, Stage::Delivered->value]);
+        $ids = Photograph::query()
+            ->whereIn('piece_id', $open->select('id'))
+            ->where(['view' => $undercoated->view, 'state' => 'measured'])
+            ->pluck('id');
+        foreach ($ids as $id) {
+            MeasurePhotograph::dispatch((int) $id)->onQueue(Drawings::QUEUE)->afterCommit();
+        }
     }
 
     public function remove(Photograph $photograph): void
@@ -93,9 +138,24 @@ final class KeepPhotographs
         });
     }
 
-    private static function stillOpen(Piece $piece): void
+    /** @param  int|null  $number  of the model that the others are compared with; null: none any more */
+    public function testModel(Unit $unit, ?int $number): Unit
     {
-        if (in_array($piece->stage, [Stage::Signed->value, Stage::Delivered->value], true)) {
+        $piece = $number === null ? null : $unit->pieces()->where('number', $number)->firstOrFail();
+
+        return DB::transaction(function () use ($unit, $piece): Unit {
+            $unit = Unit::query()->lockForUpdate()->findOrFail($unit->id);
+            $before = $unit->test_piece_id;
+            $unit->update(['test_piece_id' => $piece?->id]);
+            $this->log->write('unit.test_model', $unit, $before, $piece?->id);
+
+            return $unit;
+        });
+    }
+
+    private static function stillOpen(?Piece $piece): void
+    {
+        if ($piece !== null && in_array($piece->stage, [Stage::Signed->value, Stage::Delivered->value], true)) {
             throw new SignedOffPieces([$piece->number]);
         }
     }

@@ -8,6 +8,7 @@ use App\Pictures\GdPixels;
 use InvalidArgumentException;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\MeasureFormat;
 use Ordotype\Core\Format\PlacementFormat;
 use Ordotype\Core\Photo\AreaMeasure;
 use Ordotype\Core\Photo\Figure;
@@ -71,7 +72,7 @@ final class MeasureCommand extends CoreCommand
     private function print(array $measures, bool $hasCard): void
     {
         if ($this->option('json') === true) {
-            $written = Json::encode(array_values(array_map(self::written(...), $measures)));
+            $written = Json::encode(MeasureFormat::write($measures));
             $this->output->write($written, false, OutputInterface::OUTPUT_RAW);
 
             return;
@@ -98,25 +99,6 @@ final class MeasureCommand extends CoreCommand
         if (! $hasCard) {
             $this->line(PhotoWords::withoutCard());
         }
-    }
-
-    /** @return array<string, mixed> */
-    private static function written(AreaMeasure $m): array
-    {
-        $figure = fn (Figure $f): array => ['value' => $f->value, 'pixels' => $f->pixels, 'why' => $f->why?->value];
-
-        return [
-            'area' => $m->area->key,
-            'pixels' => $m->pixels,
-            'why' => $m->why?->value,
-            'contrast' => $figure($m->contrast),
-            'stark' => $figure($m->stark),
-            'from_above' => $figure($m->fromAbove),
-            'bare' => $figure($m->bare),
-            'line_width' => $figure($m->lineWidth),
-            'colour' => $m->colour === null ? null : [$m->colour->l, $m->colour->a, $m->colour->b],
-            'tones' => $m->tones,
-        ];
     }
 
     /** @return array{int, int, int, int}|null */

@@ -6,21 +6,27 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use LogicException;
 
 /**
- * A photograph of one model from one side.
+ * A photograph from one side of one model, or of a figure in undercoat or bare.
  *
  * @property int $id
- * @property int $piece_id
+ * @property int|null $piece_id
+ * @property int|null $sculpt_id
  * @property string $view
+ * @property string $shows painted, undercoated or bare
  * @property string $sha256
  * @property array{base_left: list<float>, base_right: list<float>, top: list<float>,
  *     card: list<int>|null}|null $placement
  * @property string $state
- * @property list<array<string, mixed>>|null $measures
+ * @property string|null $measures in ordotype/measures@1
+ * @property string|null $reference the drawn plan, measured likewise
  * @property string|null $said why it could not be measured
+ * @property int $revision of the placement
  * @property int $made_by
- * @property-read Piece $piece
+ * @property-read Piece|null $piece
+ * @property-read Sculpt|null $sculpt
  * @property-read Picture $picture
  * @property-read User $maker
  */
@@ -31,12 +37,18 @@ final class Photograph extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['placement' => 'array', 'measures' => 'array'];
+    protected $casts = ['placement' => 'array'];
 
     /** @return BelongsTo<Piece, $this> */
     public function piece(): BelongsTo
     {
         return $this->belongsTo(Piece::class);
+    }
+
+    /** @return BelongsTo<Sculpt, $this> */
+    public function sculpt(): BelongsTo
+    {
+        return $this->belongsTo(Sculpt::class);
     }
 
     /** @return BelongsTo<Picture, $this> */
@@ -49,5 +61,11 @@ final class Photograph extends Model
     public function maker(): BelongsTo
     {
         return $this->belongsTo(User::class, 'made_by');
+    }
+
+    /** Whose outlines are laid over it. */
+    public function figure(): Sculpt
+    {
+        return $this->piece === null ? $this->sculpt ?? throw new LogicException('Of nothing.') : $this->piece->unit->sculpt;
     }
 }

@@ -25,6 +25,7 @@ use Ordotype\Core\Bench\Stage;
  * @property int|null $scheme_number
  * @property \Illuminate\Support\Carbon|null $released_at
  * @property int|null $released_by
+ * @property int|null $test_piece_id its test model
  * @property int $revision
  * @property-read Order $order
  * @property-read Sculpt $sculpt

@@ -8,51 +8,120 @@ use App\Models\Photograph;
 use App\Studio\Pictures;
 use App\Studio\UnitPlans;
 use InvalidArgumentException;
-use Ordotype\Core\Photo\AreaMeasure;
-use Ordotype\Core\Photo\Figure;
+use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\MeasureFormat;
 use Ordotype\Core\Photo\GreyCard;
 use Ordotype\Core\Photo\Meter;
+use Ordotype\Core\Photo\Pixels;
 use Ordotype\Core\Photo\Placement;
 use Ordotype\Core\Photo\PlannedPaint;
+use Ordotype\Core\Photo\Shading;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Words\PhotoWords;
 
 /** Measures photographs against the plan that their model is painted by. */
 final class Measuring
 {
-    public function __construct(private readonly UnitPlans $plans, private readonly Pictures $pictures)
-    {
+    /** Pixels across of the drawing that a photograph is compared with. */
+    private const DRAWN = 480;
+
+    public function __construct(
+        private readonly UnitPlans $plans,
+        private readonly Pictures $pictures,
+        private readonly Booth $booth,
+    ) {
     }
 
     /** What is wrong with the photograph is said with it; nothing is thrown for that. */
     public function measure(Photograph $photograph): void
     {
-        $placement = $photograph->placement;
-        if ($placement === null) {
+        $piece = $photograph->piece;
+        if ($photograph->placement === null || $piece === null) {
             return;
         }
-        $unit = $photograph->piece->unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
-        $plan = $this->plans->inForce($unit)->kindOf($photograph->piece->number)->plan;
+        $unit = $piece->unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $plan = $this->plans->inForce($unit)->kindOf($piece->number)->plan;
+        $revision = $photograph->revision;
         try {
-            $pixels = GdPixels::ofBytes($this->pictures->read($photograph->picture));
-            $placed = Placement::ofPoints(
-                $plan->request->sculpt,
-                View::from($photograph->view),
-                self::point($placement['base_left']),
-                self::point($placement['base_right']),
-                self::point($placement['top']),
-            );
-            $field = self::field($placement['card']);
+            $pixels = $this->pixels($photograph);
+            $card = self::card($photograph, $pixels);
+            $planned = PlannedPaint::of($plan);
             $meter = new Meter(
                 $plan->request->sculpt,
-                $field === null ? GreyCard::none() : GreyCard::in($pixels, $field),
-                $field === null ? PlannedPaint::of($plan)->over(null) : PlannedPaint::of($plan),
+                $card ?? GreyCard::none(),
+                $card === null ? $planned->over(null) : $planned,
+                $this->shading($unit->sculpt_id, $photograph->view, $planned, $plan->request->sculpt),
             );
-            $measures = array_values(array_map(self::written(...), $meter->measure($pixels, $placed)));
-            $photograph->update(['state' => 'measured', 'measures' => $measures, 'said' => null]);
+            $found = [
+                'state' => 'measured',
+                'measures' => Json::encode(
+                    MeasureFormat::write($meter->measure($pixels, self::placed($photograph, $plan->request->sculpt))),
+                ),
+                'reference' => $this->drawn($plan, View::from($photograph->view)),
+                'said' => null,
+            ];
         } catch (InvalidArgumentException $e) {
-            $photograph->update(['state' => 'failed', 'said' => $e->getMessage()]);
+            $found = ['state' => 'failed', 'said' => $e->getMessage()];
         }
+        // Laid anew meanwhile, it is measured anew: what was found here is of the placement before.
+        Photograph::query()->whereKey($photograph->id)->where('revision', $revision)->update($found);
+    }
+
+    private function pixels(Photograph $photograph): Pixels
+    {
+        return GdPixels::ofBytes($this->pictures->read($photograph->picture));
+    }
+
+    /** The light on the figure, where it was photographed in undercoat from the same side. */
+    private function shading(int $sculptId, string $view, PlannedPaint $planned, Sculpt $sculpt): ?Shading
+    {
+        $bare = Photograph::query()
+            ->with('picture')
+            ->where(['sculpt_id' => $sculptId, 'view' => $view, 'shows' => 'undercoated'])
+            ->whereNotNull('placement')
+            ->latest('id')
+            ->first();
+        if ($bare === null || $planned->undercoat === null) {
+            return null;
+        }
+        $pixels = $this->pixels($bare);
+
+        return new Shading(
+            $pixels,
+            self::placed($bare, $sculpt),
+            self::card($bare, $pixels) ?? GreyCard::none(),
+            $planned->undercoat,
+        );
+    }
+
+    /** The plan as the booth draws it, measured in the same way. */
+    private function drawn(Plan $plan, View $view): ?string
+    {
+        if (! in_array($view, Booth::VIEWS, true)) {
+            return null;
+        }
+        $request = new BoothRequest($plan->request->sculpt, Coat::all($plan->work->steps), $view, self::DRAWN);
+
+        return Json::encode(
+            MeasureFormat::write(TruthTable::measured($plan, $this->booth->draw($request), $view)),
+        );
+    }
+
+    public static function placed(Photograph $photograph, Sculpt $sculpt): Placement
+    {
+        $placement = $photograph->placement ?? throw new InvalidArgumentException('The outlines are not laid yet.');
+
+        return Placement::ofPoints(
+            $sculpt,
+            View::from($photograph->view),
+            self::point($placement['base_left']),
+            self::point($placement['base_right']),
+            self::point($placement['top']),
+        );
     }
 
     /**
@@ -64,35 +133,12 @@ final class Measuring
         return [(float) ($point[0] ?? 0.0), (float) ($point[1] ?? 0.0)];
     }
 
-    /**
-     * @param  list<int>|null  $card
-     * @return array{int, int, int, int}|null
-     */
-    private static function field(?array $card): ?array
+    private static function card(Photograph $photograph, Pixels $pixels): ?GreyCard
     {
-        return $card === null ? null : [$card[0] ?? 0, $card[1] ?? 0, $card[2] ?? 0, $card[3] ?? 0];
-    }
+        $card = $photograph->placement['card'] ?? null;
 
-    /** @return array<string, mixed> */
-    public static function written(AreaMeasure $m): array
-    {
-        $figure = fn (Figure $f): array => [
-            'value' => $f->value === null ? null : round($f->value, 3),
-            'pixels' => $f->pixels,
-            'why' => $f->why === null ? null : PhotoWords::why($f->why),
-        ];
-
-        return [
-            'area' => $m->area->key,
-            'name' => $m->area->name,
-            'pixels' => $m->pixels,
-            'why' => $m->why === null ? null : PhotoWords::why($m->why),
-            'contrast' => $figure($m->contrast),
-            'stark' => $figure($m->stark),
-            'from_above' => $figure($m->fromAbove),
-            'bare' => $figure($m->bare),
-            'line_width' => $figure($m->lineWidth),
-            'tones' => $m->tones === null ? null : count($m->tones),
-        ];
+        return $card === null
+            ? null
+            : GreyCard::in($pixels, [$card[0] ?? 0, $card[1] ?? 0, $card[2] ?? 0, $card[3] ?? 0]);
     }
 }

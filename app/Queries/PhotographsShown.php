@@ -4,40 +4,77 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Check;
 use App\Models\Photograph;
 use App\Models\Piece;
+use App\Models\Sculpt as SculptRow;
 use App\Repositories\Figures;
+use App\Studio\UnitPhotographs;
+use App\Studio\UnitPlans;
+use Illuminate\Database\Eloquent\Builder;
 use InvalidArgumentException;
 use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Photo\AreaMeasure;
+use Ordotype\Core\Photo\Drift;
+use Ordotype\Core\Photo\Figure;
+use Ordotype\Core\Photo\Finish;
+use Ordotype\Core\Photo\HeldFigure;
 use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Words\PhotoWords;
 use stdClass;
 
-/** The photographs of a model, and the points of its figure by which they are placed. */
+/** Photographs of a model or a figure, the points by which they are placed, and what they say for the check. */
 final class PhotographsShown
 {
-    public function __construct(private readonly Figures $figures)
+    public function __construct(
+        private readonly Figures $figures,
+        private readonly UnitPlans $plans,
+        private readonly UnitPhotographs $photographs,
+    ) {
+    }
+
+    /** @return array{marks: stdClass, data: list<array<string, mixed>>, held: list<array<string, mixed>>} */
+    public function of(Piece $piece): array
     {
+        $unit = $piece->unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $plan = $this->plans->inForce($unit)->kindOf($piece->number)->plan;
+
+        return $this->shown($plan->request->sculpt, Photograph::query()->where('piece_id', $piece->id)) + [
+            'held' => $this->held($piece, $plan),
+        ];
     }
 
     /** @return array{marks: stdClass, data: list<array<string, mixed>>} */
-    public function of(Piece $piece): array
+    public function ofFigure(SculptRow $sculpt): array
     {
-        $photographs = Photograph::query()
-            ->with(['picture', 'maker'])
-            ->where('piece_id', $piece->id)
-            ->orderBy('id')
-            ->get();
+        return $this->shown($this->figures->of($sculpt), Photograph::query()->where('sculpt_id', $sculpt->id));
+    }
 
+    /**
+     * @param  Builder<Photograph>  $of
+     * @return array{marks: stdClass, data: list<array<string, mixed>>}
+     */
+    private function shown(Sculpt $sculpt, Builder $of): array
+    {
         return [
-            'marks' => (object) $this->marks($piece),
-            'data' => array_values($photographs->map(self::one(...))->all()),
+            'marks' => (object) self::marks($sculpt),
+            'data' => array_values(
+                $of
+                    ->with(['picture', 'maker'])
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Photograph $p) => self::one($p, $sculpt))
+                    ->all(),
+            ),
         ];
     }
 
     /** @return array<string, array{base_left: list<float>, base_right: list<float>, top: list<float>}> by view */
-    private function marks(Piece $piece): array
+    private static function marks(Sculpt $sculpt): array
     {
-        $sculpt = $this->figures->of($piece->unit->sculpt);
         $marks = [];
         foreach (Booth::VIEWS as $view) {
             try {
@@ -53,11 +90,12 @@ final class PhotographsShown
     }
 
     /** @return array<string, mixed> */
-    public static function one(Photograph $p): array
+    public static function one(Photograph $p, Sculpt $sculpt): array
     {
         return [
             'id' => $p->id,
             'view' => $p->view,
+            'shows' => $p->shows,
             'sha256' => $p->sha256,
             'width' => $p->picture->width,
             'height' => $p->picture->height,
@@ -66,7 +104,97 @@ final class PhotographsShown
             'placement' => $p->placement,
             'state' => $p->state,
             'said' => $p->said,
-            'areas' => $p->measures ?? [],
+            'revision' => $p->revision,
+            'areas' => array_values(
+                array_map(self::area(...), UnitPhotographs::measures($p->measures, $sculpt)),
+            ),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function area(AreaMeasure $m): array
+    {
+        $figure = fn (Figure $f): array => [
+            'value' => $f->value,
+            'pixels' => $f->pixels,
+            'why' => $f->why === null ? null : PhotoWords::why($f->why),
+        ];
+
+        return [
+            'area' => $m->area->key,
+            'name' => $m->area->name,
+            'pixels' => $m->pixels,
+            'why' => $m->why === null ? null : PhotoWords::why($m->why),
+            'contrast' => $figure($m->contrast),
+            'stark' => $figure($m->stark),
+            'from_above' => $figure($m->fromAbove),
+            'bare' => $figure($m->bare),
+            'line_width' => $figure($m->lineWidth),
+            'tones' => $m->tones === null ? null : count($m->tones),
+        ];
+    }
+
+    /**
+     * What the newest photographs say for and against what the tier asks, and which question of the open check it
+     * belongs to.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function held(Piece $piece, Plan $plan): array
+    {
+        $newest = $this->photographs->newest($piece->unit);
+        $check = $piece->checks()->orderByDesc('round')->first();
+        $said = [];
+        foreach ($newest[$piece->number] ?? [] as $view => $photograph) {
+            foreach ($this->figures($piece, $photograph, $plan, $newest) as $held) {
+                $said[] = [
+                    'photograph' => $photograph->id,
+                    'view' => $view,
+                    'area' => $held->area->key,
+                    'name' => $held->area->name,
+                    'is_met' => $held->isMet,
+                    'says' => PhotoWords::held($held),
+                    'figures' => PhotoWords::figures($held),
+                    'question' => $check === null ? null : self::question($check, $held, $view),
+                ];
+            }
+        }
+
+        return $said;
+    }
+
+    /**
+     * @param  array<int, array<string, Photograph>>  $newest
+     * @return list<HeldFigure>
+     */
+    private function figures(Piece $piece, Photograph $photograph, Plan $plan, array $newest): array
+    {
+        $sculpt = $plan->request->sculpt;
+        $test = $piece->unit->pieces->firstWhere('id', $piece->unit->test_piece_id);
+        $ofTest = $test === null || $test->id === $piece->id ? null : $newest[$test->number][$photograph->view] ?? null;
+        $reference = UnitPhotographs::measures($ofTest->measures ?? $photograph->reference, $sculpt);
+        $colours = $this->photographs->colours($piece->unit, $photograph->view, $sculpt);
+        $finish = new Finish(
+            $plan,
+            $reference,
+            Drift::middle($colours),
+            isset($photograph->placement['card']),
+        );
+
+        return $finish->held(UnitPhotographs::measures($photograph->measures, $sculpt));
+    }
+
+    /** The key of the question that asks for it, seen from the photograph's side. */
+    private static function question(Check $check, HeldFigure $held, string $view): ?string
+    {
+        $clauses = Reason::ids($held->asked->reasons);
+        foreach ($check->questions as $question) {
+            $asksIt = array_intersect($question['clauses'], $clauses) !== [];
+            if ($question['view'] === $view && $asksIt && in_array($held->area->key, $question['areas'], true)) {
+                return $question['key'];
+            }
+        }
+
+        return null;
     }
 }

@@ -46,6 +46,7 @@ final class PhotographsTest extends StudioTestCase
             'base_right' => $mark('base_right'),
             'top' => $mark('top'),
             'card' => [$left + $in, $top + $side + $in, $left + $side - $in, $top + 2 * $side - $in],
+            'revision' => 0,
         ];
         $path = "photographs/{$kept->json('id')}/placement";
         $this->api('painter', 'PUT', $path, ['top' => $placement['base_left']] + $placement, 422)->assertJsonPath(
@@ -77,7 +78,7 @@ final class PhotographsTest extends StudioTestCase
         $piece = $this->open();
         $sha = $this->sent(Png::of(self::drawn(Demo::sculpt())));
         $kept = $this->api('lead', 'POST', "pieces/$piece->id/photographs", ['sha256' => $sha, 'view' => 'front'], 201);
-        $placement = ['base_left' => [30, 280], 'base_right' => [190, 280], 'top' => [110, 30], 'card' => [900, 1, 920, 20]];
+        $placement = ['base_left' => [30, 280], 'base_right' => [190, 280], 'top' => [110, 30], 'card' => [900, 1, 920, 20], 'revision' => 0];
         $path = "photographs/{$kept->json('id')}/placement";
         $this->api('lead', 'PUT', $path, $placement, 200)->assertJson(['state' => 'waiting', 'areas' => []]);
         Queue::assertPushedOn('pictures', MeasurePhotograph::class);
@@ -111,6 +112,143 @@ final class PhotographsTest extends StudioTestCase
         self::assertSame(1, Photograph::query()->count());
     }
 
+    public function test_two_people_lay_one_photograph_and_the_second_is_told(): void
+    {
+        Storage::fake();
+        Queue::fake();
+        $piece = $this->open();
+        $picture = self::drawn(Demo::sculpt());
+        $id = $this->photographed($piece, $picture);
+        $row = Photograph::query()->findOrFail($id);
+        self::assertSame(1, $row->revision);
+        $again = $this->api('lead', 'PUT', "photographs/$id/placement", ($row->placement ?? []) + ['revision' => 0], 409);
+        self::assertSame(1, $again->json('current.revision'));
+        // What the worker finds of a placement that was laid anew meanwhile is not kept.
+        Photograph::query()->whereKey($id)->update(['revision' => 5, 'state' => 'waiting']);
+        $row->revision = 1;
+        app()->call([app(\App\Pictures\Measuring::class), 'measure'], ['photograph' => $row]);
+        self::assertSame('waiting', Photograph::query()->findOrFail($id)->state);
+    }
+
+    public function test_a_figure_in_undercoat_takes_the_light_out_and_what_waits_is_measured_anew(): void
+    {
+        Storage::fake();
+        $piece = $this->open();
+        $picture = self::drawn(Demo::sculpt(), 300);
+        $id = $this->photographed($piece, $picture);
+        $starkness = fn (): array => array_map(
+            fn (array $a) => $a['tones'] ?? null,
+            array_column(
+                $this->api('painter', 'GET', "pieces/$piece->id/photographs", null, 200)->json('data.0.areas'),
+                null,
+                'area',
+            ),
+        );
+        $lit = $starkness();
+        $bare = (new Booth())->draw(
+            new BoothRequest(Demo::sculpt(), [new Coat(null, Mark::Undercoat, Extent::Full, null, false)], width: 300),
+        );
+        $sha = $this->sent(Png::of($bare));
+        $path = 'sculpts/sluice-warden/photographs';
+        $this->api('lead', 'POST', $path, ['sha256' => $sha, 'view' => 'left', 'shows' => 'bare'], 422);
+        $this->api('lead', 'POST', $path, ['sha256' => $sha, 'view' => 'front', 'shows' => 'painted'], 422);
+        $kept = $this->api('painter', 'POST', $path, ['sha256' => $sha, 'view' => 'front', 'shows' => 'undercoated'], 201);
+        self::assertNull($kept->json('placement'), 'of another set-up');
+        $placed = $this->api(
+            'painter',
+            'PUT',
+            "photographs/{$kept->json('id')}/placement",
+            $this->placement($piece, $bare),
+            200,
+        );
+        self::assertSame(['kept', []], [$placed->json('state'), $placed->json('areas')]);
+        // One flat coat: with the light divided out no area has two tones.
+        self::assertNotSame($lit, $starkness());
+        self::assertSame([1], array_values(array_unique(array_filter($starkness()))));
+        $all = $this->api('lead', 'GET', $path, null, 200);
+        self::assertSame(['undercoated'], array_column($all->json('data'), 'shows'));
+        $this->api('lead', 'DELETE', "photographs/{$kept->json('id')}", null, 204);
+        self::assertSame($id, Photograph::query()->sole()->id);
+    }
+
+    public function test_a_figure_that_breaks_a_clause_raises_its_question_and_a_person_answers_it(): void
+    {
+        Storage::fake();
+        $check = \App\Models\Check::query()->whereNull('closed_at')->with('piece.unit.sculpt')->firstOrFail();
+        $piece = $check->piece;
+        $sculpt = Demo::sculpt($piece->unit->sculpt->slug);
+        // Flat paint in the undercoat's grey, and so without the contrast that every tier asks for.
+        $picture = self::drawn($sculpt, 480, '#3a3b3d');
+        $this->photographed($piece, $picture);
+        $answers = $check->answers()->count();
+        $shown = $this->api('painter', 'GET', "pieces/$piece->id/photographs", null, 200)->json('held');
+        $broken = array_values(array_filter($shown, fn (array $h) => ! $h['is_met']));
+        self::assertNotSame([], $broken);
+        $contrast = array_values(
+            array_filter($broken, fn (array $h) => $h['says'] === 'less contrast than the tier asks'),
+        );
+        self::assertNotSame([], $contrast);
+        self::assertMatchesRegularExpression('/^[\d.]+ L\*, at least [\d.]+ L\*$/', $contrast[0]['figures']);
+        $questions = array_column($check->questions, null, 'key');
+        foreach ($contrast as $held) {
+            self::assertContains($held['area'], $questions[$held['question']]['areas']);
+            self::assertSame('front', $questions[$held['question']]['view']);
+        }
+        self::assertSame($answers, $check->answers()->count(), 'evidence, never an answer');
+    }
+
+    public function test_models_are_compared_with_the_test_model_the_worst_area_first(): void
+    {
+        Storage::fake();
+        $unit = $this->open()->unit;
+        $pieces = $unit->pieces->whereNotIn('stage', ['signed', 'delivered'])->values();
+        self::assertGreaterThan(2, $pieces->count());
+        $none = $this->api('painter', 'GET', "units/$unit->id/evenness", null, 200);
+        self::assertSame([null], array_values(array_unique(array_column($none->json('models'), 'off'))));
+        foreach (['#8a4a35', '#8a4a35', '#4a6a75'] as $k => $coat) {
+            $this->photographed($pieces[$k], self::drawn(Demo::sculpt(), 300, '#8a4a35', ['coat' => $coat], $k + 1));
+        }
+        [$test, $same, $off] = [$pieces[0]->number, $pieces[1]->number, $pieces[2]->number];
+        $this->api('painter', 'PUT', "units/$unit->id/test-model", ['model' => 9999], 404);
+        $even = $this->api('painter', 'PUT', "units/$unit->id/test-model", ['model' => $test], 200);
+        self::assertSame($test, $even->json('test_model'));
+        $models = array_column($even->json('models'), null, 'number');
+        self::assertSame(['Oilskin coat', false, false], [
+            $models[$off]['off'][0]['name'],
+            $models[$off]['off'][0]['is_met'],
+            $models[$off]['off'][0]['is_same'],
+        ]);
+        self::assertGreaterThan(20.0, $models[$off]['off'][0]['delta_e']);
+        self::assertTrue($models[$same]['off'][0]['is_same'], 'the same paint by another brush');
+        self::assertSame(0, (int) $models[$test]['off'][0]['delta_e']);
+        $this->api('painter', 'PUT', "units/$unit->id/test-model", ['model' => null], 200);
+        self::assertNull($unit->refresh()->test_piece_id);
+    }
+
+    /** Kept and placed where the drawing's frame is; the id. */
+    private function photographed(Piece $piece, BoothPicture $picture): int
+    {
+        $sha = $this->sent(Png::of($picture));
+        $kept = $this->api('painter', 'POST', "pieces/$piece->id/photographs", ['sha256' => $sha, 'view' => 'front'], 201);
+        $path = "photographs/{$kept->json('id')}/placement";
+        $this->api('painter', 'PUT', $path, $this->placement($piece, $picture), 200);
+
+        return (int) $kept->json('id');
+    }
+
+    /** @return array<string, mixed> */
+    private function placement(Piece $piece, BoothPicture $picture): array
+    {
+        $marks = $this->api('painter', 'GET', "pieces/$piece->id/photographs", null, 200)->json('marks.front');
+        [$left, $top, $side] = $picture->card;
+        $in = max(1, intdiv($side, 5));
+
+        return array_map(fn (array $m) => [$m[0] * $picture->width, $m[1] * $picture->height], $marks) + [
+            'card' => [$left + $in, $top + $side + $in, $left + $side - $in, $top + 2 * $side - $in],
+            'revision' => 0,
+        ];
+    }
+
     /** A Sluice Warden that is not signed off. */
     private function open(): Piece
     {
@@ -120,14 +258,21 @@ final class PhotographsTest extends StudioTestCase
             ->firstOrFail();
     }
 
-    private static function drawn(Sculpt $sculpt): BoothPicture
-    {
+    /** @param  array<string, string>  $but  colours of single areas */
+    private static function drawn(
+        Sculpt $sculpt,
+        int $width = 240,
+        string $colour = '#8a4a35',
+        array $but = [],
+        int $seed = 1,
+    ): BoothPicture {
         $coats = [new Coat(null, Mark::Undercoat, Extent::Full, null, false)];
         foreach ($sculpt->areas as $area) {
-            $coats[] = new Coat($area->key, Mark::Cover, Extent::Full, Srgb::fromHex('#8a4a35'), true);
+            $hex = $but[$area->key] ?? $colour;
+            $coats[] = new Coat($area->key, Mark::Cover, Extent::Full, Srgb::fromHex($hex), true);
         }
 
-        return (new Booth())->draw(new BoothRequest($sculpt, $coats, width: 240));
+        return (new Booth())->draw(new BoothRequest($sculpt, $coats, width: $width, seed: $seed));
     }
 
     private function sent(string $bytes): string

@@ -13,6 +13,7 @@ final class PhotographPlaced extends StudioRequest
         $point = ['required', 'array', 'list', 'size:2'];
 
         return [
+            'revision' => ['required', 'integer', 'min:0'],
             'base_left' => $point,
             'base_right' => $point,
             'top' => $point,

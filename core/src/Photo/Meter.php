@@ -45,7 +45,9 @@ final readonly class Meter
     /** @var array<int, float> */
     private array $linear;
 
-    /** @param  Shading|null  $shading  the light on the model, where it is known: it is taken out of tones and lines */
+    /**
+     * @param  Shading|null  $shading  the light on the model, where it is known: it is taken out of tones and lines
+     */
     public function __construct(
         private Sculpt $sculpt,
         private GreyCard $card,
@@ -211,7 +213,7 @@ final readonly class Meter
                 : $this->bare($area, $table, $layout, $pixels),
             $wrong === null ? (new Lines($layout, $pixels, $this->shading, $placement))->width($area) : Figure::none($wrong, $n),
             $this->median($table),
-            $isClipped || $isShiny ? null : Tones::of($bins, $isUnlit),
+            $isClipped || $isShiny || $n < self::LEAST_FOR_TONES ? null : Tones::of($bins, $isUnlit),
         );
     }
 

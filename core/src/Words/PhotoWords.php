@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
+use Ordotype\Core\Photo\HeldFigure;
 use Ordotype\Core\Photo\Unmeasured;
+use Ordotype\Core\Standard\Criterion;
 
 /** What a photograph does not say, in words. */
 final class PhotoWords
@@ -36,5 +38,38 @@ final class PhotoWords
     public static function withoutCard(): string
     {
         return 'No grey card is given: colours hold only against one another, and bare undercoat is not looked for.';
+    }
+
+    /** What a figure means for what the tier asks. */
+    public static function held(HeldFigure $h): string
+    {
+        [$met, $not] = match ($h->asked->criterion) {
+            Criterion::TonalSpan => ['enough contrast', 'less contrast than the tier asks'],
+            Criterion::Tones => ['the tones can be told apart', 'fewer tones than the tier asks'],
+            Criterion::LightFromAbove => ['light from above', 'the light seems not to come from above'],
+            Criterion::LineShare => ['lines along the edges', 'edges without a line'],
+            Criterion::BaseColour => ['the planned colour', 'not the planned colour'],
+            Criterion::ColourDrift => ['like the rest of the unit', 'drifts from the rest of the unit'],
+            Criterion::HardStep => ['no stark layer', 'a stark layer'],
+            Criterion::BarePrimer => ['no bare undercoat', 'undercoat shows'],
+            Criterion::LineWidth => ['lines fine enough', 'lines wider than the tier allows'],
+            Criterion::LastLight => ['a bright last light', 'the last light is too dark'],
+        };
+
+        return $h->isMet ? $met : $not;
+    }
+
+    /** The figure and what it is held against, for whoever asks. */
+    public static function figures(HeldFigure $h): string
+    {
+        $criterion = $h->asked->criterion;
+        $decimals = match ($criterion) {
+            Criterion::LineWidth, Criterion::HardStep, Criterion::LightFromAbove => 2,
+            Criterion::Tones => 0,
+            default => 1,
+        };
+        $written = fn (float $n): string => number_format($n, $decimals).Terms::unit($criterion);
+
+        return $written($h->value).', '.($criterion->isFloor() ? 'at least ' : 'at most ').$written($h->limit);
     }
 }

@@ -5,6 +5,8 @@ import type { components } from './schema';
 type Bodies = components['schemas'];
 export type Photograph = Bodies['Photograph'];
 export type PhotographPlacement = Bodies['PhotographPlacement'];
+export type HeldFigure = Bodies['HeldFigure'];
+export type Evenness = Bodies['EvennessAnswer'];
 export type PhotographView = Bodies['PhotographView'];
 
 /** How often, in ms, it is asked how far measuring is. */
@@ -21,7 +23,25 @@ export const photographsQuery = (piece: number) =>
 export const keepPhotograph = (piece: number, body: Bodies['NewPhotograph']) =>
     given(client.POST('/pieces/{piece}/photographs', { params: { path: { piece } }, body }));
 
-export const placePhotograph = (photograph: number, body: PhotographPlacement) =>
+export const figurePhotographsQuery = (slug: string) =>
+    queryOptions({
+        queryKey: ['photographs', slug],
+        queryFn: () => given(client.GET('/sculpts/{slug}/photographs', { params: { path: { slug } } })),
+    });
+
+export const keepFigurePhotograph = (slug: string, body: Bodies['NewFigurePhotograph']) =>
+    given(client.POST('/sculpts/{slug}/photographs', { params: { path: { slug } }, body }));
+
+export const evennessQuery = (unit: number) =>
+    queryOptions({
+        queryKey: ['evenness', unit],
+        queryFn: () => given(client.GET('/units/{unit}/evenness', { params: { path: { unit } } })),
+    });
+
+export const chooseTestModel = (unit: number, model: number | null) =>
+    given(client.PUT('/units/{unit}/test-model', { params: { path: { unit } }, body: { model } }));
+
+export const placePhotograph = (photograph: number, body: Bodies['PlacePhotographBody']) =>
     given(client.PUT('/photographs/{photograph}/placement', { params: { path: { photograph } }, body }));
 
 export const removePhotograph = (photograph: number) =>

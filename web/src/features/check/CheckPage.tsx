@@ -7,6 +7,7 @@ import { useKey } from '../../app/keys';
 import { Top } from '../../app/Top';
 import { Figure } from '../../ui/Figure';
 import { AsPlanned } from './AsPlanned';
+import { Evenness } from './Evenness';
 import { Photographs } from './Photographs';
 import { stageWords } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
@@ -71,8 +72,8 @@ function Looking({ check }: { check: Check }) {
                         Schematic {view}. Look at the model itself, from {check.unit.distance_cm} cm.
                     </p>
                     <AsPlanned check={check} view={view} />
-                    <Photographs check={check} view={view} />
-                    <Flex gap={6} wrap aria-label="Models of the unit">
+                    <Photographs check={check} view={view} open={desk.open} />
+                    <Flex gap={6} wrap align="center" aria-label="Models of the unit">
                         {check.unit.pieces.map((p) => (
                             <span
                                 key={p.id}
@@ -82,6 +83,7 @@ function Looking({ check }: { check: Check }) {
                                 {p.number}
                             </span>
                         ))}
+                        <Evenness check={check} />
                     </Flex>
                 </section>
                 <section className="stack">

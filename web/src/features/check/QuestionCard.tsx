@@ -1,9 +1,12 @@
+import { useQuery } from '@tanstack/react-query';
 import { Button, Flex, Progress } from 'antd';
+import { photographsQuery } from '../../api/photographs';
 import type { AnswerWord, Check, Question } from '../../api/types';
 import { Says } from '../../ui/Says';
 import css from './Check.module.css';
 import { FaultForm } from './FaultForm';
 import { FaultNote } from './FaultNote';
+import { Held } from './Held';
 import { Reason } from './Reason';
 import type { CheckDesk } from './useCheck';
 
@@ -35,6 +38,7 @@ export function QuestionCard({ check, desk }: { check: Check; desk: CheckDesk })
             </div>
             <h1 className={css.question}>{q?.text}</h1>
             {q && <Against check={check} question={q} />}
+            {q && <FromPhotographs check={check} question={q} />}
             <div className="answers">
                 {ANSWERS.map(({ word, key, text }) => (
                     <Button
@@ -89,6 +93,12 @@ export function QuestionCard({ check, desk }: { check: Check; desk: CheckDesk })
             </Flex>
         </Flex>
     );
+}
+
+function FromPhotographs({ check, question: q }: { check: Check; question: Question }) {
+    const query = useQuery(photographsQuery(check.piece.id));
+    const here = query.data?.held.filter((h) => h.question === q.key) ?? [];
+    return here.length > 0 ? <Held held={here} open={null} /> : null;
 }
 
 /** What the tier says there, and which faults can be there. */

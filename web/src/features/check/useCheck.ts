@@ -54,9 +54,14 @@ export function useCheck(check: Check) {
         },
         onError: notices.failed,
     });
+    const open = (key: string) => {
+        const there = check.questions.findIndex((q) => q.key === key);
+        if (there >= 0) move(there - at);
+    };
     return {
         at,
         move,
+        open,
         question,
         given: question && answered.get(question.key),
         here,

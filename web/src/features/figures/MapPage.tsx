@@ -13,6 +13,7 @@ import { Failed, Loading } from '../../ui/states';
 import { AreaForm } from './AreaForm';
 import { AreaList } from './AreaList';
 import { FigureForm } from './FigureForm';
+import { FigurePhotographs } from './FigurePhotographs';
 import { withKey } from './map';
 import { MapCanvas } from './MapCanvas';
 import { MapChecks } from './MapChecks';
@@ -116,6 +117,7 @@ function MapEditor({ map }: { map: SculptMap }) {
                         editable={editable}
                         set={(patch) => desk.change({ ...sculpt, ...patch })}
                     />
+                    <FigurePhotographs slug={map.slug} areas={sculpt.areas} view={desk.view} />
                 </aside>
             </div>
         </>

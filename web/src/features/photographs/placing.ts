@@ -1,3 +1,9 @@
+/** An area as far as its lines are laid over a photograph. */
+export interface Outlined {
+    key: string;
+    outline?: { front?: number[][][]; back?: number[][][] };
+}
+
 export type Point = [number, number];
 type Three = [Point, Point, Point];
 

@@ -4,12 +4,11 @@ import { useRef, useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { placePhotograph, type Photograph, type PhotographPlacement } from '../../api/photographs';
 import type { components } from '../../api/schema';
-import type { Check } from '../../api/types';
 import { DragPoint } from '../../ui/DragPoint';
 import { Says } from '../../ui/Says';
 import { Still } from '../../ui/Still';
 import css from './Photographs.module.css';
-import { laidOver, type Point } from './placing';
+import { laidOver, type Outlined, type Point } from './placing';
 
 type Marks = components['schemas']['PlacementMarks'];
 type Handle = 'base_left' | 'base_right' | 'top' | 'card';
@@ -32,7 +31,7 @@ export function PlacePhoto({
 }: {
     photograph: Photograph;
     marks: Marks | undefined;
-    figure: Check['figure'];
+    figure: Outlined[];
     done: () => void;
 }) {
     const fitted = (m: number[]): Point => [(m[0] ?? 0) * p.width, (m[1] ?? 0) * p.height];
@@ -50,7 +49,8 @@ export function PlacePhoto({
     const stage = useRef<HTMLDivElement>(null);
     const held = useRef<Handle | null>(null);
     const keep = useMutation({
-        mutationFn: () => placePhotograph(p.id, placement(at, hasCard ? side : null)),
+        mutationFn: () =>
+            placePhotograph(p.id, { ...placement(at, hasCard ? side : null), revision: p.revision }),
         onSuccess: done,
     });
     return (
@@ -80,7 +80,7 @@ export function PlacePhoto({
                 <svg className={css.over} viewBox={`0 0 ${p.width} ${p.height}`} aria-hidden="true">
                     {marks &&
                         figure.flatMap((a) =>
-                            (a.outline[p.view === 'back' ? 'back' : 'front'] ?? []).map((ring, i) => (
+                            (a.outline?.[p.view === 'back' ? 'back' : 'front'] ?? []).map((ring, i) => (
                                 <polygon
                                     key={`${a.key} ${i}`}
                                     points={ring
@@ -133,7 +133,7 @@ export function PlacePhoto({
                 )}
                 <span className="room" />
                 <Button type="primary" loading={keep.isPending} onClick={() => keep.mutate()}>
-                    Measure
+                    {p.shows === 'painted' ? 'Measure' : 'Keep'}
                 </Button>
             </Flex>
             {keep.isError && <Says kind="bad">{saysWhy(keep.error)}</Says>}

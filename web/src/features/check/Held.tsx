@@ -1,0 +1,39 @@
+import { Button, Flex, Popover } from 'antd';
+import type { HeldFigure } from '../../api/photographs';
+import { Says } from '../../ui/Says';
+
+/** What photographs say of what is looked at: evidence; a person answers. What holds is said quietly. */
+export function Held({ held, open }: { held: HeldFigure[]; open: ((question: string) => void) | null }) {
+    const broken = held.filter((h) => !h.is_met);
+    const good = held.filter((h) => h.is_met);
+    return (
+        <Flex vertical gap={6}>
+            {broken.map((h) => (
+                <Says key={`${h.photograph} ${h.area} ${h.says}`} kind="warn">
+                    <Flex gap={8} align="center" wrap>
+                        <span>
+                            <span className="strong">{h.name}</span>: {h.says}, the photograph says. Look
+                            there.
+                        </span>
+                        <Popover trigger="click" content={h.figures}>
+                            <Button size="small" type="text">
+                                details
+                            </Button>
+                        </Popover>
+                        {open && h.question !== null && (
+                            <Button size="small" onClick={() => h.question !== null && open(h.question)}>
+                                Go to its question
+                            </Button>
+                        )}
+                    </Flex>
+                </Says>
+            ))}
+            {good.length > 0 && (
+                <p className="small soft m-0">
+                    Measured and well:{' '}
+                    {good.map((h) => `${h.name.toLowerCase()}, ${h.says} (${h.figures})`).join('; ')}.
+                </p>
+            )}
+        </Flex>
+    );
+}
