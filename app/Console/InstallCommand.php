@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Backup\Upgrade;
+use App\Demo\DemoPhotographs;
 use App\Demo\DemoStudio;
 use App\Exceptions\TablesNotChanged;
 use App\Models\User;
@@ -32,6 +33,7 @@ final class InstallCommand extends Command
         if ($this->option('demo') === true) {
             $this->line('Loading the demo studio');
             $demo->load();
+            dispatch(new DemoPhotographs());
 
             return self::SUCCESS;
         }

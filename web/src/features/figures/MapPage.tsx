@@ -54,41 +54,44 @@ function MapEditor({ map }: { map: SculptMap }) {
             <MapTop map={map} desk={desk} editable={editable} />
             <div className="map-page">
                 <AreaList desk={desk} editable={editable} />
-                <section className="card pad">
-                    <MapTools
-                        desk={desk}
-                        editable={editable}
-                        snap={snap}
-                        setSnap={setSnap}
-                        fade={fade}
-                        setFade={setFade}
-                    />
-                    <MapCanvas
-                        sculpt={sculpt}
-                        view={desk.view}
-                        chosen={desk.chosen}
-                        choose={desk.choose}
-                        picture={desk.pictures[desk.view]}
-                        fade={fade}
-                        points={desk.points}
-                        setPoints={desk.setPoints}
-                        drawing={drawing}
-                        setDrawing={desk.setDrawing}
-                        snap={snap}
-                        editable={editable}
-                        rings={desk.rings}
-                        setRings={desk.setRings}
-                        remember={desk.remember}
-                    />
-                    <p className="small soft mt-8">
-                        {drawing
-                            ? 'Click point after point; Enter or Close it ends the outline, Esc drops it.'
-                            : editable
-                              ? 'Drag a point; click an edge for a new one; Shift and click a second point ' +
-                                'to split between the two. Arrow keys move a point by a quarter millimetre.'
-                              : 'The lead painter changes maps.'}
-                    </p>
-                </section>
+                <div className="stack">
+                    <section className="card pad">
+                        <MapTools
+                            desk={desk}
+                            editable={editable}
+                            snap={snap}
+                            setSnap={setSnap}
+                            fade={fade}
+                            setFade={setFade}
+                        />
+                        <MapCanvas
+                            sculpt={sculpt}
+                            view={desk.view}
+                            chosen={desk.chosen}
+                            choose={desk.choose}
+                            picture={desk.pictures[desk.view]}
+                            fade={fade}
+                            points={desk.points}
+                            setPoints={desk.setPoints}
+                            drawing={drawing}
+                            setDrawing={desk.setDrawing}
+                            snap={snap}
+                            editable={editable}
+                            rings={desk.rings}
+                            setRings={desk.setRings}
+                            remember={desk.remember}
+                        />
+                        <p className="small soft mt-8">
+                            {drawing
+                                ? 'Click point after point; Enter or Close it ends the outline, Esc drops it.'
+                                : editable
+                                  ? 'Drag a point; click an edge for a new one; Shift and click a second point ' +
+                                    'to split between the two. Arrow keys move a point by a quarter millimetre.'
+                                  : 'The lead painter changes maps.'}
+                        </p>
+                    </section>
+                    <FigurePhotographs slug={map.slug} areas={sculpt.areas} view={desk.view} />
+                </div>
                 <aside className="stack">
                     {area && (
                         <AreaForm
@@ -117,7 +120,6 @@ function MapEditor({ map }: { map: SculptMap }) {
                         editable={editable}
                         set={(patch) => desk.change({ ...sculpt, ...patch })}
                     />
-                    <FigurePhotographs slug={map.slug} areas={sculpt.areas} view={desk.view} />
                 </aside>
             </div>
         </>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { removePhotograph, type Photograph } from '../../api/photographs';
 import type { components } from '../../api/schema';
+import { More } from '../../ui/More';
 import { Says } from '../../ui/Says';
 import { Measured } from './Measured';
 import css from './Photographs.module.css';
@@ -70,7 +71,11 @@ export function PhotoList({
                             </Flex>
                         </Flex>
                     </Flex>
-                    {p.state === 'measured' && <Measured areas={p.areas} />}
+                    {p.state === 'measured' && (
+                        <More label="What was measured">
+                            <Measured areas={p.areas} />
+                        </More>
+                    )}
                 </div>
             ))}
             <Modal
