@@ -9,7 +9,9 @@ use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\DrawingController;
+use App\Http\Controllers\ExampleController;
 use App\Http\Controllers\ImportController;
+use App\Http\Controllers\LimitController;
 use App\Http\Controllers\OrderController;
 use App\Http\Controllers\OutlookController;
 use App\Http\Controllers\PaintController;
@@ -56,11 +58,15 @@ Route::middleware('auth')->group(function (): void {
         Route::get('standard/techniques', [StandardController::class, 'techniques']);
         Route::get('standard/ladder.csv', [StandardController::class, 'csv']);
         Route::get('standard/comparison', [ComparisonController::class, 'show']);
+        Route::get('standard/limits', [LimitController::class, 'show']);
+        Route::get('standard/examples', [ExampleController::class, 'index']);
         Route::get('packs', [ImportController::class, 'packs']);
         Route::get('packs/{pack}', [ImportController::class, 'pack']);
     });
     Route::middleware('can:standard.edit')->group(function (): void {
         Route::post('standard/draft', [DraftController::class, 'open']);
+        Route::post('standard/examples', [ExampleController::class, 'store']);
+        Route::delete('standard/examples/{example}', [ExampleController::class, 'remove']);
         Route::delete('standard/draft', [DraftController::class, 'discard']);
         Route::put('standard/draft/clauses', [DraftController::class, 'write']);
         Route::delete('standard/draft/clauses', [DraftController::class, 'remove']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Actions\KeepPhotographs;
+use App\Jobs\MeasurePhotograph;
 use App\Models\Photograph;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -39,6 +40,8 @@ final class DemoPhotographs implements ShouldQueue
 
     private const ORDER = '26-033';
 
+    private const SIGNED = '26-029';
+
     private const WIDTH = 600;
 
     /** By number of the model: key and area of what is wrong with it, and its size. */
@@ -61,7 +64,7 @@ final class DemoPhotographs implements ShouldQueue
             ->whereHas('order', fn ($q) => $q->where('number', self::ORDER))
             ->firstOrFail();
         // Begun again after the worker was cut off, it goes on where it was.
-        $done = Photograph::query()->whereNotNull('placement')->count();
+        $done = Photograph::query()->where('shows', 'undercoated')->count();
         $by = User::query()->where('role', 'painter')->orderBy('id')->firstOrFail();
         $plan = $plans->inForce($unit)->plain();
         if ($done === 0) {
@@ -69,6 +72,7 @@ final class DemoPhotographs implements ShouldQueue
             $sha = $pictures->take(Png::of($bare))->sha256;
             $this->place($keep, $keep->keepOfFigure($unit->sculpt, $sha, View::Front, 'undercoated', $by), $plan, $bare);
         }
+        $this->signed($plans, $booth, $pictures, $by);
         foreach (self::FAULTS as $number => $fault) {
             $piece = $unit->pieces->firstOrFail(fn (Piece $p) => $p->number === $number);
             if (Photograph::query()->where('piece_id', $piece->id)->exists()) {
@@ -78,6 +82,30 @@ final class DemoPhotographs implements ShouldQueue
             $sha = $pictures->take(Png::of($picture))->sha256;
             $this->place($keep, $keep->keep($piece, $sha, View::Front, $by), $plan, $picture);
         }
+    }
+
+    /** A model that was signed off was photographed before: what is signed takes no photographs any more. */
+    private function signed(UnitPlans $plans, Booth $booth, Pictures $pictures, User $by): void
+    {
+        $unit = Unit::query()
+            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->whereHas('order', fn ($q) => $q->where('number', self::SIGNED))
+            ->firstOrFail();
+        $piece = $unit->pieces->firstOrFail();
+        if (Photograph::query()->where('piece_id', $piece->id)->exists()) {
+            return;
+        }
+        $plan = $plans->inForce($unit)->plain();
+        $picture = $this->drawn($booth, $plan, Coat::all($plan->work->steps), $piece->number, null);
+        $photograph = Photograph::query()->create([
+            'piece_id' => $piece->id,
+            'view' => View::Front->value,
+            'sha256' => $pictures->take(Png::of($picture))->sha256,
+            'placement' => self::placement($plan, $picture),
+            'state' => 'waiting',
+            'made_by' => $by->id,
+        ]);
+        MeasurePhotograph::dispatch($photograph->id)->onQueue(Drawings::QUEUE);
     }
 
     /**
@@ -100,19 +128,25 @@ final class DemoPhotographs implements ShouldQueue
 
     private function place(KeepPhotographs $keep, Photograph $photograph, Plan $plan, BoothPicture $picture): void
     {
+        $keep->place($photograph, self::placement($plan, $picture), $photograph->revision);
+    }
+
+    /**
+     * @return array{base_left: array{float, float}, base_right: array{float, float}, top: array{float, float},
+     *     card: list<int>}
+     */
+    private static function placement(Plan $plan, BoothPicture $picture): array
+    {
         [$left, $right, $top] = Placement::marks($plan->request->sculpt, View::Front);
         $at = fn (array $mark): array => [$mark[0] * $picture->width, $mark[1] * $picture->height];
         [$x, $y, $side] = $picture->card;
         $in = intdiv($side, 5);
-        $keep->place(
-            $photograph,
-            [
-                'base_left' => $at($left),
-                'base_right' => $at($right),
-                'top' => $at($top),
-                'card' => [$x + $in, $y + $side + $in, $x + $side - $in, $y + 2 * $side - $in],
-            ],
-            $photograph->revision,
-        );
+
+        return [
+            'base_left' => $at($left),
+            'base_right' => $at($right),
+            'top' => $at($top),
+            'card' => [$x + $in, $y + $side + $in, $x + $side - $in, $y + 2 * $side - $in],
+        ];
     }
 }

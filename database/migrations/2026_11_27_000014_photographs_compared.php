@@ -32,7 +32,7 @@ return new class extends Migration
             $table->string('area', 100)->comment('its name on the figure');
             $table->char('sha256', 64);
             $table->foreign('sha256')->references('sha256')->on('pictures')->restrictOnDelete();
-            $table->foreignId('photograph_id')->constrained()->restrictOnDelete();
+            $table->foreignId('photograph_id')->constrained()->cascadeOnDelete();
             $table->foreignId('made_by')->constrained('users')->restrictOnDelete();
             $table->timestamps(3);
             $table->unique(['tier', 'photograph_id', 'area']);

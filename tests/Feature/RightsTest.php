@@ -29,6 +29,10 @@ final class RightsTest extends StudioTestCase
         'GET standard/difference' => 'lead desk',
         'GET standard/techniques' => 'lead desk',
         'GET standard/ladder.csv' => 'lead desk',
+        'GET standard/limits' => 'lead desk',
+        'GET standard/examples' => 'lead desk',
+        'POST standard/examples' => 'lead',
+        'DELETE standard/examples/{example}' => 'lead',
         'GET standard/comparison' => 'lead desk',
         'GET packs' => 'lead desk',
         'GET packs/{pack}' => 'lead desk',
@@ -175,6 +179,7 @@ final class RightsTest extends StudioTestCase
             'place' => 0,
             'fault' => 999999,
             'photograph' => 999999,
+            'example' => 999999,
         ];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);

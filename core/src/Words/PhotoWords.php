@@ -63,13 +63,45 @@ final class PhotoWords
     public static function figures(HeldFigure $h): string
     {
         $criterion = $h->asked->criterion;
+        $written = fn (float $n): string => self::figure($criterion, $n);
+
+        return $written($h->value).', '.($criterion->isFloor() ? 'at least ' : 'at most ').$written($h->limit);
+    }
+
+    /** What an example of finish shows. */
+    public static function example(string $example): string
+    {
+        return match ($example) {
+            'undercoat' => 'bare undercoat',
+            'flat' => 'one flat coat',
+            'washed' => 'a coat and a wash',
+            'one_light' => 'one stark light',
+            'two_lights' => 'two lights',
+            'four_lights' => 'four lights',
+            'blended' => 'blended',
+            'from_below' => 'light from below',
+            'line_fine' => 'a fine line',
+            'line_middle' => 'a wider line',
+            'line_wide' => 'a wide line',
+            'line_widest' => 'a very wide line',
+            'bare_small' => 'a small bare spot',
+            'bare_middle' => 'a bare spot',
+            'bare_large' => 'a large bare spot',
+            'off_little' => 'a little off',
+            'off_some' => 'off',
+            default => 'another colour',
+        };
+    }
+
+    /** A figure by itself. */
+    public static function figure(Criterion $criterion, float $value): string
+    {
         $decimals = match ($criterion) {
             Criterion::LineWidth, Criterion::HardStep, Criterion::LightFromAbove => 2,
             Criterion::Tones => 0,
             default => 1,
         };
-        $written = fn (float $n): string => number_format($n, $decimals).Terms::unit($criterion);
 
-        return $written($h->value).', '.($criterion->isFloor() ? 'at least ' : 'at most ').$written($h->limit);
+        return number_format($value, $decimals).Terms::unit($criterion);
     }
 }

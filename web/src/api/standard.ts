@@ -1,6 +1,9 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { asText, client, given } from './client';
+import type { components } from './schema';
 import type { Change, Ladder } from './types';
+
+export type Criterion = components['schemas']['Criterion'];
 
 /** The version and the revision of a draft: what is read of it is read anew when either moves. */
 const edition = (ladder: Ladder | undefined) => [ladder?.version.number, ladder?.version.revision];
@@ -118,3 +121,18 @@ export const importQuery = (id: number) =>
 
 export const callOffImport = (id: number) =>
     given(client.DELETE('/imports/{import}', { params: { path: { import: id } } }));
+
+export const limitQuery = (criterion: Criterion, limit: number) =>
+    queryOptions({
+        queryKey: ['limit', criterion, limit],
+        queryFn: () => given(client.GET('/standard/limits', { params: { query: { criterion, limit } } })),
+    });
+
+export const examplesQuery = () =>
+    queryOptions({ queryKey: ['examples'], queryFn: () => given(client.GET('/standard/examples')) });
+
+export const keepExample = (photograph: number, area: string) =>
+    given(client.POST('/standard/examples', { body: { photograph, area } }));
+
+export const removeExample = (example: number) =>
+    given(client.DELETE('/standard/examples/{example}', { params: { path: { example } } }));

@@ -7,6 +7,7 @@ import { Top } from '../../app/Top';
 import { Pick } from '../../ui/Pick';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Comparison } from './Comparison';
+import { Examples } from './Examples';
 import { NoLadder } from './NoLadder';
 import { Shares } from './Shares';
 import { NoFigure, StandardTabs } from './StandardTabs';
@@ -64,6 +65,7 @@ export default function ComparisonPage() {
                 ) : (
                     <Comparison sheet={query.data} prices={prices} />
                 )}
+                <Examples />
                 {can(person, 'share') && sculpt !== '' && (
                     <Shares key={`${sculpt} ${prices}`} sculpt={sculpt} prices={prices} />
                 )}

@@ -1,8 +1,10 @@
 import { Button, Input } from 'antd';
+import type { Criterion } from '../../api/standard';
 import type { Clause, Ladder } from '../../api/types';
 import { Field } from '../../ui/Field';
 import { More } from '../../ui/More';
 import { Pick } from '../../ui/Pick';
+import { Limit } from './Limit';
 import { type Patch, SentenceWords } from './SentenceWords';
 import { ScopeEditor, Words } from './Where';
 import { valuesOf, word } from './words';
@@ -35,6 +37,11 @@ export function Sentence({
     return (
         <div>
             <SentenceWords clause={clause} ladder={ladder} readOnly={readOnly} set={set} />
+            {clause.kind === 'finish' && clause.criterion !== undefined && (
+                <More label={<>What this limit looks like</>}>
+                    <Limit criterion={clause.criterion as Criterion} limit={clause.limit ?? 0} />
+                </More>
+            )}
             {!readOnly && (
                 <>
                     {scoped && (

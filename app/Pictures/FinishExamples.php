@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use Ordotype\Core\Booth\Booth;
+use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Booth\Coat;
+use Ordotype\Core\Booth\Mark;
+use Ordotype\Core\Booth\PlantedFault;
+use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Photo\AreaMeasure;
+use Ordotype\Core\Photo\GreyCard;
+use Ordotype\Core\Photo\Meter;
+use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Photo\PlannedPaint;
+use Ordotype\Core\Photo\RgbPixels;
+use Ordotype\Core\Photo\Shading;
+use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\Criterion;
+use Ordotype\Core\Standard\Extent;
+
+/** One cloak, painted in ways that measure differently: what a limit of a finish clause looks like. */
+final class FinishExamples
+{
+    /** Pixels across. */
+    public const WIDTH = 300;
+
+    public const FILE = 'catalogue/finish-examples.json';
+
+    public const WORD = 'ordotype/finish-examples@1';
+
+    /** What is drawn for each criterion, from little work to much, or from a small fault to a large one. */
+    public const OF = [
+        'tonal_span' => ['undercoat', 'flat', 'washed', 'two_lights', 'four_lights'],
+        'tones' => ['flat', 'one_light', 'two_lights', 'four_lights'],
+        'hard_step' => ['blended', 'four_lights', 'one_light'],
+        'light_from_above' => ['four_lights', 'from_below'],
+        'line_width' => ['line_fine', 'line_middle', 'line_wide', 'line_widest'],
+        'bare_primer' => ['washed', 'bare_small', 'bare_middle', 'bare_large'],
+        'base_colour' => ['off_little', 'off_some', 'off_much'],
+        'colour_drift' => ['off_little', 'off_some', 'off_much'],
+    ];
+
+    private const AREA = 'cloak';
+
+    private const UNDERCOAT = '#8d8c88';
+
+    private const BASE = '#3f6a8c';
+
+    private const SHADE = '#1c2b3a';
+
+    private const LIGHTS = ['#55809f', '#6f98b5', '#8bb0c8', '#a9c7d8'];
+
+    /** Key, and size in mm or ΔE, of what is planted. */
+    private const FAULTS = [
+        'from_below' => ['light_from_below', null],
+        'line_middle' => ['wide_line', 0.4],
+        'line_wide' => ['wide_line', 0.55],
+        'line_widest' => ['wide_line', 0.75],
+        'bare_small' => ['bare_primer', 2.2],
+        'bare_middle' => ['bare_primer', 3.6],
+        'bare_large' => ['bare_primer', 5.2],
+        'off_little' => ['colour_drift', 3.0],
+        'off_some' => ['colour_drift', 6.0],
+        'off_much' => ['colour_drift', 12.0],
+    ];
+
+    private readonly Sculpt $sculpt;
+
+    public function __construct(private readonly Booth $booth = new Booth())
+    {
+        $this->sculpt = SculptFormat::read(
+            Json::decode((string) file_get_contents(database_path('catalogue/example.json'))),
+        );
+    }
+
+    public function request(string $example): BoothRequest
+    {
+        $fault = self::FAULTS[$example] ?? null;
+
+        return new BoothRequest(
+            $this->sculpt,
+            self::coats($example),
+            View::Front,
+            self::WIDTH,
+            1,
+            $fault === null ? [] : [new PlantedFault($fault[0], self::AREA, $fault[1])],
+        );
+    }
+
+    /** @return list<Coat> */
+    private static function coats(string $example): array
+    {
+        $coat = fn (Mark $mark, ?string $hex, bool $isBase = false): Coat => new Coat(
+            $mark === Mark::Undercoat ? null : self::AREA,
+            $mark,
+            Extent::Full,
+            $hex === null ? null : Srgb::fromHex($hex),
+            $isBase,
+        );
+        $under = [$coat(Mark::Undercoat, self::UNDERCOAT)];
+        $flat = [...$under, $coat(Mark::Cover, self::BASE, true)];
+        $washed = [...$flat, $coat(Mark::Wash, self::SHADE)];
+        $lit = fn (string ...$lights): array => [
+            ...$washed,
+            ...array_map(fn (string $hex) => $coat(Mark::Layer, $hex), array_values($lights)),
+        ];
+
+        return match (true) {
+            $example === 'undercoat' => $under,
+            $example === 'flat' => $flat,
+            $example === 'one_light' => $lit(self::LIGHTS[3]),
+            $example === 'two_lights' => $lit(self::LIGHTS[0], self::LIGHTS[1]),
+            $example === 'four_lights', $example === 'from_below' => $lit(...self::LIGHTS),
+            $example === 'blended' => [...$washed, $coat(Mark::TwoBrush, self::LIGHTS[3])],
+            str_starts_with($example, 'line_') => [...$washed, $coat(Mark::Edge, self::LIGHTS[3])],
+            default => $washed,
+        };
+    }
+
+    /** @return array<string, array<string, float>> by criterion, then by example: what is measured of it */
+    public function measured(): array
+    {
+        $bare = $this->measure('undercoat', null)[1];
+        $shading = new Shading(
+            $bare,
+            Placement::whole(View::Front, $bare->width(), $bare->height()),
+            GreyCard::none(),
+            Srgb::fromHex(self::UNDERCOAT),
+        );
+        $plain = $this->measure('washed', $shading)[0];
+        $values = [];
+        foreach (self::OF as $criterion => $examples) {
+            foreach ($examples as $example) {
+                $m = $this->measure($example, $shading)[0];
+                $value = match (Criterion::from($criterion)) {
+                    Criterion::TonalSpan => $m->contrast->value,
+                    Criterion::Tones => $m->tones === null ? null : (float) count($m->tones),
+                    Criterion::HardStep => $m->stark->value,
+                    Criterion::LightFromAbove => $m->fromAbove->value,
+                    Criterion::LineWidth => $m->lineWidth->value,
+                    Criterion::BarePrimer => $m->bare->value === null ? null : 100 * $m->bare->value,
+                    default => $m->colour === null || $plain->colour === null
+                        ? null
+                        : $m->colour->deltaE00($plain->colour),
+                };
+                if ($value !== null) {
+                    $values[$criterion][$example] = round($value, 2);
+                }
+            }
+        }
+
+        return $values;
+    }
+
+    /** @return array{AreaMeasure, RgbPixels} */
+    private function measure(string $example, ?Shading $shading): array
+    {
+        $picture = $this->booth->draw($this->request($example));
+        $pixels = new RgbPixels($picture->width, $picture->height, $picture->rgb);
+        $paint = [Srgb::fromHex(self::BASE), Srgb::fromHex(self::SHADE)];
+        $planned = new PlannedPaint([self::AREA => $paint], [], Srgb::fromHex(self::UNDERCOAT));
+        $measures = (new Meter($this->sculpt, GreyCard::none(), $planned, $shading))->measure(
+            $pixels,
+            Placement::whole(View::Front, $picture->width, $picture->height),
+        );
+
+        return [$measures[self::AREA], $pixels];
+    }
+}
