@@ -71,7 +71,7 @@ final class KeepExamples
         $xs = $ys = [];
         foreach ($area->outline[$photograph->view] ?? [] as $ring) {
             foreach ($ring as $point) {
-                [$xs[], $ys[]] = $placement->at($point);
+                [$xs[], $ys[]] = $placement->atOf($area->key, $point);
             }
         }
         if ($xs === []) {

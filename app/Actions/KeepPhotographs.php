@@ -9,11 +9,13 @@ use App\Exceptions\PhotographChanged;
 use App\Exceptions\SignedOffPieces;
 use App\Jobs\MeasurePhotograph;
 use App\Models\Photograph;
+use App\Models\Picture;
 use App\Models\Piece;
 use App\Models\Sculpt;
 use App\Models\Unit;
 use App\Models\User;
 use App\Pictures\Drawings;
+use App\Pictures\Finding;
 use App\Repositories\Figures;
 use App\Studio\ActivityLog;
 use Illuminate\Database\Eloquent\Builder;
@@ -26,11 +28,17 @@ use Ordotype\Core\Sculpt\View;
 /** Photographs of models: kept, placed, measured by the worker, taken away while the model is not signed off. */
 final class KeepPhotographs
 {
-    public function __construct(private readonly Figures $figures, private readonly ActivityLog $log)
-    {
+    public function __construct(
+        private readonly Figures $figures,
+        private readonly ActivityLog $log,
+        private readonly Finding $finding,
+    ) {
     }
 
-    /** With the placement of the last one of its unit that was taken from this side, as a beginning. */
+    /**
+     * With the placement of the last one of its unit that was taken from this side, or what can be found in it, as a
+     * beginning.
+     */
     public function keep(Piece $piece, string $sha256, View $view, User $by): Photograph
     {
         self::stillOpen($piece);
@@ -38,7 +46,7 @@ final class KeepPhotographs
             ->whereIn('piece_id', Piece::query()->where('unit_id', $piece->unit_id)->select('id'))
             ->where('view', $view->value);
 
-        return $this->kept(['piece_id' => $piece->id, 'view' => $view->value, 'sha256' => $sha256], $before, $by);
+        return $this->kept(['piece_id' => $piece->id, 'view' => $view->value, 'sha256' => $sha256], $before, $piece->unit->sculpt, $by);
     }
 
     /** @param  'undercoated'|'bare'  $shows */
@@ -46,20 +54,21 @@ final class KeepPhotographs
     {
         $of = ['sculpt_id' => $sculpt->id, 'view' => $view->value, 'shows' => $shows];
 
-        return $this->kept($of + ['sha256' => $sha256], Photograph::query()->where($of), $by);
+        return $this->kept($of + ['sha256' => $sha256], Photograph::query()->where($of), $sculpt, $by);
     }
 
     /**
      * @param  array<string, int|string>  $as
      * @param  Builder<Photograph>  $before  of the same set-up
      */
-    private function kept(array $as, Builder $before, User $by): Photograph
+    private function kept(array $as, Builder $before, Sculpt $sculpt, User $by): Photograph
     {
         $placement = $before->whereNotNull('placement')->latest('id')->first()?->placement;
 
-        return DB::transaction(function () use ($as, $placement, $by): Photograph {
+        return DB::transaction(function () use ($as, $placement, $by, $sculpt): Photograph {
+            $picture = Picture::query()->findOrFail($as['sha256']);
             $photograph = Photograph::query()->create(
-                $as + ['placement' => $placement, 'state' => 'kept', 'made_by' => $by->id],
+                $as + ['placement' => $placement ?? $this->finding->in($picture, $sculpt, View::from((string) $as['view'])), 'state' => 'kept', 'made_by' => $by->id],
             );
             $this->log->write('photograph.kept', $photograph, null, $as);
 
@@ -69,7 +78,7 @@ final class KeepPhotographs
 
     /**
      * @param  array{base_left: array{float, float}, base_right: array{float, float}, top: array{float, float},
-     *     card: list<int>|null}  $placement
+     *     card: list<int>|null, shifts?: array<string, list<float>>}  $placement
      * @param  int  $revision  of the placement that was looked at
      *
      * @throws NotPlaced

@@ -18,7 +18,7 @@ use LogicException;
  * @property string $shows painted, undercoated or bare
  * @property string $sha256
  * @property array{base_left: list<float>, base_right: list<float>, top: list<float>,
- *     card: list<int>|null}|null $placement
+ *     card: list<int>|null, shifts?: array<string, list<float>>}|null $placement
  * @property string $state
  * @property string|null $measures in ordotype/measures@1
  * @property string|null $reference the drawn plan, measured likewise

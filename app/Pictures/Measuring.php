@@ -121,7 +121,7 @@ final class Measuring
             self::point($placement['base_left']),
             self::point($placement['base_right']),
             self::point($placement['top']),
-        );
+        )->shifted(array_map(self::point(...), $placement['shifts'] ?? []));
     }
 
     /**

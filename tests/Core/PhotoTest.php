@@ -16,11 +16,14 @@ use Ordotype\Core\Format\PlacementFormat;
 use Ordotype\Core\Photo\AreaMeasure;
 use Ordotype\Core\Photo\AreaTables;
 use Ordotype\Core\Photo\Bare;
+use Ordotype\Core\Photo\CardFinder;
+use Ordotype\Core\Photo\FigureFinder;
 use Ordotype\Core\Photo\GreyCard;
 use Ordotype\Core\Photo\Layout;
 use Ordotype\Core\Photo\Light;
 use Ordotype\Core\Photo\Meter;
 use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Photo\Reduced;
 use Ordotype\Core\Photo\RgbPixels;
 use Ordotype\Core\Photo\Spots;
 use Ordotype\Core\Photo\Tones;
@@ -269,6 +272,49 @@ final class PhotoTest extends TestCase
             self::assertFalse($bare->isBare($lit('#9e382a')), "a mixture at $light");
         }
         self::assertFalse((new Bare(Srgb::fromHex('#8d8c88'), [Srgb::fromHex('#77787a')]))->canBeTold());
+    }
+
+    public function test_a_card_is_found_wherever_it_lies_and_nothing_else_is_taken_for_one(): void
+    {
+        $random = new Randomizer(new Mt19937(11));
+        // L* 90, 50 and 20 as sRGB (CIE 15, IEC 61966-2-1).
+        $fields = [226, 119, 48];
+        for ($n = 0; $n < 12; $n++) {
+            $side = $random->getInt(16, 40);
+            [$left, $top] = [$random->getInt(0, 320 - $side), $random->getInt(0, 400 - 3 * $side)];
+            $isThere = $n % 4 !== 3;
+            $isUp = $n % 2 === 0;
+            $rgb = '';
+            for ($y = 0; $y < 400; $y++) {
+                for ($x = 0; $x < 320; $x++) {
+                    $in = $x >= $left && $x < $left + $side && $y >= $top && $y < $top + 3 * $side;
+                    $field = intdiv($y - $top, $side);
+                    // Beside it a ground with folds; where there is no card two of its fields alone.
+                    $grey = match (true) {
+                        $in && ($isThere || $field !== 2) => $fields[$isUp ? $field : 2 - $field] * 0.9,
+                        default => 120 + 40 * sin($x / 9) * cos($y / 13),
+                    };
+                    $rgb .= str_repeat(chr((int) max(0, min(255, $grey + $random->getInt(-2, 2)))), 3);
+                }
+            }
+            $found = (new CardFinder(new Reduced(new RgbPixels(320, 400, $rgb))))->find();
+            if (! $isThere) {
+                self::assertNull($found, "no card, $n");
+
+                continue;
+            }
+            self::assertNotNull($found, "card $n of $side");
+            self::assertEqualsWithDelta($left, $found[0], 0.35 * $side);
+            self::assertEqualsWithDelta($top + $side, $found[1], 0.35 * $side);
+            self::assertEqualsWithDelta($side, $found[2], 0.35 * $side);
+        }
+    }
+
+    public function test_an_even_ground_shows_no_figure(): void
+    {
+        $small = new Reduced(new RgbPixels(320, 400, str_repeat("\x80\x82\x7f", 320 * 400)));
+        self::assertNull((new FigureFinder($small))->find(Demo::sculpt(), View::Front, null));
+        self::assertNull((new CardFinder($small))->find());
     }
 
     public function test_what_cannot_be_measured_says_why(): void

@@ -34,7 +34,19 @@ final class PhotographsTest extends StudioTestCase
         self::assertSame([], $none->json('data'));
         self::assertCount(2, $none->json('marks.front.base_left'));
         $kept = $this->api('painter', 'POST', "pieces/$piece->id/photographs", ['sha256' => $sha, 'view' => 'front'], 201);
-        $kept->assertJson(['state' => 'kept', 'placement' => null, 'areas' => [], 'width' => $picture->width]);
+        $kept->assertJson(['state' => 'kept', 'areas' => [], 'width' => $picture->width]);
+        // Found by itself, for a person to look at: within a millimetre and a half.
+        $found = $kept->json('placement');
+        foreach (['base_left', 'base_right', 'top'] as $key) {
+            $mark = $none->json("marks.front.$key");
+            $off = hypot($found[$key][0] - $mark[0] * $picture->width, $found[$key][1] - $mark[1] * $picture->height);
+            self::assertLessThan(1.5 * $picture->scale, $off, $key);
+        }
+        [$left, $top, $side] = $picture->card;
+        self::assertGreaterThanOrEqual($left, $found['card'][0]);
+        self::assertLessThanOrEqual($left + $side, $found['card'][2]);
+        self::assertGreaterThanOrEqual($top + $side, $found['card'][1]);
+        self::assertLessThanOrEqual($top + 2 * $side, $found['card'][3]);
         $mark = fn (string $key): array => [
             $none->json("marks.front.$key.0") * $picture->width,
             $none->json("marks.front.$key.1") * $picture->height,
@@ -61,11 +73,18 @@ final class PhotographsTest extends StudioTestCase
         self::assertGreaterThan(3000, $areas['coat']['pixels']);
         self::assertGreaterThan(5, $areas['coat']['contrast']['value']);
         self::assertSame('too small', $areas['eyes']['why']);
+        $shifted = ['shifts' => ['hook' => [6, 0]], 'revision' => 1] + $placement;
+        $placed = $this->api('painter', 'PUT', $path, $shifted, 200);
+        self::assertEquals(['hook' => [6, 0]], $placed->json('placement.shifts'));
+        $moved = array_column($placed->json('areas'), null, 'area');
+        self::assertNotEquals($areas['hook']['contrast'], $moved['hook']['contrast'], 'it lies elsewhere by itself');
+        self::assertEquals($areas['boots'], $moved['boots']);
+        $this->api('painter', 'PUT', $path, ['shifts' => ['hook' => ['far', 0]], 'revision' => 2] + $placement, 422);
         $next = $this->api('lead', 'POST', "pieces/$piece->id/photographs", ['sha256' => $sha, 'view' => 'front'], 201);
         self::assertEquals($placed->json('placement'), $next->json('placement'), 'the last placement begins the next');
         self::assertSame('kept', $next->json('state'), 'but nobody has looked at it yet');
         $back = $this->api('lead', 'POST', "pieces/$piece->id/photographs", ['sha256' => $sha, 'view' => 'back'], 201);
-        self::assertNull($back->json('placement'));
+        self::assertNotEquals($placed->json('placement'), $back->json('placement'), 'another side is another set-up');
         $this->api('lead', 'DELETE', "photographs/{$next->json('id')}", null, 204);
         $this->api('lead', 'DELETE', "photographs/{$next->json('id')}", null, 404);
         self::assertCount(2, $this->api('lead', 'GET', "pieces/$piece->id/photographs", null, 200)->json('data'));
@@ -153,7 +172,7 @@ final class PhotographsTest extends StudioTestCase
         $this->api('lead', 'POST', $path, ['sha256' => $sha, 'view' => 'left', 'shows' => 'bare'], 422);
         $this->api('lead', 'POST', $path, ['sha256' => $sha, 'view' => 'front', 'shows' => 'painted'], 422);
         $kept = $this->api('painter', 'POST', $path, ['sha256' => $sha, 'view' => 'front', 'shows' => 'undercoated'], 201);
-        self::assertNull($kept->json('placement'), 'of another set-up');
+        self::assertSame('kept', $kept->json('state'));
         $placed = $this->api(
             'painter',
             'PUT',

@@ -22,12 +22,15 @@ final class PhotographPlaced extends StudioRequest
             'top.*' => ['numeric', 'between:-20000,20000'],
             'card' => ['nullable', 'array', 'list', 'size:4'],
             'card.*' => ['integer', 'between:0,20000'],
+            'shifts' => ['nullable', 'array', 'max:200'],
+            'shifts.*' => ['array', 'list', 'size:2'],
+            'shifts.*.*' => ['numeric', 'between:-2000,2000'],
         ];
     }
 
     /**
      * @return array{base_left: array{float, float}, base_right: array{float, float}, top: array{float, float},
-     *     card: list<int>|null}
+     *     card: list<int>|null, shifts?: array<string, list<float>>}
      */
     public function placement(): array
     {
@@ -39,7 +42,18 @@ final class PhotographPlaced extends StudioRequest
             'base_right' => $this->point('base_right'),
             'top' => $this->point('top'),
             'card' => is_array($card) ? array_map($whole, array_values($card)) : null,
-        ];
+        ] + $this->shifts();
+    }
+
+    /** @return array{shifts?: array<string, list<float>>} */
+    private function shifts(): array
+    {
+        $shifts = [];
+        foreach ((array) ($this->validated('shifts') ?? []) as $area => $by) {
+            $shifts[(string) $area] = array_map(fn (mixed $n) => is_numeric($n) ? (float) $n : 0.0, array_values((array) $by));
+        }
+
+        return $shifts === [] ? [] : ['shifts' => $shifts];
     }
 
     /** @return array{float, float} */

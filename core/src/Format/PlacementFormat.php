@@ -11,7 +11,7 @@ use Ordotype\Core\Problem\Problems;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\View;
 
-/** Reads `ordotype/placement@1`: three points in a photograph. */
+/** Reads `ordotype/placement@1`: three points in a photograph, and areas that lie elsewhere by themselves. */
 final class PlacementFormat
 {
     public const WORD = 'ordotype/placement@1';
@@ -22,20 +22,35 @@ final class PlacementFormat
         $problems = new Problems();
         $root = Node::root($document, $problems)
             ->format(self::WORD)
-            ->keys(['format', 'view', 'base_left', 'base_right', 'top']);
+            ->keys(['format', 'view', 'base_left', 'base_right', 'top'], ['shifts']);
         $view = $root->enum('view', View::class);
         [$left, $right, $top] = array_map(
             fn (string $key): array => self::point($root->get($key)),
             ['base_left', 'base_right', 'top'],
         );
+        $shifts = self::shifts($root, $sculpt);
         $problems->refuse();
         try {
-            return Placement::ofPoints($sculpt, $view, $left, $right, $top);
+            return Placement::ofPoints($sculpt, $view, $left, $right, $top)->shifted($shifts);
         } catch (InvalidArgumentException $e) {
             $root->problem($e->getMessage());
             $problems->refuse();
             throw $e;
         }
+    }
+
+    /** @return array<string, array{float, float}> by area key, pixels */
+    private static function shifts(Node $root, Sculpt $sculpt): array
+    {
+        $shifts = [];
+        foreach ($root->has('shifts') ? $root->map('shifts') : [] as $area => $node) {
+            if (! $sculpt->has((string) $area)) {
+                $node->problem("$sculpt->name has no area \"$area\"");
+            }
+            $shifts[(string) $area] = self::point($node);
+        }
+
+        return $shifts;
     }
 
     /** @return array{float, float} pixels */

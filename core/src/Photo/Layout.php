@@ -34,7 +34,7 @@ final class Layout
         $rings = [];
         foreach ($areas as $area) {
             foreach ($area->outline[$placement->view->value] ?? [] as $nth => $points) {
-                $placed = array_map($placement->at(...), $points);
+                $placed = array_map(fn (array $point) => $placement->atOf($area->key, $point), $points);
                 $rings[] = Ring::smooth(count($rings), $area, $nth, $placed, 1, 1);
             }
         }

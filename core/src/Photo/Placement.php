@@ -15,9 +15,20 @@ final readonly class Placement
     /**
      * @param  array{float, float, float}  $across  x = a·u + b·v + c
      * @param  array{float, float, float}  $down  y = a·u + b·v + c
+     * @param  array<string, array{float, float}>  $shifts  by area key: pixels by which its outlines lie elsewhere
      */
-    public function __construct(public View $view, public array $across, public array $down)
+    public function __construct(
+        public View $view,
+        public array $across,
+        public array $down,
+        public array $shifts = [],
+    ) {
+    }
+
+    /** @param  array<string, array{float, float}>  $shifts  by area key, pixels */
+    public function shifted(array $shifts): self
     {
+        return new self($this->view, $this->across, $this->down, $shifts);
     }
 
     /** A picture that shows just the frame, as drawings do. */
@@ -108,6 +119,20 @@ final readonly class Placement
             $this->across[0] * $u + $this->across[1] * $v + $this->across[2],
             $this->down[0] * $u + $this->down[1] * $v + $this->down[2],
         ];
+    }
+
+    /**
+     * Where a point of an area's outlines lies, its own shift with it.
+     *
+     * @param  array{float, float}  $point
+     * @return array{float, float} pixels
+     */
+    public function atOf(string $area, array $point): array
+    {
+        [$x, $y] = $this->at($point);
+        [$dx, $dy] = $this->shifts[$area] ?? [0.0, 0.0];
+
+        return [$x + $dx, $y + $dy];
     }
 
     /** Pixels a mm, the mean of both ways. */

@@ -1,6 +1,7 @@
 /** An area as far as its lines are laid over a photograph. */
 export interface Outlined {
     key: string;
+    name: string;
     outline?: { front?: number[][][]; back?: number[][][] };
 }
 
