@@ -54,7 +54,7 @@ final class BenchCommand extends CoreCommand
         if ($this->option('booth') === true) {
             $plan = $this->planner()->plan(new PlanRequest($standard, $tier, $sculpt));
             $this->line('JIT '.(self::opcache('jit', 'on') ? 'on' : 'off'));
-            array_map($this->line(...), BoothBench::lines($plan));
+            array_map($this->line(...), [...BoothBench::lines($plan), ...BoothBench::measuring($plan)]);
 
             return self::SUCCESS;
         }

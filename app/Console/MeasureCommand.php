@@ -16,6 +16,7 @@ use Ordotype\Core\Photo\GreyCard;
 use Ordotype\Core\Photo\Meter;
 use Ordotype\Core\Photo\Placement;
 use Ordotype\Core\Photo\PlannedPaint;
+use Ordotype\Core\Photo\Shading;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Words\PhotoWords;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -36,6 +37,7 @@ final class MeasureCommand extends CoreCommand
         {--placement= : file in ordotype/placement@1; without it the photograph is taken to show just the frame}
         {--card= : LEFT,TOP,RIGHT,BOTTOM of the middle field of the grey card, pixels}
         {--undercoat=#8d8c88 : its colour, to look for where it shows}
+        {--undercoated= : the figure in undercoat alone, photographed likewise: takes the light out}
         {--json : print the figures as JSON}';
 
     protected $description = 'Measure a photograph of a painted model, area by area';
@@ -62,6 +64,7 @@ final class MeasureCommand extends CoreCommand
             PlannedPaint::of($this->planner()->plan($request))->over(
                 $card === null ? null : Srgb::fromHex($undercoat),
             ),
+            $this->shading($placed, $view, $card, Srgb::fromHex($undercoat)),
         );
         $this->print($meter->measure($pixels, $placed), $card !== null);
 
@@ -99,6 +102,25 @@ final class MeasureCommand extends CoreCommand
         if (! $hasCard) {
             $this->line(PhotoWords::withoutCard());
         }
+    }
+
+    /** @param  array{int, int, int, int}|null  $card */
+    private function shading(Placement $placed, View $view, ?array $card, Srgb $undercoat): ?Shading
+    {
+        $file = $this->file('undercoated');
+        if ($file === null) {
+            return null;
+        }
+        $bare = GdPixels::of($file);
+        $light = $card === null ? GreyCard::none() : GreyCard::in($bare, $card);
+        $isWhole = $this->file('placement') === null;
+
+        return new Shading(
+            $bare,
+            $isWhole ? Placement::whole($view, $bare->width(), $bare->height()) : $placed,
+            $light,
+            $undercoat,
+        );
     }
 
     /** @return array{int, int, int, int}|null */

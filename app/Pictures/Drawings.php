@@ -31,6 +31,9 @@ final class Drawings
     /** Milliseconds too: many are asked for at once. */
     private const MOMENT = 'Y-m-d H:i:s.v';
 
+    /** Drawings whose files are kept: about two gigabytes. */
+    private const KEPT = 5000;
+
     /** Pixels across, in the application; beside a line of a list. */
     public const WIDTH = 720;
 
@@ -133,6 +136,20 @@ final class Drawings
         $png = Png::of($this->booth->draw(BoothFormat::read(Json::decode($drawing->spec))));
         Storage::disk()->put(self::path($hash), $png);
         $drawing->update(['state' => 'ready', 'bytes' => strlen($png), 'ready_at' => now()]);
+        $this->makeRoom();
+    }
+
+    /** Of more than are kept the oldest files go: who looks again has them drawn again. */
+    public function makeRoom(int $kept = self::KEPT): void
+    {
+        $over = Drawing::query()->where('state', 'ready')->count() - $kept;
+        if ($over <= 0) {
+            return;
+        }
+        foreach (Drawing::query()->where('state', 'ready')->orderBy('ready_at')->limit($over)->get() as $old) {
+            $old->update(['state' => 'known', 'bytes' => null, 'ready_at' => null]);
+            Storage::disk()->delete(self::path($old->hash));
+        }
     }
 
     public function gaveUp(string $hash, ?Throwable $why): void

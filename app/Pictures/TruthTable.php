@@ -30,6 +30,15 @@ use Ordotype\Core\Standard\Extent;
 /** Drawings whose truth is known, measured as photographs are: how often what is measured is so. */
 final class TruthTable
 {
+    /** Greys that stand 10 L* and more apart: 30, 45, 60 and 75. */
+    private const BANDS = ['#474747', '#6a6a6a', '#919191', '#b9b9b9'];
+
+    /** Share from which an area does show undercoat, planted or not: paint ran thin there. */
+    private const NOT_BARE = 0.005;
+
+    /** ΔE00 from which a drift is called. */
+    private const DRIFT = 3.0;
+
     /** @var array<string, array{int, int}> by what is measured: right, and tried */
     private array $counts = [];
 
@@ -64,20 +73,67 @@ final class TruthTable
             $coats[] = new Coat($area->key, Mark::Edge, Extent::Full, Srgb::fromHex('#efe9d8'), false);
             $faults[] = new PlantedFault('wide_line', $area->key, $size);
         }
-        $cast = [$dice->between(0.92, 1.08), 1.0, $dice->between(0.9, 1.08)];
-        $picture = $this->booth->draw(
-            new BoothRequest(
-                $plan->request->sculpt,
-                $coats,
-                View::Front,
-                $this->width,
-                $seed,
-                $faults,
-                $dice->between(-0.7, 0.7),
-                $cast,
-            ),
-        );
+        $picture = $this->drawn($plan, $coats, $seed, $faults, $dice);
         $this->hold($picture, self::measured($plan, $picture), $faults, $size);
+        if ($area !== null && $seed % 3 === 2) {
+            $this->holdTones($plan, $area, $seed, $dice);
+        }
+        if ($area !== null && $seed % 5 === 0) {
+            $this->holdDrift($plan, $area, $coats, $seed, $dice);
+        }
+    }
+
+    /**
+     * In a light of its own, as the next photograph of the same studio would be.
+     *
+     * @param  list<Coat>  $coats
+     * @param  list<PlantedFault>  $faults
+     */
+    private function drawn(Plan $plan, array $coats, int $seed, array $faults, Dice $dice): BoothPicture
+    {
+        $cast = [$dice->between(0.92, 1.08), 1.0, $dice->between(0.9, 1.08)];
+        $stops = $dice->between(-0.7, 0.7);
+
+        return $this->booth->draw(
+            new BoothRequest($plan->request->sculpt, $coats, View::Front, $this->width, $seed, $faults, $stops, $cast),
+        );
+    }
+
+    /** An area in plain bands of paint: as many tones as there are bands, with the light divided out. */
+    private function holdTones(Plan $plan, Area $area, int $seed, Dice $dice): void
+    {
+        $bands = 1 + ($dice->roll() % 4);
+        $coats = [FlatPaintTable::undercoat()];
+        foreach (array_slice(self::BANDS, 0, $bands) as $n => $hex) {
+            $mark = $n === 0 ? Mark::Cover : Mark::Layer;
+            $coats[] = new Coat($area->key, $mark, Extent::Full, Srgb::fromHex($hex), $n === 0);
+        }
+        $bare = $this->drawn($plan, [FlatPaintTable::undercoat()], $seed + 1, [], $dice);
+        $picture = $this->drawn($plan, $coats, $seed, [], $dice);
+        $measured = self::measured($plan, $picture, View::Front, $bare)[$area->key] ?? null;
+        if ($measured?->tones !== null) {
+            $this->note('tones of 10 L* and more', count($measured->tones) === $bands);
+        }
+    }
+
+    /**
+     * The next model of a unit, one of its areas off by ΔE00 5 or by 1, in another light.
+     *
+     * @param  list<Coat>  $coats
+     */
+    private function holdDrift(Plan $plan, Area $area, array $coats, int $seed, Dice $dice): void
+    {
+        $by = $seed % 10 === 0 ? 5.0 : 1.0;
+        $plain = self::measured($plan, $this->drawn($plan, $coats, $seed + 1, [], $dice))[$area->key] ?? null;
+        $fault = new PlantedFault('colour_drift', $area->key, $by);
+        $next = self::measured($plan, $this->drawn($plan, $coats, $seed + 2, [$fault], $dice))[$area->key] ?? null;
+        if ($plain?->colour === null || $next?->colour === null) {
+            return;
+        }
+        $off = $plain->colour->deltaE00($next->colour);
+        $by > self::DRIFT
+            ? $this->note('drift of ΔE00 5 found', $off > self::DRIFT)
+            : $this->note('drift of ΔE00 1 not called', $off <= self::DRIFT);
     }
 
     private function mm2(Plan $plan, Area $area): float
@@ -167,7 +223,7 @@ final class TruthTable
             $isPlanted = $planted?->key === 'bare_primer' && $planted->area === $key;
             if ($isPlanted && $picture->truth->bare[$key] >= 0.01) {
                 $this->note('bare undercoat of 1 % found', $m->bare->value > 0.0);
-            } elseif (! $isPlanted && $picture->truth->bare[$key] < 0.02) {
+            } elseif (! $isPlanted && $picture->truth->bare[$key] < self::NOT_BARE) {
                 $this->note('no bare undercoat where there is none', $m->bare->value <= 0.0);
             }
         }

@@ -151,6 +151,23 @@ final class CommandLineTest extends TestCase
         self::assertSame([1, 1], [$bad->getExitCode(), substr_count(trim($bad->getErrorOutput()), "\n") + 1]);
     }
 
+    public function test_how_far_two_colours_are_apart(): void
+    {
+        $file = fopen(dirname(__DIR__).'/Reference/data/ciede2000-sharma-2005.csv', 'rb');
+        assert($file !== false);
+        fgetcsv($file, escape: '');
+        // The first pairs of Sharma, Wu and Dalal (2005); the core is held against all 34.
+        for ($n = 0; $n < 3; $n++) {
+            $row = array_map(strval(...), fgetcsv($file, escape: '') ?: []);
+            $apart = $this->artisan('ordotype:delta-e', "$row[1],$row[2],$row[3]", "$row[4],$row[5],$row[6]");
+            self::assertSame($row[7], trim($apart->getOutput()), "pair $row[0]");
+        }
+        self::assertSame('0.0000', trim($this->artisan('ordotype:delta-e', '#2f5a50', '#2F5A50')->getOutput()));
+        $bad = $this->artisan('ordotype:delta-e', 'red', '1,2,3');
+        self::assertSame(1, $bad->getExitCode());
+        self::assertStringContainsString('"red" is no colour', $bad->getErrorOutput());
+    }
+
     public function test_lint_and_diff(): void
     {
         $lint = $this->artisan('ordotype:lint', Demo::path('standards/five-rungs.json'));

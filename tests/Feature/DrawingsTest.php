@@ -66,6 +66,22 @@ final class DrawingsTest extends StudioTestCase
         Queue::assertPushed(DrawPicture::class, 3);
     }
 
+    public function test_of_more_than_are_kept_the_oldest_go_and_are_drawn_again_when_somebody_looks(): void
+    {
+        Storage::fake();
+        $drawings = app(Drawings::class);
+        $addresses = array_map(fn (int $seed) => $drawings->address(self::small($seed)), [1, 2, 3]);
+        foreach ($addresses as $n => $address) {
+            $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'ready']);
+            Drawing::query()->whereKey(explode('/', $address)[0])->update(['ready_at' => now()->addSeconds($n)]);
+        }
+        $drawings->makeRoom(2);
+        self::assertCount(2, Storage::disk()->allFiles('booth'));
+        $states = array_map(fn (string $a) => Drawing::query()->findOrFail(explode('/', $a)[0])->state, $addresses);
+        self::assertSame(['known', 'ready', 'ready'], $states);
+        $this->api(null, 'GET', "drawn/$addresses[0]", null, 200)->assertJson(['state' => 'ready']);
+    }
+
     public function test_the_sheet_a_link_and_a_plan_say_where_drawings_are(): void
     {
         Queue::fake();

@@ -14,6 +14,9 @@ final readonly class Meter
 {
     private const LEAST_PIXELS = 400;
 
+    /** Pixels a mm up to which every row is counted. */
+    private const ENOUGH = 30.0;
+
     /** Fewer make valleys between tones by chance. */
     private const LEAST_FOR_TONES = 2500;
 
@@ -67,12 +70,16 @@ final readonly class Meter
     public function measure(Pixels $pixels, Placement $placement): array
     {
         $layout = new Layout($this->sculpt, $placement, $pixels->width(), $pixels->height());
+        $every = self::every($layout);
         $tables = [];
         foreach ($layout->rings as $ring) {
             $key = $ring->area->key;
             $tables[$key] ??= new AreaTables();
-            $tables[$key]->within += $layout->within[$ring->no];
+            $tables[$key]->within += intdiv($layout->within[$ring->no], $every);
             foreach ($layout->runs[$ring->no] as $y => $runs) {
+                if ($y % $every !== 0) {
+                    continue;
+                }
                 $band = (int) ((($y - $ring->top) * AreaTables::BANDS) / max(1, $ring->height));
                 $band = max(0, min(AreaTables::BANDS - 1, $band)) * Light::BINS;
                 foreach ($runs as [$from, $to]) {
@@ -94,6 +101,12 @@ final readonly class Meter
         }
 
         return $measures;
+    }
+
+    /** Of so many rows one is counted: a large photograph shows far more pixels than a percentile needs. */
+    private static function every(Layout $layout): int
+    {
+        return max(1, (int) ($layout->scale / self::ENOUGH));
     }
 
     /**
@@ -276,13 +289,17 @@ final readonly class Meter
             return Figure::of(0.0, $table->pixels);
         }
         $spots = new Spots();
+        $every = self::every($layout);
         foreach ($layout->rings as $ring) {
             foreach ($ring->area->key === $area->key ? $layout->runs[$ring->no] : [] as $y => $runs) {
+                if ($y % $every !== 0) {
+                    continue;
+                }
                 foreach ($runs as [$from, $to]) {
                     foreach ($pixels->run($y, $from, $to) as $k => $c) {
                         $colour = ((($c >> 18) & 63) << 12) | ((($c >> 10) & 63) << 6) | (($c >> 2) & 63);
                         if (isset($found[$colour])) {
-                            $spots->add($from + $k, $y);
+                            $spots->add($from + $k, intdiv($y, $every));
                         }
                     }
                 }
