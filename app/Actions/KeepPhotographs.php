@@ -46,7 +46,9 @@ final class KeepPhotographs
             ->whereIn('piece_id', Piece::query()->where('unit_id', $piece->unit_id)->select('id'))
             ->where('view', $view->value);
 
-        return $this->kept(['piece_id' => $piece->id, 'view' => $view->value, 'sha256' => $sha256], $before, $piece->unit->sculpt, $by);
+        $as = ['piece_id' => $piece->id, 'view' => $view->value, 'sha256' => $sha256];
+
+        return $this->kept($as, $before, $piece->unit->sculpt, $by);
     }
 
     /** @param  'undercoated'|'bare'  $shows */
@@ -64,11 +66,15 @@ final class KeepPhotographs
     private function kept(array $as, Builder $before, Sculpt $sculpt, User $by): Photograph
     {
         $placement = $before->whereNotNull('placement')->latest('id')->first()?->placement;
+        $placement ??= $this->finding->in(
+            Picture::query()->findOrFail($as['sha256']),
+            $sculpt,
+            View::from((string) $as['view']),
+        );
 
-        return DB::transaction(function () use ($as, $placement, $by, $sculpt): Photograph {
-            $picture = Picture::query()->findOrFail($as['sha256']);
+        return DB::transaction(function () use ($as, $placement, $by): Photograph {
             $photograph = Photograph::query()->create(
-                $as + ['placement' => $placement ?? $this->finding->in($picture, $sculpt, View::from((string) $as['view'])), 'state' => 'kept', 'made_by' => $by->id],
+                $as + ['placement' => $placement, 'state' => 'kept', 'made_by' => $by->id],
             );
             $this->log->write('photograph.kept', $photograph, null, $as);
 
@@ -123,7 +129,7 @@ final class KeepPhotographs
         });
     }
 
-    /** What is not signed off yet and was photographed from the same side is measured with the light that is known now. */
+    /** What is not signed off and was photographed from the same side is measured with the light that is known now. */
     private function measureAnew(Photograph $undercoated): void
     {
         $open = Piece::query()

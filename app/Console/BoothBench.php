@@ -95,6 +95,6 @@ final class BoothBench
         }
         $other = (hrtime(true) - $start) / 1e9;
 
-        return sprintf('ImageMagick turns the same file to Lab in %.2f s: ratio %.2f (aim 0.5).', $other, $own / $other);
+        return sprintf('ImageMagick turns the file to Lab in %.2f s: ratio %.2f (aim 0.5).', $other, $own / $other);
     }
 }

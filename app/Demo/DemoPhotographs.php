@@ -70,7 +70,8 @@ final class DemoPhotographs implements ShouldQueue
         if ($done === 0) {
             $bare = $this->drawn($booth, $plan, [FlatPaintTable::undercoat()], 1, null);
             $sha = $pictures->take(Png::of($bare))->sha256;
-            $this->place($keep, $keep->keepOfFigure($unit->sculpt, $sha, View::Front, 'undercoated', $by), $plan, $bare);
+            $kept = $keep->keepOfFigure($unit->sculpt, $sha, View::Front, 'undercoated', $by);
+            $this->place($keep, $kept, $plan, $bare);
         }
         $this->signed($plans, $booth, $pictures, $by);
         foreach (self::FAULTS as $number => $fault) {

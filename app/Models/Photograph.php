@@ -66,6 +66,6 @@ final class Photograph extends Model
     /** Whose outlines are laid over it. */
     public function figure(): Sculpt
     {
-        return $this->piece === null ? $this->sculpt ?? throw new LogicException('Of nothing.') : $this->piece->unit->sculpt;
+        return $this->piece->unit->sculpt ?? $this->sculpt ?? throw new LogicException('Of nothing.');
     }
 }

@@ -35,7 +35,7 @@ final class Finding
             $card = (new CardFinder($small))->find();
             $found = (new FigureFinder($small))->find($this->figures->of($sculpt), $view, $card);
         } catch (InvalidArgumentException) {
-            // Without outlines in the view, or of a picture that cannot be read, nothing is looked for: it is laid by hand.
+            // Without outlines in the view, or of a picture that cannot be read, it is laid by hand.
             return null;
         }
         if ($found === null) {

@@ -50,7 +50,10 @@ final class PhotographPlaced extends StudioRequest
     {
         $shifts = [];
         foreach ((array) ($this->validated('shifts') ?? []) as $area => $by) {
-            $shifts[(string) $area] = array_map(fn (mixed $n) => is_numeric($n) ? (float) $n : 0.0, array_values((array) $by));
+            $shifts[(string) $area] = array_map(
+                fn (mixed $n) => is_numeric($n) ? (float) $n : 0.0,
+                array_values((array) $by),
+            );
         }
 
         return $shifts === [] ? [] : ['shifts' => $shifts];

@@ -106,7 +106,8 @@ final class CardFinder
         [$x0, $x1] = [$left + $in, $left + $side - $in];
         [$y0, $y1] = [($top + $in) * $this->wide, ($top + $side - $in) * $this->wide];
         $n = max(1, ($x1 - $x0) * intdiv($y1 - $y0, $this->wide));
-        $mean = ($this->sums[$y1 + $x1] - $this->sums[$y1 + $x0] - $this->sums[$y0 + $x1] + $this->sums[$y0 + $x0]) / $n;
+        $sums = $this->sums;
+        $mean = ($sums[$y1 + $x1] - $sums[$y1 + $x0] - $sums[$y0 + $x1] + $sums[$y0 + $x0]) / $n;
         $square =
             ($this->squares[$y1 + $x1] -
                 $this->squares[$y1 + $x0] -

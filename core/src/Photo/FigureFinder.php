@@ -83,7 +83,8 @@ final class FigureFinder
                     $p->a[$i] - $left[1] - $t * ($right[1] - $left[1]),
                     $p->b[$i] - $left[2] - $t * ($right[2] - $left[2]),
                 ];
-                if (self::STANDS_OUT ** 2 < $off[0] ** 2 + $off[1] ** 2 + $off[2] ** 2 && ! $this->isCard($x, $row, $card)) {
+                $far = sqrt($off[0] ** 2 + $off[1] ** 2 + $off[2] ** 2);
+                if ($far > self::STANDS_OUT && ! $this->isCard($x, $row, $card)) {
                     $out[$i] = true;
                 }
             }

@@ -224,7 +224,9 @@ final readonly class Meter
             $isShiny || $area->material === Material::Eye
                 ? Figure::none(Unmeasured::Shiny, $n)
                 : $this->bare($area, $table, $layout, $pixels),
-            $wrong === null ? (new Lines($layout, $pixels, $this->shading, $placement))->width($area) : Figure::none($wrong, $n),
+            $wrong === null
+                ? (new Lines($layout, $pixels, $this->shading, $placement))->width($area)
+                : Figure::none($wrong, $n),
             $this->median($table),
             $isClipped || $isShiny || $n < self::LEAST_FOR_TONES ? null : Tones::of($bins, $isUnlit),
         );
