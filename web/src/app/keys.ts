@@ -20,6 +20,7 @@ export const KEYS = {
     dropOutline: { keys: 'Escape', where: 'Figures', does: 'drop it' },
     answers: { keys: 'y f s x', where: 'Check', does: 'yes, fault, cannot be seen, does not apply' },
     nextQuestion: { keys: 'Enter', where: 'Check', does: 'next question' },
+    greyView: { keys: 'w', where: 'Check', does: 'grey, or in colours' },
     nextPass: { keys: 'n', where: 'Bench', does: 'next pass' },
     passBefore: { keys: 'b', where: 'Bench', does: 'pass before' },
     allDone: { keys: 'a', where: 'Bench', does: 'all models done' },

@@ -5,14 +5,13 @@ import type { Check } from '../../api/types';
 import { checkQuery } from '../../api/work';
 import { useKey } from '../../app/keys';
 import { Top } from '../../app/Top';
-import { Figure } from '../../ui/Figure';
-import { AsPlanned } from './AsPlanned';
 import { Evenness } from './Evenness';
 import { Photographs } from './Photographs';
 import { stageWords } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
 import { QuestionCard } from './QuestionCard';
 import { SoFar } from './SoFar';
+import { Stage } from './Stage';
 import { useCheck } from './useCheck';
 
 export default function CheckPage() {
@@ -59,19 +58,11 @@ function Looking({ check }: { check: Check }) {
             </Top>
             <div className="check">
                 <section className="stack">
-                    <div className="stage-view">
-                        <Figure
-                            areas={check.figure}
-                            view={view}
-                            frame={check.unit.frame_mm}
-                            lit={q && q.areas.length < check.figure.length ? q.areas : null}
-                            numbers={!!q && q.areas.length < 8}
-                        />
-                    </div>
-                    <p className="small soft m-0">
-                        Schematic {view}. Look at the model itself, from {check.unit.distance_cm} cm.
-                    </p>
-                    <AsPlanned check={check} view={view} />
+                    <Stage
+                        check={check}
+                        view={view}
+                        lit={q && q.areas.length < check.figure.length ? q.areas : null}
+                    />
                     <Photographs check={check} view={view} open={desk.open} />
                     <Flex gap={6} wrap align="center" aria-label="Models of the unit">
                         {check.unit.pieces.map((p) => (

@@ -6,6 +6,9 @@ import { Says } from '../../ui/Says';
 export function Held({ held, open }: { held: HeldFigure[]; open: ((question: string) => void) | null }) {
     const broken = held.filter((h) => !h.is_met);
     const good = held.filter((h) => h.is_met);
+    const groups = [...new Set(good.map((h) => h.says))].map(
+        (says) => [says, good.filter((h) => h.says === says)] as const,
+    );
     return (
         <Flex vertical gap={6}>
             {broken.map((h) => (
@@ -28,12 +31,23 @@ export function Held({ held, open }: { held: HeldFigure[]; open: ((question: str
                     </Flex>
                 </Says>
             ))}
-            {good.length > 0 && (
-                <p className="small soft m-0">
-                    Measured and well:{' '}
-                    {good.map((h) => `${h.name.toLowerCase()}, ${h.says} (${h.figures})`).join('; ')}.
+            {groups.map(([says, all]) => (
+                <p key={says} className="small soft m-0">
+                    Measured, {says}: {all.map((h) => h.name.toLowerCase()).join(', ')}.{' '}
+                    <Popover
+                        trigger="click"
+                        content={all.map((h) => (
+                            <div key={`${h.photograph} ${h.area}`}>
+                                {h.name}: {h.figures}
+                            </div>
+                        ))}
+                    >
+                        <Button size="small" type="text">
+                            details
+                        </Button>
+                    </Popover>
                 </p>
-            )}
+            ))}
         </Flex>
     );
 }
