@@ -75,6 +75,14 @@ final class BrowserTest extends BrowserTestCase
         self::assertNotSame($before, $point->getAttribute('style'), 'the arrow keys nudge');
         $chrome->press('Measure');
         $chrome->waitFor('being measured');
+        $chrome->waitFor('The newest photograph of the front.');
+        $chrome->css('body')->sendKeys('w');
+        self::assertSame('true', $chrome->css('button.chip[aria-pressed="true"]')->getAttribute('aria-pressed'));
+        self::assertSame([], $this->axe());
+        $chrome->press('Compare the models');
+        $chrome->waitFor('Two models and more have to be photographed');
+        $chrome->css('.ant-drawer button:not(.ant-drawer-close)')->click();
+        $chrome->waitFor('The others are compared with it.');
         self::assertSame([], $this->axe());
         unlink($file);
     }
