@@ -10,13 +10,15 @@ use App\Exceptions\PictureGone;
 use App\Exceptions\PictureTooLarge;
 use App\Exceptions\TooManyPixels;
 use App\Models\Picture;
+use App\Pictures\Profiles;
 use GdImage;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Storage;
 
 /**
  * Takes pictures in: limits before anything is decoded, then decoded and written anew, so that neither metadata nor
- * active content comes along; the file is named by the SHA-256 of what is stored.
+ * active content comes along, in sRGB whatever profile they came with; the file is named by the SHA-256 of what is
+ * stored.
  */
 final class Pictures
 {
@@ -56,6 +58,8 @@ final class Pictures
             throw new PictureDamaged();
         }
         $image = $this->fitted($this->upright($image, $info[2] === IMAGETYPE_JPEG ? $bytes : ''));
+        $profile = Profiles::of($bytes);
+        $image = $profile === null ? $image : Profiles::applied($image, $profile);
         ob_start();
         $info[2] === IMAGETYPE_PNG ? imagepng($image, null, 6) : imagejpeg($image, null, 88);
         $stored = (string) ob_get_clean();
