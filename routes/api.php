@@ -28,7 +28,7 @@ use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
-foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'place', 'import'] as $name) {
+foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'place', 'import', 'photograph', 'example'] as $name) {
     Route::pattern($name, '[0-9]{1,18}');
 }
 
@@ -39,6 +39,7 @@ Route::get('vocabulary', VocabularyController::class);
 Route::get('drawn/{sha}/{secret}', [DrawingController::class, 'state'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}']);
 Route::get('drawn/{sha}/{secret}/picture', [DrawingController::class, 'picture'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}']);
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
+Route::get('for-you/{secret}', [ComparisonController::class, 'sharedOrder'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 
 Route::middleware('throttle:link')->group(function (): void {
     Route::get('invitations/{secret}', [PeopleController::class, 'linked'])->where('secret', '[0-9a-f]{32}');
@@ -78,6 +79,8 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:share')->group(function (): void {
         Route::get('shares', [ComparisonController::class, 'links']);
         Route::post('shares', [ComparisonController::class, 'share']);
+        Route::get('orders/{order}/links', [ComparisonController::class, 'linksOfOrder']);
+        Route::post('orders/{order}/links', [ComparisonController::class, 'shareOrder']);
         Route::delete('shares/{link}', [ComparisonController::class, 'withdraw']);
     });
     Route::middleware('can:import')->group(function (): void {

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Order;
 use App\Models\ShareLink;
 use App\Models\User;
 use App\Repositories\Standards;
 use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
-/** Makes links to comparison sheets, and withdraws them. A link's secret is told once: only its hash is kept. */
+/** Makes links to comparison sheets and to orders, and withdraws them. A link's secret is told once: only its hash is kept. */
 final class ShareSheet
 {
     public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)
@@ -23,16 +24,32 @@ final class ShareSheet
      */
     public function make(string $sculpt, bool $prices, int $days, User $by): array
     {
+        return $this->made(
+            'comparison',
+            ['sculpt' => $sculpt, 'prices' => $prices, 'version' => $this->standards->current()->number],
+            $days,
+            $by,
+        );
+    }
+
+    /** @return array{ShareLink, string} a link by which a client sees the order, and its secret */
+    public function ofOrder(Order $order, int $days, User $by): array
+    {
+        return $this->made('order', ['order' => $order->id], $days, $by);
+    }
+
+    /**
+     * @param  array<string, mixed>  $shows
+     * @return array{ShareLink, string}
+     */
+    private function made(string $what, array $shows, int $days, User $by): array
+    {
         $secret = bin2hex(random_bytes(16));
-        $link = DB::transaction(function () use ($sculpt, $prices, $days, $by, $secret): ShareLink {
+        $link = DB::transaction(function () use ($what, $shows, $days, $by, $secret): ShareLink {
             $link = ShareLink::query()->create([
                 'hash' => hash('sha256', $secret),
-                'what' => 'comparison',
-                'shows' => [
-                    'sculpt' => $sculpt,
-                    'prices' => $prices,
-                    'version' => $this->standards->current()->number,
-                ],
+                'what' => $what,
+                'shows' => $shows,
                 'made_by' => $by->id,
                 'expires_at' => now()->addDays($days),
             ]);

@@ -21,7 +21,13 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class ToldAgain
 {
-    private const PATHS = ['api/v1/tokens', 'api/v1/shares', 'api/v1/people', 'api/v1/people/*/link'];
+    private const PATHS = [
+        'api/v1/tokens',
+        'api/v1/shares',
+        'api/v1/orders/*/links',
+        'api/v1/people',
+        'api/v1/people/*/link',
+    ];
 
     public function __construct(
         private readonly ManageTokens $tokens,
@@ -62,7 +68,7 @@ final class ToldAgain
         }
         if ($request->is('api/v1/tokens')) {
             $this->tokens->revoke($by, $id);
-        } elseif ($request->is('api/v1/shares')) {
+        } elseif ($request->is('api/v1/shares', 'api/v1/orders/*/links')) {
             $this->shares->withdraw(ShareLink::query()->findOrFail($id));
         }
         $answer = $next($request);

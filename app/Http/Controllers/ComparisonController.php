@@ -7,9 +7,12 @@ namespace App\Http\Controllers;
 use App\Actions\ShareSheet;
 use App\Exceptions\LinkShowsNothing;
 use App\Http\Requests\FigureOnSheet;
+use App\Http\Requests\NewOrderLink;
 use App\Http\Requests\NewShare;
 use App\Http\Resources\ShareLinkBrief;
+use App\Models\Order;
 use App\Models\ShareLink;
+use App\Queries\OrderForClient;
 use App\Queries\SheetShown;
 use App\Repositories\Standards;
 use Illuminate\Http\JsonResponse;
@@ -30,7 +33,7 @@ final class ComparisonController
 
     public function links(): JsonResponse
     {
-        $links = ShareLink::query()->orderByDesc('id')->limit(self::MOST_LINKS)->get();
+        $links = ShareLink::query()->where('what', 'comparison')->orderByDesc('id')->limit(self::MOST_LINKS)->get();
 
         return new JsonResponse(['data' => ShareLinkBrief::collection($links)]);
     }
@@ -39,14 +42,39 @@ final class ComparisonController
     {
         [$link, $secret] = $share->make($given->sculpt(), $given->prices(), $given->days(), $given->person());
 
-        return new JsonResponse(
-            [
-                'id' => $link->id,
-                'path' => "/shared/$secret",
-                'expires_at' => $link->expires_at->toIso8601ZuluString(),
-            ],
-            201,
-        );
+        return self::made($link, "/shared/$secret");
+    }
+
+    public function linksOfOrder(Order $order): JsonResponse
+    {
+        $links = ShareLink::query()
+            ->where('what', 'order')
+            ->where('shows->order', $order->id)
+            ->orderByDesc('id')
+            ->limit(self::MOST_LINKS)
+            ->get();
+
+        return new JsonResponse([
+            'data' => $links->map(fn (ShareLink $l) => [
+                'id' => $l->id,
+                'expires_at' => $l->expires_at->toIso8601ZuluString(),
+                'holds' => $l->holds(),
+            ]),
+        ]);
+    }
+
+    public function shareOrder(NewOrderLink $given, Order $order, ShareSheet $share): JsonResponse
+    {
+        [$link, $secret] = $share->ofOrder($order, $given->days(), $given->person());
+
+        return self::made($link, "/for-you/$secret");
+    }
+
+    private static function made(ShareLink $link, string $path): JsonResponse
+    {
+        $until = $link->expires_at->toIso8601ZuluString();
+
+        return new JsonResponse(['id' => $link->id, 'path' => $path, 'expires_at' => $until], 201);
     }
 
     public function withdraw(ShareLink $link, ShareSheet $share): JsonResponse
@@ -59,11 +87,27 @@ final class ComparisonController
     /** What a link shows, without signing in. Expired, withdrawn and never made look the same. */
     public function shared(string $secret): JsonResponse
     {
-        $link = ShareLink::query()->where('hash', hash('sha256', $secret))->first();
+        $link = self::holding($secret, 'comparison');
+
+        return new JsonResponse($this->sheet->shared($link));
+    }
+
+    public function sharedOrder(string $secret, OrderForClient $shown): JsonResponse
+    {
+        return new JsonResponse($shown->shared(self::holding($secret, 'order')));
+    }
+
+    /** A link shows what it was made for and nothing else. */
+    private static function holding(string $secret, string $what): ShareLink
+    {
+        $link = ShareLink::query()
+            ->where('hash', hash('sha256', $secret))
+            ->where('what', $what)
+            ->first();
         if ($link === null || ! $link->holds()) {
             throw new LinkShowsNothing();
         }
 
-        return new JsonResponse($this->sheet->shared($link));
+        return $link;
     }
 }

@@ -42,3 +42,19 @@ export const takePicture = (file: File) => {
     form.append('picture', file);
     return given(client.POST('/pictures', { body: form as never, bodySerializer: () => form }));
 };
+
+export const orderLinksQuery = (order: number) =>
+    queryOptions({
+        queryKey: ['order-links', order],
+        queryFn: () => given(client.GET('/orders/{order}/links', { params: { path: { order } } })),
+    });
+
+export const shareOrder = (order: number, days: number) =>
+    given(client.POST('/orders/{order}/links', { params: { path: { order } }, body: { days } }));
+
+export const orderForClientQuery = (secret: string) =>
+    queryOptions({
+        queryKey: ['for-you', secret],
+        queryFn: () => given(client.GET('/for-you/{secret}', { params: { path: { secret } } })),
+        retry: false,
+    });

@@ -12,6 +12,7 @@ const DifferencesPage = lazy(() => import('../features/standard/DifferencesPage'
 const ComparisonPage = lazy(() => import('../features/standard/ComparisonPage'));
 const VersionsPage = lazy(() => import('../features/standard/VersionsPage'));
 const PacksPage = lazy(() => import('../features/standard/PacksPage'));
+const ForYouPage = lazy(() => import('../features/orders/ForYouPage'));
 const SharedPage = lazy(() => import('../features/standard/SharedPage'));
 const OrdersPage = lazy(() => import('../features/orders/OrdersPage'));
 const OrderPage = lazy(() => import('../features/orders/OrderPage'));
@@ -67,6 +68,14 @@ export function Routed() {
                 element={
                     <Suspense fallback={<Loading what="the sheet" />}>
                         <SharedPage />
+                    </Suspense>
+                }
+            />
+            <Route
+                path="for-you/:secret"
+                element={
+                    <Suspense fallback={<Loading what="your order" />}>
+                        <ForYouPage />
                     </Suspense>
                 }
             />

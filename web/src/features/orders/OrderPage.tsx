@@ -9,6 +9,7 @@ import { Top } from '../../app/Top';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { plain } from '../standard/words';
 import { AddUnit } from './AddUnit';
+import { ClientLinks } from './ClientLinks';
 import { Due } from './Due';
 import { Facts } from './Facts';
 import { MoveModel } from './MoveModel';
@@ -24,7 +25,9 @@ export default function OrderPage() {
 }
 
 function OrderView({ order }: { order: Order }) {
-    const editable = can(usePerson(), 'orders.edit');
+    const person = usePerson();
+    const editable = can(person, 'orders.edit');
+    const shares = can(person, 'share');
     const [piece, setPiece] = useState<number | null>(null);
     // An order without units wants one first.
     const [adding, setAdding] = useState(editable && order.units.length === 0);
@@ -63,7 +66,10 @@ function OrderView({ order }: { order: Order }) {
                         <UnitCard key={u.id} unit={u} order={order} pick={editable ? setPiece : undefined} />
                     ))}
                 </Flex>
-                <Facts order={order} editable={editable} />
+                <Flex vertical gap={14}>
+                    <Facts order={order} editable={editable} />
+                    {shares && <ClientLinks order={order.id} />}
+                </Flex>
             </div>
             <AddUnit order={order} open={adding} close={() => setAdding(false)} />
             <MoveModel
