@@ -168,6 +168,21 @@ final class CommandLineTest extends TestCase
         self::assertStringContainsString('"red" is no colour', $bad->getErrorOutput());
     }
 
+    public function test_a_sampling_plan_is_told_with_its_draw_and_its_chances(): void
+    {
+        $told = $this->artisan('ordotype:sample', '--lot=60', '--level=II', '--aql=4.0', '--seed=7');
+        self::assertSame(0, $told->getExitCode(), $told->getErrorOutput());
+        // MIL-STD-105E: a lot of 51 to 90 at level II is letter E, 13 pieces, at 4.0 accepted with one.
+        self::assertStringContainsString('13 of 60 are checked; accepted with at most 1', $told->getOutput());
+        self::assertSame(1, preg_match('/^Drawn: ([\d, ]+)\.$/m', $told->getOutput(), $drawn));
+        self::assertCount(13, array_unique(explode(', ', $drawn[1])));
+        $all = $this->artisan('ordotype:sample', '--lot=2');
+        self::assertStringContainsString('Every one of the 2 is checked.', $all->getOutput());
+        $bad = $this->artisan('ordotype:sample', '--lot=60', '--aql=3');
+        self::assertSame(1, $bad->getExitCode());
+        self::assertStringContainsString('3 is no AQL of the tables', $bad->getErrorOutput());
+    }
+
     public function test_lint_and_diff(): void
     {
         $lint = $this->artisan('ordotype:lint', Demo::path('standards/five-rungs.json'));

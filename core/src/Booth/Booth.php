@@ -52,6 +52,7 @@ final class Booth
         (new Plants($form, $request->done, $request->seed))->grow($red, $green, $blue);
         $this->onPaper($form, $paper, $red, $green, $blue);
         $this->smooth($form, $red, $green, $blue);
+        Focus::soften($form, $red, $green, $blue);
 
         return new BoothPicture(
             $form->pictureWidth,

@@ -20,7 +20,7 @@ use stdClass;
 final class BoothFormat
 {
     /** Raised whenever the booth draws differently, so that nothing old is shown for new. */
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     public static function write(BoothRequest $request): stdClass
     {
