@@ -133,11 +133,15 @@ final class FinishExamples
             GreyCard::none(),
             Srgb::fromHex(self::UNDERCOAT),
         );
-        $plain = $this->measure('washed', $shading)[0];
+        $seen = [];
+        $of = function (string $example) use (&$seen, $shading): AreaMeasure {
+            return $seen[$example] ??= $this->measure($example, $shading)[0];
+        };
+        $plain = $of('washed');
         $values = [];
         foreach (self::OF as $criterion => $examples) {
             foreach ($examples as $example) {
-                $m = $this->measure($example, $shading)[0];
+                $m = $of($example);
                 $value = match (Criterion::from($criterion)) {
                     Criterion::TonalSpan => $m->contrast->value,
                     Criterion::Tones => $m->tones === null ? null : (float) count($m->tones),

@@ -44,7 +44,7 @@ use Tests\Support\DemoPlans;
 /** What is measured, held against the finish clauses; and the clauses, held against what flat paint shows. */
 final class FinishTest extends TestCase
 {
-    private const WIDTH = 480;
+    private const WIDTH = 440;
 
     public function test_a_drawing_of_every_finished_plan_breaks_no_finish_clause_of_its_own_tier(): void
     {
