@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $width
  * @property int $height
  * @property int $bytes
+ * @property bool $is_drawn of the booth, whatever it is used as
  */
 final class Picture extends Model
 {
@@ -27,4 +28,7 @@ final class Picture extends Model
     protected $keyType = 'string';
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['is_drawn' => 'boolean'];
 }

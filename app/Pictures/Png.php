@@ -9,6 +9,14 @@ use Ordotype\Core\Booth\BoothPicture;
 /** A drawing as a PNG file (ISO/IEC 15948): eight bits a channel, each row filtered by the one above it. */
 final class Png
 {
+    /** Says what it is to whoever opens the file elsewhere, and to the studio when it is sent back. */
+    private const DRAWN = 'Drawn by Ordotype from outlines and a plan. Not a photograph.';
+
+    public static function isDrawn(string $file): bool
+    {
+        return str_contains(substr($file, 0, 4096), self::DRAWN);
+    }
+
     public static function of(BoothPicture $picture): string
     {
         $bytes = 3 * $picture->width;
@@ -23,8 +31,7 @@ final class Png
         }
         $rows .= deflate_add($deflate, '', ZLIB_FINISH);
         $head = pack('NNCCCCC', $picture->width, $picture->height, 8, 2, 0, 0, 0);
-        // Says what it is to whoever opens the file elsewhere.
-        $words = "Description\0Drawn by Ordotype from outlines and a plan. Not a photograph.";
+        $words = "Description\0".self::DRAWN;
 
         return "\x89PNG\r\n\x1a\n".
             self::chunk('IHDR', $head).

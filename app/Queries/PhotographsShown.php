@@ -96,6 +96,7 @@ final class PhotographsShown
             'id' => $p->id,
             'view' => $p->view,
             'shows' => $p->shows,
+            'drawn' => $p->picture->is_drawn,
             'sha256' => $p->sha256,
             'width' => $p->picture->width,
             'height' => $p->picture->height,

@@ -10,6 +10,7 @@ use App\Exceptions\PictureGone;
 use App\Exceptions\PictureTooLarge;
 use App\Exceptions\TooManyPixels;
 use App\Models\Picture;
+use App\Pictures\Png;
 use App\Pictures\Profiles;
 use GdImage;
 use Illuminate\Support\Facades\Auth;
@@ -73,6 +74,7 @@ final class Pictures
                 'width' => imagesx($image),
                 'height' => imagesy($image),
                 'bytes' => strlen($stored),
+                'is_drawn' => Png::isDrawn($bytes),
                 'made_by' => Auth::id(),
                 'created_at' => now(),
             ],

@@ -22,6 +22,9 @@ return new class extends Migration
             $table->mediumText('reference')->nullable()->after('measures')->comment('the drawn plan, measured likewise');
             $table->unsignedInteger('revision')->default(0)->after('said');
         });
+        Schema::table('pictures', function (Blueprint $table): void {
+            $table->boolean('is_drawn')->default(false)->comment('of the booth, whatever it is used as');
+        });
         Schema::table('units', function (Blueprint $table): void {
             $table->foreignId('test_piece_id')->nullable()->constrained('pieces')->restrictOnDelete();
         });
@@ -47,6 +50,7 @@ return new class extends Migration
         Schema::table('units', function (Blueprint $table): void {
             $table->dropConstrainedForeignId('test_piece_id');
         });
+        Schema::table('pictures', fn (Blueprint $table) => $table->dropColumn('is_drawn'));
         DB::table('photographs')->whereNull('piece_id')->delete();
         Schema::table('photographs', function (Blueprint $table): void {
             $table->dropConstrainedForeignId('sculpt_id');

@@ -75,7 +75,7 @@ final class BrowserTest extends BrowserTestCase
         self::assertNotSame($before, $point->getAttribute('style'), 'the arrow keys nudge');
         $chrome->press('Measure');
         $chrome->waitFor('being measured');
-        $chrome->waitFor('The newest photograph of the front.');
+        $chrome->waitFor('A drawing, no photograph, of the front.');
         $chrome->css('body')->sendKeys('w');
         self::assertSame('true', $chrome->css('button.chip[aria-pressed="true"]')->getAttribute('aria-pressed'));
         self::assertSame([], $this->axe());

@@ -34,7 +34,7 @@ final class PhotographsTest extends StudioTestCase
         self::assertSame([], $none->json('data'));
         self::assertCount(2, $none->json('marks.front.base_left'));
         $kept = $this->api('painter', 'POST', "pieces/$piece->id/photographs", ['sha256' => $sha, 'view' => 'front'], 201);
-        $kept->assertJson(['state' => 'kept', 'areas' => [], 'width' => $picture->width]);
+        $kept->assertJson(['state' => 'kept', 'drawn' => true, 'areas' => [], 'width' => $picture->width]);
         // Found by itself, for a person to look at: within a millimetre and a half.
         $found = $kept->json('placement');
         foreach (['base_left', 'base_right', 'top'] as $key) {

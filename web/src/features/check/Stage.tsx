@@ -64,7 +64,8 @@ export function Stage({ check, view, lit }: { check: Check; view: 'front' | 'bac
                 )}
             </div>
             <p className="small soft m-0 mt-8">
-                {SAID[source]} of the {view}. Look at the model itself, from {check.unit.distance_cm} cm.
+                {source === 'photograph' && photograph?.drawn ? SAID.drawn : SAID[source]} of the {view}. Look
+                at the model itself, from {check.unit.distance_cm} cm.
             </p>
         </div>
     );

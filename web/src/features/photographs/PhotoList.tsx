@@ -48,6 +48,7 @@ export function PhotoList({
                             <span>
                                 The {p.view}
                                 {SHOWS[p.shows]}, by {p.by}
+                                {p.drawn ? ' (a drawing, no photograph)' : ''}
                             </span>
                             <State photograph={p} />
                             <Flex gap={6} wrap>
