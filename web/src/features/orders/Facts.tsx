@@ -58,8 +58,6 @@ export function Facts({ order, editable }: { order: Order; editable: boolean }) 
                 {editable && (
                     <Upload
                         accept="image/png,image/jpeg,image/webp"
-                        capture="environment"
-                        pastable
                         showUploadList={false}
                         disabled={take.isPending}
                         beforeUpload={(file) => {
