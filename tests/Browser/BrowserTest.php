@@ -49,6 +49,8 @@ final class BrowserTest extends BrowserTestCase
             $chrome->fill($label, $was);
             $chrome->page->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
             $this->until(fn () => $this->get("orders/{$order['id']}")[$fact] === $was);
+            // The page has its answer too: what is changed next is changed from there.
+            $this->until(fn () => $fact !== 'title' || $chrome->css('h1')->getText() === $was);
         }
     }
 

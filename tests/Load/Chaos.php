@@ -227,7 +227,11 @@ final class Chaos
         $unit = (int) $this->value("select unit_id from pieces join units on units.id = unit_id
             where stage in ('planned', 'on_bench') and released_at is not null
             group by unit_id order by count(*) desc, unit_id limit 1");
-        $batch = Person::read(yield $painter->answered('GET', "bench/$unit"));
+        $answer = yield $painter->answered('GET', "bench/$unit");
+        if ($answer->getStatusCode() !== 200) {
+            throw new RuntimeException("GET bench/$unit: {$answer->getStatusCode()} {$answer->getBody()}");
+        }
+        $batch = Person::read($answer);
         $atWork = fn (array $p) => in_array($p['stage'], ['planned', 'on_bench'], true);
         ['id' => $piece, 'done' => $done] = array_values(array_filter($batch['pieces'], $atWork))[$turn];
         $open = array_diff(array_merge(...array_column($batch['passes'], 'steps')), $done);

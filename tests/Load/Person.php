@@ -76,7 +76,7 @@ final class Person
             for ($try = 0; ; $try++) {
                 try {
                     $answer = yield $this->once($method, $path, $body, $key, $try === 0 ? 0 : 100);
-                    if ($answer->getStatusCode() < 500) {
+                    if ($answer->getStatusCode() < 500 && self::isWhole($answer)) {
                         return yield $answer;
                     }
                 } catch (Throwable) {
@@ -108,6 +108,12 @@ final class Person
         }
 
         return $this->client->requestAsync($method, $path, $options);
+    }
+
+    /** Whether all of it came: what sends it may have been killed in the middle, and then it is asked for again. */
+    private static function isWhole(ResponseInterface $answer): bool
+    {
+        return $answer->getStatusCode() === 204 || json_decode((string) $answer->getBody()) !== null;
     }
 
     /** @return array<string, mixed> */
