@@ -76,7 +76,7 @@ final class Person
             for ($try = 0; ; $try++) {
                 try {
                     $answer = yield $this->once($method, $path, $body, $key, $try === 0 ? 0 : 100);
-                    if ($answer->getStatusCode() < 500 && self::isWhole($answer)) {
+                    if ($answer->getStatusCode() < 500 && self::isWhole($answer) && ! self::isUnderWay($answer)) {
                         return yield $answer;
                     }
                 } catch (Throwable) {
@@ -114,6 +114,12 @@ final class Person
     private static function isWhole(ResponseInterface $answer): bool
     {
         return $answer->getStatusCode() === 204 || json_decode((string) $answer->getBody()) !== null;
+    }
+
+    /** Whether the first try is still being worked on: its answer is had by asking again. */
+    private static function isUnderWay(ResponseInterface $answer): bool
+    {
+        return $answer->getStatusCode() === 409 && str_contains((string) $answer->getBody(), 'is being answered just now');
     }
 
     /** @return array<string, mixed> */
