@@ -11,7 +11,10 @@ use App\Repositories\Standards;
 use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\DB;
 
-/** Makes links to comparison sheets and to orders, and withdraws them. A link's secret is told once: only its hash is kept. */
+/**
+ * Makes links to comparison sheets and to orders, and withdraws them. A link's secret is told once: only its hash is
+ * kept.
+ */
 final class ShareSheet
 {
     public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)

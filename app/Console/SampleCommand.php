@@ -42,7 +42,8 @@ final class SampleCommand extends CoreCommand
         $rows = [];
         foreach (self::SHARES as $share) {
             $bad = (int) round(($share * $lot) / 100);
-            $rows[] = ["$share %", $bad, sprintf('%.1f %%', 100 * Sampling::chance($lot, $plan->n, $plan->accepts, $bad))];
+            $accepted = 100 * Sampling::chance($lot, $plan->n, $plan->accepts, $bad);
+            $rows[] = ["$share %", $bad, sprintf('%.1f %%', $accepted)];
         }
         $this->table(['Truly bad', 'Models', 'Accepted'], $rows);
 

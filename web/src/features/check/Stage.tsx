@@ -16,7 +16,7 @@ import css from './Check.module.css';
 
 type Source = 'photograph' | 'drawn' | 'schematic';
 
-/** What is looked at beside the questions: the newest photograph with its areas, the plan as drawn, or the schematic. */
+/** What is looked at beside the questions: the newest photograph with its areas, the drawn plan, or the schematic. */
 export function Stage({ check, view, lit }: { check: Check; view: 'front' | 'back'; lit: string[] | null }) {
     const query = useQuery(photographsQuery(check.piece.id));
     const photograph = query.data?.data.filter((p) => p.view === view).at(-1);
