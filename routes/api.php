@@ -41,6 +41,8 @@ Route::get('drawn/{sha}/{secret}/picture', [DrawingController::class, 'picture']
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::get('for-you/{secret}', [ComparisonController::class, 'sharedOrder'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 
+Route::get('shared/{secret}/pictures/{sha}', [ComparisonController::class, 'sharedPicture'])->where(['secret' => '[0-9a-f]{32}', 'sha' => '[0-9a-f]{64}'])->middleware('throttle:shared');
+
 Route::middleware('throttle:link')->group(function (): void {
     Route::get('invitations/{secret}', [PeopleController::class, 'linked'])->where('secret', '[0-9a-f]{32}');
     Route::post('invitations/{secret}', [PeopleController::class, 'join'])->where('secret', '[0-9a-f]{32}');

@@ -64,6 +64,33 @@ final class ExamplesShown
     }
 
     /**
+     * Kept details of some tiers, as they stand beside work that is looked at.
+     *
+     * @param  list<string>  $tiers  keys
+     * @return array<string, list<array{area: string, material: string, figure: string, sha256: string}>> by tier key
+     */
+    public static function ofTiers(array $tiers): array
+    {
+        $kept = array_fill_keys($tiers, []);
+        $rows = Example::query()
+            ->with('photograph.piece.unit.sculpt')
+            ->whereIn('tier', $tiers)
+            ->latest('id')
+            ->limit(self::MOST)
+            ->get();
+        foreach ($rows as $e) {
+            $kept[$e->tier][] = [
+                'area' => $e->area,
+                'material' => Terms::material(Material::from($e->material)),
+                'figure' => $e->photograph->figure()->name,
+                'sha256' => $e->sha256,
+            ];
+        }
+
+        return $kept;
+    }
+
+    /**
      * @param  array<string, string>  $tiers
      * @return array<string, mixed>
      */

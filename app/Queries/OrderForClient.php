@@ -35,17 +35,22 @@ final class OrderForClient
             throw new LinkShowsNothing();
         }
 
+        $kept = ExamplesShown::ofTiers($order->units->pluck('tier')->unique()->values()->all());
+
         return [
             'studio' => Studio::row()->name,
             'number' => $order->number,
             'title' => $order->title,
             'due' => $order->due_on?->toDateString(),
-            'units' => array_values($order->units->map(fn (Unit $u) => $this->unit($u, $order))->all()),
+            'units' => array_values($order->units->map(fn (Unit $u) => $this->unit($u, $order, $kept[$u->tier] ?? []))->all()),
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function unit(Unit $unit, Order $order): array
+    /**
+     * @param  list<array<string, string>>  $kept  details of finished work at its tier
+     * @return array<string, mixed>
+     */
+    private function unit(Unit $unit, Order $order, array $kept): array
     {
         $unit->setRelation('order', $order);
         $standard = $this->standards->core($order->version);
@@ -68,6 +73,7 @@ final class OrderForClient
             'width_mm' => $plan->request->sculpt->frameMm[0] ?? 60.0,
             'promised' => array_values(array_unique($promised)),
             'drawn' => (object) $this->drawings->views($plan),
+            'examples' => $kept,
         ];
     }
 }

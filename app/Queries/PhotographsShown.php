@@ -8,6 +8,7 @@ use App\Models\Check;
 use App\Models\Photograph;
 use App\Models\Piece;
 use App\Models\Sculpt as SculptRow;
+use App\Pictures\Measuring;
 use App\Repositories\Figures;
 use App\Studio\UnitPhotographs;
 use App\Studio\UnitPlans;
@@ -36,7 +37,7 @@ final class PhotographsShown
     ) {
     }
 
-    /** @return array{marks: stdClass, data: list<array<string, mixed>>, held: list<array<string, mixed>>} */
+    /** @return array<string, mixed> with what other pictures there are to look at beside it */
     public function of(Piece $piece): array
     {
         $unit = $piece->unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
@@ -44,6 +45,8 @@ final class PhotographsShown
 
         return $this->shown($plan->request->sculpt, Photograph::query()->where('piece_id', $piece->id)) + [
             'held' => $this->held($piece, $plan),
+            'beside' => $this->beside($piece, $plan->request->sculpt),
+            'examples' => ExamplesShown::ofTiers([$unit->tier])[$unit->tier],
         ];
     }
 
@@ -103,6 +106,7 @@ final class PhotographsShown
             'by' => $p->maker->name,
             'at' => $p->created_at?->toIso8601ZuluString(),
             'placement' => $p->placement,
+            'width_mm' => self::widthMm($p, $sculpt),
             'state' => $p->state,
             'said' => $p->said,
             'revision' => $p->revision,
@@ -110,6 +114,40 @@ final class PhotographsShown
                 array_map(self::area(...), UnitPhotographs::measures($p->measures, $sculpt)),
             ),
         ];
+    }
+
+    /** How much it shows from left to right; null as long as nothing is laid over it. */
+    private static function widthMm(Photograph $p, Sculpt $sculpt): ?float
+    {
+        return $p->placement === null
+            ? null
+            : round($p->picture->width / Measuring::placed($p, $sculpt)->scale($sculpt), 2);
+    }
+
+    /**
+     * The test model's newest photographs and those of the model before it, to be laid beside this one's.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function beside(Piece $piece, Sculpt $sculpt): array
+    {
+        $newest = $this->photographs->newest($piece->unit);
+        $test = $piece->unit->pieces->firstWhere('id', $piece->unit->test_piece_id)?->number;
+        $before = max([0, ...array_filter(array_keys($newest), fn (int $n) => $n < $piece->number)]);
+        $others = array_diff(array_unique([$test ?? 0, $before]), [0, $piece->number]);
+        $found = [];
+        foreach ($others as $number) {
+            foreach ($newest[$number] ?? [] as $photograph) {
+                $photograph->load(['picture', 'maker']);
+                $found[] = [
+                    'model' => $number,
+                    'is_test' => $number === $test,
+                    'photograph' => self::one($photograph, $sculpt),
+                ];
+            }
+        }
+
+        return $found;
     }
 
     /** @return array<string, mixed> */

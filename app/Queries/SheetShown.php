@@ -46,6 +46,8 @@ final class SheetShown
         $sculpt = $this->figures->named($slug);
         $scheme = $this->colours->usual();
         $shelf = $this->colours->shelf();
+        $compared = (new ComparisonSheet($standard, $sculpt, $scheme, $shelf))->rungs;
+        $kept = ExamplesShown::ofTiers(array_map(fn (ComparedRung $r) => $r->tier->key, $compared));
 
         return [
             'studio' => $standard->name,
@@ -56,8 +58,8 @@ final class SheetShown
             'frame_mm' => $sculpt->frameMm ?? [60, 80],
             'figure' => FigureShown::of($sculpt, $scheme, $shelf),
             'rungs' => array_map(
-                fn (ComparedRung $r) => $this->rung($r, $prices),
-                (new ComparisonSheet($standard, $sculpt, $scheme, $shelf))->rungs,
+                fn (ComparedRung $r) => $this->rung($r, $prices) + ['examples' => $kept[$r->tier->key] ?? []],
+                $compared,
             ),
         ];
     }

@@ -13,6 +13,7 @@ use App\Models\Picture;
 use App\Pictures\Png;
 use App\Pictures\Profiles;
 use GdImage;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Storage;
 
@@ -105,6 +106,16 @@ final class Pictures
                 );
 
         return $scaled === false ? $image : $scaled;
+    }
+
+    /** A picture as it is sent: it never changes under its address. */
+    public function answered(Picture $picture): Response
+    {
+        return new Response($this->read($picture), 200, [
+            'Content-Type' => $picture->mime,
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     /** A telephone says in the file how it was held; that goes with the metadata, so the picture is turned first. */

@@ -10,6 +10,7 @@ use App\Models\Piece;
 use App\Pictures\FinishExamples;
 use App\Pictures\Png;
 use App\Studio\Pictures;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Ordotype\Core\Booth\Booth;
 use Ordotype\Core\Booth\BoothRequest;
@@ -91,6 +92,7 @@ final class ExamplesTest extends StudioTestCase
         self::assertGreaterThan($wide, $width);
         self::assertLessThan(1.5 * $wide + 20, $width);
         self::assertGreaterThan(10, $height);
+        $this->isShownToClients($piece, $kept);
         $this->api('lead', 'DELETE', "standard/examples/$kept->id", null, 204);
         $this->api('lead', 'DELETE', "standard/examples/$kept->id", null, 404);
         self::assertSame(1, Photograph::query()->count());
@@ -108,6 +110,30 @@ final class ExamplesTest extends StudioTestCase
         $photograph->update(['placement' => null]);
         $this->api('lead', 'POST', 'standard/examples', $body, 422);
         self::assertSame([], $this->api('lead', 'GET', 'standard/examples', null, 200)->json('from'));
+    }
+
+    /** Behind a link to an order or a sheet it is seen, and nothing else that is kept; withdrawn, it is not. */
+    private function isShownToClients(Piece $piece, Example $kept): void
+    {
+        Queue::fake();
+        $order = $piece->unit->order_id;
+        $made = $this->api('lead', 'POST', "orders/$order/links", ['days' => 3], 201);
+        $secret = basename($made->json('path'));
+        $unit = collect($this->api(null, 'GET', "for-you/$secret", null, 200)->json('units'))
+            ->firstWhere('examples', '!=', []);
+        self::assertSame($kept->sha256, $unit['examples'][0]['sha256']);
+        $this->api(null, 'GET', "shared/$secret/pictures/$kept->sha256", null, 200)
+            ->assertHeader('Content-Type', 'image/png');
+        $whole = Photograph::query()->sole()->sha256;
+        $this->api(null, 'GET', "shared/$secret/pictures/$whole", null, 404);
+        $this->api(null, 'GET', 'shared/'.str_repeat('0', 32)."/pictures/$kept->sha256", null, 404);
+        $slug = $piece->unit->sculpt->slug;
+        $sheet = $this->api('lead', 'GET', "standard/comparison?sculpt=$slug", null, 200)->json('rungs');
+        self::assertSame([$kept->sha256], array_column(array_merge(...array_column($sheet, 'examples')), 'sha256'));
+        $this->api('lead', 'DELETE', "shares/{$made->json('id')}", null, 204);
+        $this->api(null, 'GET', "shared/$secret/pictures/$kept->sha256", null, 404);
+        $beside = $this->api('painter', 'GET', "pieces/$piece->id/photographs", null, 200);
+        self::assertSame([$kept->sha256], array_column($beside->json('examples'), 'sha256'));
     }
 
     private function photographed(Piece $piece): Photograph

@@ -43,6 +43,7 @@ final class RightsTest extends StudioTestCase
         'POST shares' => 'lead desk',
         'DELETE shares/{link}' => 'lead desk',
         'GET shared/{secret}' => 'anyone',
+        'GET shared/{secret}/pictures/{sha}' => 'anyone',
         'GET for-you/{secret}' => 'anyone',
         'GET orders/{order}/links' => 'lead desk',
         'POST orders/{order}/links' => 'lead desk',

@@ -10,12 +10,16 @@ use App\Http\Requests\FigureOnSheet;
 use App\Http\Requests\NewOrderLink;
 use App\Http\Requests\NewShare;
 use App\Http\Resources\ShareLinkBrief;
+use App\Models\Example;
 use App\Models\Order;
+use App\Models\Picture;
 use App\Models\ShareLink;
 use App\Queries\OrderForClient;
 use App\Queries\SheetShown;
 use App\Repositories\Standards;
+use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 
 /** The comparison sheet on screen and on paper, and by a link that shows this and nothing else. */
 final class ComparisonController
@@ -97,12 +101,23 @@ final class ComparisonController
         return new JsonResponse($shown->shared(self::holding($secret, 'order')));
     }
 
+    /** A kept detail of finished work, for whoever holds a link that shows any. */
+    public function sharedPicture(string $secret, string $sha, Pictures $pictures): Response
+    {
+        self::holding($secret, 'comparison', 'order');
+        if (Example::query()->where('sha256', $sha)->doesntExist()) {
+            throw new LinkShowsNothing();
+        }
+
+        return $pictures->answered(Picture::query()->findOrFail($sha));
+    }
+
     /** A link shows what it was made for and nothing else. */
-    private static function holding(string $secret, string $what): ShareLink
+    private static function holding(string $secret, string ...$what): ShareLink
     {
         $link = ShareLink::query()
             ->where('hash', hash('sha256', $secret))
-            ->where('what', $what)
+            ->whereIn('what', $what)
             ->first();
         if ($link === null || ! $link->holds()) {
             throw new LinkShowsNothing();

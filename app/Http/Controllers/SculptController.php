@@ -15,7 +15,6 @@ use App\Queries\MapShown;
 use App\Queries\MapTried;
 use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Response;
 use Ordotype\Core\Format\Json;
 
 /** Maps of figures, made from a picture or a schematic, checked as they grow. */
@@ -74,13 +73,7 @@ final class SculptController
 
     public function picture(string $sha, Pictures $pictures): Response
     {
-        $picture = Picture::query()->findOrFail($sha);
-
-        return new Response($pictures->read($picture), 200, [
-            'Content-Type' => $picture->mime,
-            'Cache-Control' => 'private, max-age=31536000, immutable',
-            'X-Content-Type-Options' => 'nosniff',
-        ]);
+        return $pictures->answered(Picture::query()->findOrFail($sha));
     }
 
     private static function named(string $slug): Sculpt
