@@ -188,11 +188,15 @@ Route::middleware('auth')->group(function (): void {
         Route::post('pieces/{piece}/offer', [BenchController::class, 'offer']);
     });
 
+    Route::put('checks/{check}/faults/{fault}', [CheckController::class, 'overrule'])->middleware('can:check.overrule');
     Route::get('checks', [CheckController::class, 'index'])->middleware('can:check.read');
     Route::get('checks/{check}', [CheckController::class, 'show'])->middleware('can:check.read');
     Route::middleware('can:check.answer')->group(function (): void {
         Route::post('pieces/{piece}/check', [CheckController::class, 'open']);
         Route::put('checks/{check}/answers', [CheckController::class, 'answer']);
+        Route::put('checks/{check}/looks', [CheckController::class, 'answerLook']);
+        Route::post('checks/{check}/hold', [CheckController::class, 'takeOver']);
+        Route::post('checks/{check}/judgement', [CheckController::class, 'judge']);
         Route::delete('checks/{check}/faults/{fault}', [CheckController::class, 'takeAway']);
         Route::post('checks/{check}/verdict', [CheckController::class, 'close']);
     });

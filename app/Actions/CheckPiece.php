@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Exceptions\AreaNotAskedFor;
 use App\Exceptions\CheckClosed;
 use App\Exceptions\CriticalFaultStays;
 use App\Exceptions\DoesNotPass;
-use App\Exceptions\FaultNotAskedFor;
 use App\Exceptions\FaultStays;
+use App\Exceptions\HeldByAnother;
 use App\Exceptions\MayNotConcede;
-use App\Exceptions\NoAreaNamed;
 use App\Exceptions\NoFaultNamed;
 use App\Exceptions\NotAsked;
 use App\Exceptions\NothingToRepair;
@@ -27,25 +25,23 @@ use App\Models\Piece;
 use App\Models\User;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
-use App\Studio\BenchWork;
 use App\Studio\Checks;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Inspection\CheckList;
-use Ordotype\Core\Inspection\FaultContrast;
-use Ordotype\Core\Inspection\Judgement;
-use Ordotype\Core\Inspection\Question;
-use Ordotype\Core\Inspection\Repair;
-use Ordotype\Core\Inspection\RepairStep;
-use Ordotype\Core\Inspection\Spread;
+use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Words\CheckWords;
 
-/** One check of one piece: opened with its questions, answered, and closed with a verdict. */
+/**
+ * One check of one piece: opened with its looks, answered, and closed with a verdict.
+ *
+ * @phpstan-import-type Found from JudgeFaults
+ */
 final class CheckPiece
 {
     public function __construct(
         private readonly Releases $releases,
-        private readonly BenchWork $work,
+        private readonly JudgeFaults $faults,
         private readonly Checks $checks,
         private readonly ActivityLog $log,
     ) {
@@ -61,6 +57,10 @@ final class CheckPiece
                 ->findOrFail($piece->id);
             $open = $piece->checks()->whereNull('closed_at')->first();
             if ($open !== null) {
+                if ($open->isFreeFor($by) && ! $this->checks->isOwnWork($piece, $by)) {
+                    $open->hold($by);
+                }
+
                 return $open;
             }
             if ($piece->stage !== 'offered') {
@@ -77,9 +77,15 @@ final class CheckPiece
                 ->first();
             $row = $this->releases->rowOf($piece->unit) ?? throw new NotReleased($piece->unit);
             $release = $this->releases->read($row);
-            $questions = (new CheckList($release->kindOf($piece->number)->plan, $release->faults))->questions();
+            $list = new CheckList(
+                $release->kindOf($piece->number)->plan,
+                $release->faults,
+                $release->acceptance()->views ?? [],
+                $piece->unit->order->reference !== null,
+            );
+            $questions = $list->checkpoints();
             if ($last !== null && $last->verdict === 'rework') {
-                $questions = $this->checks->touchedBy($questions, $last);
+                $questions = $this->checks->touchedBy($questions, $last, $release->request->standard);
             }
             $words = new CheckWords($release->request->standard);
             $check = Check::query()->create([
@@ -88,7 +94,8 @@ final class CheckPiece
                 'standard_version_id' => $piece->unit->order->standard_version_id,
                 'release_id' => $row->id,
                 'opened_by' => $by->id,
-                'questions' => array_map(fn (Question $q) => $this->checks->written($q, $words), $questions),
+                ...Check::heldBy($by),
+                'questions' => array_map(fn (Checkpoint $q) => $this->checks->written($q, $words), $questions),
             ]);
             $this->log->write('check.opened', $check, null, ['piece' => $piece->code, 'round' => $check->round]);
 
@@ -97,8 +104,7 @@ final class CheckPiece
     }
 
     /**
-     * @param  list<array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults  for the
-     *     answer fault
+     * @param  list<Found>  $faults  for the answer fault
      */
     public function answer(
         Check $check,
@@ -109,41 +115,110 @@ final class CheckPiece
         array $faults,
     ): Check {
         return DB::transaction(function () use ($check, $by, $question, $answer, $note, $faults): Check {
-            $check = $this->locked($check);
+            $check = $this->locked($check, $by);
             $asked = $this->checks->question($check, $question) ?? throw new NotAsked($question);
-            if ($this->checks->isOwnWork($check->piece, $by)) {
-                throw new OwnWork($check->piece);
-            }
             if ($answer === 'fault' && $faults === []) {
                 throw new NoFaultNamed();
             }
-            if ($answer === 'not_applicable' && trim((string) $note) === '') {
-                throw new ReasonMissing('/note', 'Say why it does not apply.');
-            }
+            self::wantsReason($answer, $note);
             $there = $check->faults()->where('question', $question)->get();
             if ($answer !== 'fault' && $there->isNotEmpty()) {
                 throw new FaultStays($question);
             }
-            $before = $check->answers()->where('question', $question)->first()?->answer;
-            $check->answers()->where('question', $question)->delete();
+            $this->write($check, $by, [$question], $answer, $note, null);
+            foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
+                // Sent twice, a fault is noted once.
+                $isNoted = fn (FaultRow $f): bool => [$f->fault, $f->area] === [$found['fault'], $found['area']];
+                if (! $there->contains($isNoted)) {
+                    $this->faults->note($check, $by, $asked, $found, "/faults/$i");
+                }
+            }
+
+            return $check;
+        });
+    }
+
+    /** One answer to all of a look that is still open: what was answered by itself, and every fault, stays. */
+    public function answerLook(Check $check, User $by, string $look, string $answer, ?string $note): Check
+    {
+        return DB::transaction(function () use ($check, $by, $look, $answer, $note): Check {
+            $check = $this->locked($check, $by);
+            $of = array_filter($this->checks->questions($check), fn (Checkpoint $c) => Checks::look($c) === $look);
+            if ($of === []) {
+                throw new NotAsked($look);
+            }
+            self::wantsReason($answer, $note);
+            $answered = $check->answers()->pluck('question')->all();
+            $open = array_diff(array_map(fn (Checkpoint $c) => $c->key->id, array_values($of)), $answered);
+            $this->write($check, $by, array_values($open), $answer, $note, $look);
+
+            return $check;
+        });
+    }
+
+    private static function wantsReason(string $answer, ?string $note): void
+    {
+        if ($answer === 'not_applicable' && trim((string) $note) === '') {
+            throw new ReasonMissing('/note', 'Say why it does not apply.');
+        }
+    }
+
+    /** @param  list<string>  $questions  keys */
+    private function write(
+        Check $check,
+        User $by,
+        array $questions,
+        string $answer,
+        ?string $note,
+        ?string $look,
+    ): void {
+        $before = $check->answers()->whereIn('question', $questions)->pluck('answer', 'question');
+        $check->answers()->whereIn('question', $questions)->delete();
+        foreach ($questions as $question) {
             Answer::query()->create([
                 'check_id' => $check->id,
                 'question' => $question,
                 'answer' => $answer,
                 'note' => $note,
+                'look' => $look,
                 'user_id' => $by->id,
                 'answered_at' => now(),
             ]);
-            foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
-                // Sent twice, a fault is noted once.
-                if (
-                    ! $there->contains(fn (FaultRow $f) => [$f->fault, $f->area] === [$found['fault'], $found['area']])
-                ) {
-                    $this->find($check, $by, $asked, $found, $i);
-                }
+            $this->log->write(
+                'check.answered',
+                $check,
+                $before[$question] ?? null,
+                ['question' => $question, 'answer' => $answer],
+            );
+        }
+        $check->update(['revision' => $check->revision + 1]);
+    }
+
+    /** Takes a check over that somebody else holds. */
+    public function takeOver(Check $check, User $by): Check
+    {
+        return DB::transaction(function () use ($check, $by): Check {
+            $check = Check::query()->with('piece')->lockForUpdate()->findOrFail($check->id);
+            if ($check->closed_at !== null) {
+                throw new CheckClosed();
             }
+            if ($this->checks->isOwnWork($check->piece, $by)) {
+                throw new OwnWork($check->piece);
+            }
+            $this->log->write('check.taken_over', $check, $check->held_by, $by->id);
+            $check->hold($by);
+
+            return $check;
+        });
+    }
+
+    /** A lead's word on how much a fault counts. */
+    public function overrule(Check $check, int $fault, User $by, string $severity, string $reason): Check
+    {
+        return DB::transaction(function () use ($check, $fault, $by, $severity, $reason): Check {
+            $check = $this->locked($check, $by);
+            $this->faults->overrule($check->faults()->whereKey($fault)->firstOrFail(), $by, $severity, $reason);
             $check->update(['revision' => $check->revision + 1]);
-            $this->log->write('check.answered', $check, $before, ['question' => $question, 'answer' => $answer]);
 
             return $check;
         });
@@ -153,11 +228,8 @@ final class CheckPiece
     public function takeAway(Check $check, int $fault, User $by): Check
     {
         return DB::transaction(function () use ($check, $fault, $by): Check {
-            $check = $this->locked($check);
+            $check = $this->locked($check, $by);
             $row = $check->faults()->whereKey($fault)->firstOrFail();
-            if ($this->checks->isOwnWork($check->piece, $by)) {
-                throw new OwnWork($check->piece);
-            }
             $this->log->write('check.fault_taken_away', $check, $row->toArray(), null);
             $row->delete();
             if (! $check->faults()->where('question', $row->question)->exists()) {
@@ -169,15 +241,13 @@ final class CheckPiece
         });
     }
 
-    public function close(Check $check, User $by, string $verdict, ?string $reason): Check
+    /** @param  string|null  $consent  who agreed for the client to what is accepted as it is, and how */
+    public function close(Check $check, User $by, string $verdict, ?string $reason, ?string $consent = null): Check
     {
-        return DB::transaction(function () use ($check, $by, $verdict, $reason): Check {
-            $check = $this->locked($check);
+        return DB::transaction(function () use ($check, $by, $verdict, $reason, $consent): Check {
+            $check = $this->locked($check, $by);
             $piece = $check->piece;
             $state = $this->checks->verdict($check);
-            if ($this->checks->isOwnWork($piece, $by)) {
-                throw new OwnWork($piece);
-            }
             if ($verdict === 'passed' && ! $state->passes) {
                 throw new DoesNotPass($state);
             }
@@ -191,11 +261,14 @@ final class CheckPiece
                 throw new NothingToRepair();
             }
             if ($verdict === 'accepted') {
-                $this->mayAccept($check, $by, $reason);
+                $this->mayAccept($check, $by, $reason, $consent);
             }
             $check->update([
                 'verdict' => $verdict,
                 'reason' => $reason,
+                'consent' => $verdict === 'accepted' ? $consent : null,
+                'held_by' => null,
+                'held_until' => null,
                 'closed_by' => $by->id,
                 'closed_at' => now(),
                 'revision' => $check->revision + 1,
@@ -214,7 +287,7 @@ final class CheckPiece
         });
     }
 
-    private function mayAccept(Check $check, User $by, ?string $reason): void
+    private function mayAccept(Check $check, User $by, ?string $reason, ?string $consent): void
     {
         if (! $by->may_sign) {
             throw new MayNotConcede();
@@ -228,64 +301,18 @@ final class CheckPiece
         if ($this->checks->verdict($check)->open !== []) {
             throw new QuestionsOpen();
         }
+        if ($this->checks->wantsConsent($check) && trim((string) $consent) === '') {
+            throw new ReasonMissing(
+                '/consent',
+                'At this tier the client has to agree to it: note who agreed, when and how.',
+            );
+        }
     }
 
-    /** @param  array{fault: string, area: string|null, spread: string, size_mm: float|null}  $found */
-    private function find(Check $check, User $by, Question $asked, array $found, int $i): void
-    {
-        $release = $this->releases->ofCheck($check);
-        $plan = $release->kindOf($check->piece->number)->plan;
-        $kind = $release->faults->kinds[$found['fault']] ?? null;
-        if ($kind === null || ! in_array($found['fault'], $asked->faults, true)) {
-            $name = $kind === null ? 'That' : "“{$kind->name}”";
-            throw new FaultNotAskedFor($name, "/faults/$i/fault");
-        }
-        if ($found['area'] !== null && ! in_array($found['area'], $asked->areas, true)) {
-            throw new AreaNotAskedFor($found['area'], "/faults/$i/area");
-        }
-        if ($found['area'] === null && $kind->where !== 'whole') {
-            throw new NoAreaNamed("/faults/$i/area");
-        }
-        $area = $found['area'] === null ? null : $plan->request->sculpt->area($found['area']);
-        $spread = Spread::from($found['spread']);
-        $judged = Judgement::of(
-            $kind,
-            $plan->request->tier,
-            $plan->request->sculpt,
-            $area,
-            $plan->request->method,
-            $asked->severity,
-            $spread,
-            $found['size_mm'],
-            FaultContrast::of($kind, $area, $plan->request),
-        );
-        $repair = (new Repair($plan))->of($kind, $area, $spread, $this->work->isVarnished($check->piece));
-        FaultRow::query()->create([
-            'check_id' => $check->id,
-            'question' => $asked->key->id,
-            'fault' => $kind->key,
-            'area' => $found['area'],
-            'spread' => $spread->value,
-            'size_mm' => $found['size_mm'],
-            'severity' => $judged->severity->value ?? 'note',
-            'why' => CheckWords::judgement($judged),
-            'user_id' => $by->id,
-            'repair' => array_map(
-                fn (RepairStep $s) => [
-                    'technique' => $s->technique->key,
-                    'area' => $s->area?->key,
-                    'minutes' => round($s->minutes, 2),
-                    'why' => CheckWords::repair($s, $kind),
-                ],
-                $repair,
-            ),
-        ]);
-    }
-
-    private function locked(Check $check): Check
+    private function locked(Check $check, User $by): Check
     {
         $check = Check::query()
-            ->with(['piece.unit.order.version', 'piece.unit.order.scheme', 'piece.unit.sculpt'])
+            ->with(['piece.unit.order.version', 'piece.unit.order.scheme', 'piece.unit.sculpt', 'holder'])
             ->lockForUpdate()
             ->findOrFail($check->id);
         if ($check->closed_at !== null) {
@@ -296,6 +323,13 @@ final class CheckPiece
         if ($piece->stage !== Stage::Offered->value) {
             throw new NotOffered($piece);
         }
+        if ($this->checks->isOwnWork($piece, $by)) {
+            throw new OwnWork($piece);
+        }
+        if (! $check->isFreeFor($by)) {
+            throw new HeldByAnother((string) $check->holder?->name);
+        }
+        $check->hold($by);
 
         return $check;
     }

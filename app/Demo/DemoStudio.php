@@ -9,6 +9,7 @@ use App\Actions\BendPlan;
 use App\Actions\CheckPiece;
 use App\Actions\EditStandard;
 use App\Actions\ImportDocument;
+use App\Actions\JudgeFaults;
 use App\Actions\MovePiece;
 use App\Actions\PlanUnit;
 use App\Actions\SignPieces;
@@ -32,6 +33,8 @@ use Ordotype\Core\Colour\Scheme;
 /**
  * Loads the demo studio: its documents through the import a user has, and its history through the same actions the
  * screens call, so that nothing in it could not have happened.
+ *
+ * @phpstan-import-type Found from JudgeFaults
  */
 final class DemoStudio
 {
@@ -112,6 +115,7 @@ final class DemoStudio
                 'area' => 'coat',
                 'spread' => 'patch',
                 'size_mm' => null,
+                'pin' => ['view' => 'front', 'x' => 0.42, 'y' => 0.66],
             ],
         ]);
         $this->checkPiece->close($check, $this->person('lead'), 'rework', null);
@@ -279,8 +283,7 @@ final class DemoStudio
     }
 
     /**
-     * @param  array<string, array{fault: string, area: string|null, spread: string, size_mm: float|null}>  $faults by
-     * question; the rest is fine
+     * @param  array<string, Found>  $faults  by question; the rest is fine
      */
     private function answerAll(Check $check, array $faults): void
     {
@@ -300,7 +303,7 @@ final class DemoStudio
     private function asked(Check $check, string $fault): string
     {
         foreach ($this->checks->questions($check) as $question) {
-            if ($question->clauses === [] && in_array($fault, $question->faults, true)) {
+            if (in_array($fault, $question->faults, true)) {
                 return $question->key->id;
             }
         }

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $question
  * @property string $answer
  * @property string|null $note
+ * @property string|null $look
  * @property int $user_id
  * @property \Illuminate\Support\Carbon $answered_at
  * @property-read User $user

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A fault found in a check, how it was judged and what puts it right.
@@ -14,12 +15,15 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $question
  * @property string $fault
  * @property string|null $area
+ * @property array{view: string, x: float, y: float}|null $pin  parts of the frame
  * @property string $spread
  * @property string|null $size_mm
  * @property string $severity
  * @property string $why
+ * @property array{was: string, by: string, reason: string}|null $overruled
  * @property list<array{technique: string, area: string|null, minutes: float, why: string}> $repair
  * @property int $user_id
+ * @property-read Check $check
  */
 final class FaultRow extends Model
 {
@@ -30,5 +34,11 @@ final class FaultRow extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['repair' => 'array'];
+    protected $casts = ['repair' => 'array', 'pin' => 'array', 'overruled' => 'array'];
+
+    /** @return BelongsTo<Check, $this> */
+    public function check(): BelongsTo
+    {
+        return $this->belongsTo(Check::class);
+    }
 }

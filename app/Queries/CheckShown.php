@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Actions\JudgeFaults;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
@@ -13,12 +14,18 @@ use App\Policies\Rights;
 use App\Repositories\Releases;
 use App\Studio\Checks;
 use Ordotype\Core\Bench\Release;
-use Ordotype\Core\Inspection\QuestionKey;
+use Ordotype\Core\Inspection\Checkpoint;
+use Ordotype\Core\Inspection\CheckpointKey;
 use Ordotype\Core\Standard\FaultKind;
+use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Words\CheckWords;
 use Ordotype\Core\Words\ClauseWords;
 
-/** A check as the Check screen shows it, against the release it was opened with. */
+/**
+ * A check as the Check screen shows it, against the release it was opened with.
+ *
+ * @phpstan-import-type Judged from JudgeFaults
+ */
 final class CheckShown
 {
     public function __construct(private readonly Releases $releases, private readonly Checks $checks)
@@ -34,10 +41,12 @@ final class CheckShown
                 'piece.unit.pieces' => fn ($q) => $q->orderBy('number'),
                 'answers.user:id,name',
                 'faults',
+                'holder:id,name',
             ])
             ->findOrFail($check->id);
         $release = $this->releases->ofCheck($check);
         $request = $release->request;
+        $questions = $this->checks->questions($check);
 
         return [
             'id' => $check->id,
@@ -45,6 +54,7 @@ final class CheckShown
             'closed' => $check->closed_at !== null,
             'verdict' => $check->verdict,
             'reason' => $check->reason,
+            'consent' => $check->consent,
             'unit' => $this->unit($check, $release),
             'piece' => self::piece($check->piece) + [
                 'painters' => User::query()
@@ -54,7 +64,13 @@ final class CheckShown
                     ->all(),
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
-            'questions' => $check->questions,
+            'held' => $this->held($check, $user),
+            'looks' => self::looks($questions),
+            'questions' => array_map(
+                fn (array $q, Checkpoint $c) => $q + ['aspect' => null, 'look' => Checks::look($c)],
+                $check->questions,
+                $questions,
+            ),
             'clauses' => (object) $this->clauses($release),
             'answers' => $check->answers
                 ->map(
@@ -62,6 +78,7 @@ final class CheckShown
                         'question' => $a->question,
                         'answer' => $a->answer,
                         'note' => $a->note,
+                        'look' => $a->look,
                         'by' => $a->user->name,
                     ],
                 )
@@ -69,7 +86,7 @@ final class CheckShown
                 ->all(),
             'faults' => $check->faults->map(fn (FaultRow $f) => $this->fault($f, $release))->values()->all(),
             'fault_kinds' => array_map(self::kind(...), array_values($release->faults->kinds)),
-            'verdict_so_far' => $this->verdict($check),
+            'verdict_so_far' => $this->verdict($check, $release),
             'may' => $this->may($check, $user),
         ];
     }
@@ -117,8 +134,6 @@ final class CheckShown
     /** @return array<string, mixed> */
     private function fault(FaultRow $f, Release $release): array
     {
-        $standard = $release->request->standard;
-
         return [
             'id' => $f->id,
             'question' => $f->question,
@@ -127,20 +142,71 @@ final class CheckShown
             'area' => $f->area,
             'spread' => $f->spread,
             'size_mm' => $f->size_mm === null ? null : (float) $f->size_mm,
+            'pin' => $f->pin,
             'severity' => $f->severity,
             'why' => $f->why,
-            'repair' => array_map(
-                fn (array $s) => [
-                    'technique' => $standard->hasTechnique($s['technique'])
-                        ? $standard->technique($s['technique'])->name
-                        : 'a technique that is gone',
-                    'area' => $s['area'],
-                    'minutes' => (float) $s['minutes'],
-                    'why' => $s['why'],
-                ],
-                $f->repair,
-            ),
+            'overruled' => $f->overruled,
+            'repair' => self::repair($f->repair, $release->request->standard),
         ];
+    }
+
+    /**
+     * @param  Judged  $judged
+     * @return array<string, mixed> the same, with the techniques by their names
+     */
+    public function judged(Check $check, array $judged): array
+    {
+        $standard = $this->releases->ofCheck($check)->request->standard;
+
+        return ['repair' => self::repair($judged['repair'], $standard)] + $judged;
+    }
+
+    /**
+     * @param  list<array{technique: string, area: string|null, minutes: float, why: string}>  $steps
+     * @return list<array<string, mixed>>
+     */
+    private static function repair(array $steps, Standard $standard): array
+    {
+        return array_map(
+            fn (array $s) => [
+                'technique' => $standard->hasTechnique($s['technique'])
+                    ? $standard->technique($s['technique'])->name
+                    : 'a technique that is gone',
+                'area' => $s['area'],
+                'minutes' => (float) $s['minutes'],
+                'why' => $s['why'],
+            ],
+            $steps,
+        );
+    }
+
+    /** @return array{by: string, minutes: int}|null by somebody else, who looked last and for how long they keep it */
+    private function held(Check $check, User $user): ?array
+    {
+        return $check->closed_at !== null || $check->isFreeFor($user)
+            ? null
+            : [
+                'by' => (string) $check->holder?->name,
+                'minutes' => (int) ceil(now()->diffInSeconds($check->held_until) / 60),
+            ];
+    }
+
+    /**
+     * @param  list<Checkpoint>  $questions
+     * @return list<array<string, mixed>> each look once, in the order in which its checkpoints come
+     */
+    private static function looks(array $questions): array
+    {
+        $looks = [];
+        foreach ($questions as $c) {
+            $looks[Checks::look($c)] ??= [
+                'key' => Checks::look($c),
+                'view' => $c->view?->value,
+                'name' => CheckWords::look($c->view, $c->aspect),
+            ];
+        }
+
+        return array_values($looks);
     }
 
     /** @return array<string, mixed> */
@@ -157,17 +223,42 @@ final class CheckShown
     }
 
     /** @return array<string, mixed> */
-    private function verdict(Check $check): array
+    private function verdict(Check $check, Release $release): array
     {
         $verdict = $this->checks->verdict($check);
+        $repairs = 0.0;
+        foreach ($check->faults->where('severity', '!=', 'note') as $fault) {
+            $repairs += array_sum(array_column($fault->repair, 'minutes'));
+        }
+        $again = $release->kindOf($check->piece->number)->plan->minutesByPasses();
+        $unseen = $check->answers->where('answer', 'not_seen')->pluck('question')->all();
 
         return [
             'passes' => $verdict->passes,
             'words' => CheckWords::verdict($verdict),
-            'open' => array_map(fn (QuestionKey $k) => $k->id, $verdict->open),
+            'open' => array_map(fn (CheckpointKey $k) => $k->id, $verdict->open),
             'counted' => $verdict->counted,
             'minor_limit' => $verdict->minorLimit,
+            'wants_consent' => $this->checks->wantsConsent($check),
+            'repair_minutes' => round($repairs, 2),
+            'quicker_anew' => $repairs > $again ? round($again, 2) : null,
+            'unseen' => self::focal($unseen, $check, $release),
         ];
+    }
+
+    /**
+     * What could not be seen where one looks first: for the lead to confirm.
+     *
+     * @param  list<string>  $unseen  keys of checkpoints
+     * @return list<string> in words
+     */
+    private static function focal(array $unseen, Check $check, Release $release): array
+    {
+        $sculpt = $release->request->sculpt;
+        $isFocal = fn (array $q): bool => in_array($q['key'], $unseen, true) &&
+            array_filter($q['areas'], fn (string $a) => $sculpt->has($a) && $sculpt->area($a)->focus >= 2) !== [];
+
+        return array_values(array_column(array_filter($check->questions, $isFocal), 'text'));
     }
 
     /** @return array<string, bool> */
@@ -176,7 +267,12 @@ final class CheckShown
         $own = $this->checks->isOwnWork($check->piece, $user);
 
         return [
-            'answer' => ! $own && $check->closed_at === null && Rights::has($user, 'check.answer'),
+            'answer' => ! $own &&
+                $check->closed_at === null &&
+                $check->isFreeFor($user) &&
+                Rights::has($user, 'check.answer'),
+            'take_over' => ! $own && $check->closed_at === null && Rights::has($user, 'check.answer'),
+            'overrule' => ! $own && $check->closed_at === null && Rights::has($user, 'check.overrule'),
             'accept' => ! $own && Rights::has($user, 'sign'),
             'sign' => Rights::has($user, 'sign'),
         ];

@@ -5,17 +5,24 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use App\Models\Check;
+use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Models\User;
 use App\Repositories\Releases;
 use Ordotype\Core\Bench\OwnWork;
-use Ordotype\Core\Inspection\Question;
-use Ordotype\Core\Inspection\QuestionKey;
+use Ordotype\Core\Inspection\Aspect;
+use Ordotype\Core\Inspection\Checkpoint;
+use Ordotype\Core\Inspection\CheckpointKey;
+use Ordotype\Core\Inspection\Look;
+use Ordotype\Core\Inspection\Mended;
 use Ordotype\Core\Inspection\Touched;
 use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\Consent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Words\CheckWords;
 
 /** Reads checks as they are kept. */
@@ -58,12 +65,13 @@ final class Checks
     }
 
     /** @return array<string, mixed> */
-    public function written(Question $q, CheckWords $words): array
+    public function written(Checkpoint $q, CheckWords $words): array
     {
         return [
             'key' => $q->key->id,
             'view' => $q->view?->value,
-            'text' => $words->question($q),
+            'aspect' => $q->aspect?->value,
+            'text' => $words->checkpoint($q),
             'areas' => $q->areas,
             'clauses' => $q->clauses,
             'faults' => $q->faults,
@@ -73,12 +81,12 @@ final class Checks
         ];
     }
 
-    /** @return list<Question> as the check was opened with them, without what was asked one by one */
+    /** @return list<Checkpoint> as the check was opened with them, without what was asked one by one */
     public function questions(Check $check): array
     {
         return array_map(
-            fn (array $q) => new Question(
-                QuestionKey::kept($q['key']),
+            fn (array $q) => new Checkpoint(
+                CheckpointKey::kept($q['key']),
                 $q['view'] === null ? null : View::from($q['view']),
                 $q['areas'],
                 $q['clauses'],
@@ -86,12 +94,13 @@ final class Checks
                 $q['mandatory'],
                 $q['severity'] === null ? null : Severity::from($q['severity']),
                 $q['notice'],
+                aspect: isset($q['aspect']) ? Aspect::from($q['aspect']) : null,
             ),
             $check->questions,
         );
     }
 
-    public function question(Check $check, string $key): ?Question
+    public function question(Check $check, string $key): ?Checkpoint
     {
         foreach ($this->questions($check) as $question) {
             if ($question->key->id === $key) {
@@ -105,19 +114,50 @@ final class Checks
     /**
      * What a repair touched.
      *
-     * @param  list<Question>  $questions
-     * @return list<Question>
+     * @param  list<Checkpoint>  $checkpoints
+     * @return list<Checkpoint>
      */
-    public function touchedBy(array $questions, Check $last): array
+    public function touchedBy(array $checkpoints, Check $last, Standard $standard): array
     {
-        $keys = fn (array $ids): array => array_map(fn ($id) => QuestionKey::kept((string) $id), array_values($ids));
+        $answered = $last->answers->pluck('question')->all();
+        $open = array_filter($this->questions($last), fn (Checkpoint $c) => ! in_array($c->key->id, $answered, true));
+        $mended = $last->faults
+            ->where('severity', '!=', 'note')
+            ->map(fn (FaultRow $f) => Mended::by($f->fault, $f->area, self::steps($f, $standard)));
 
         return Touched::by(
-            $questions,
-            $this->questions($last),
-            $keys($last->faults->pluck('question')->all()),
-            $keys($last->answers->pluck('question')->all()),
+            $checkpoints,
+            array_values($mended->all()),
+            array_values(array_map(fn (Checkpoint $c) => $c->key, $open)),
         );
+    }
+
+    /** @return list<array{Technique, string|null}> */
+    private static function steps(FaultRow $fault, Standard $standard): array
+    {
+        $there = array_filter($fault->repair, fn (array $s) => $standard->hasTechnique($s['technique']));
+
+        return array_values(
+            array_map(fn (array $s) => [$standard->technique($s['technique']), $s['area']], $there),
+        );
+    }
+
+    /** Which look a checkpoint belongs to; those of a check from before there were looks, to their view. */
+    public static function look(Checkpoint $c): string
+    {
+        return $c->aspect === null ? ($c->view->value ?? 'whole') : Look::key($c->view, $c->aspect);
+    }
+
+    /** Whether the client has to agree before it is accepted as it is. */
+    public function wantsConsent(Check $check): bool
+    {
+        $counted = match ($this->releases->ofCheck($check)->acceptance()?->consent) {
+            Consent::Minor => ['major', 'minor'],
+            Consent::Major => ['major'],
+            default => [],
+        };
+
+        return $check->faults()->whereIn('severity', $counted)->exists();
     }
 
     public function verdict(Check $check): Verdict
@@ -129,7 +169,7 @@ final class Checks
 
         return Verdict::of(
             $this->questions($check),
-            array_values($check->answers()->pluck('question')->map(fn ($q) => QuestionKey::kept((string) $q))->all()),
+            array_values($check->answers()->pluck('question')->map(fn ($q) => CheckpointKey::kept((string) $q))->all()),
             array_values(array_filter($faults, fn (?Severity $s) => $s !== null)),
             $this->releases->ofCheck($check)->acceptance(),
         );

@@ -7,12 +7,11 @@ namespace Tests\Core;
 use Ordotype\Core\Format\FaultFormat;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Inspection\CheckList;
+use Ordotype\Core\Inspection\Checkpoint;
+use Ordotype\Core\Inspection\CheckpointKey;
 use Ordotype\Core\Inspection\FaultContrast;
 use Ordotype\Core\Inspection\FaultSize;
 use Ordotype\Core\Inspection\Judgement;
-use Ordotype\Core\Inspection\Question;
-use Ordotype\Core\Inspection\QuestionKey;
 use Ordotype\Core\Inspection\Repair;
 use Ordotype\Core\Inspection\RepairStep;
 use Ordotype\Core\Inspection\Spread;
@@ -189,47 +188,10 @@ final class InspectionTest extends TestCase
         self::assertSame(['matt_varnish'], array_map(fn (RepairStep $s) => $s->technique->key, $steps));
     }
 
-    public function test_the_list_asks_each_clause_and_kind_of_fault_once_a_view(): void
-    {
-        foreach (['sluice-warden', 'mudlark'] as $sculpt) {
-            foreach (['muster', 'company', 'banner'] as $tier) {
-                $questions = (new CheckList(self::plan($tier, $sculpt), self::faults()))->questions();
-                $keys = array_map(fn (Question $q) => $q->key->id, $questions);
-                self::assertSame($keys, array_unique($keys));
-                self::assertLessThanOrEqual(31, count($questions), "$sculpt $tier");
-                self::assertSame(QuestionKey::finalLook()->id, $keys[count($keys) - 1]);
-            }
-        }
-        $plan = self::plan('company');
-        foreach ((new CheckList($plan, self::faults()))->questions() as $q) {
-            foreach ($q->isFinalLook() || $q->key->id === 'fault:varnish:front' ? [] : $q->areas as $key) {
-                self::assertSame($q->view, $plan->request->sculpt->area($key)->view(), "{$q->key->id} asks for $key");
-            }
-            self::assertNotContains(
-                'decal_silvering',
-                $q->isFinalLook() ? [] : $q->faults,
-                'there are no decals on it',
-            );
-        }
-        $edges = array_values(
-            array_filter(
-                (new CheckList($plan, self::faults()))->questions(),
-                fn (Question $q) => $q->clauses === ['company.edges'],
-            ),
-        );
-        self::assertCount(1, $edges);
-        self::assertTrue($edges[0]->mandatory);
-        self::assertContains('wobbly_line', $edges[0]->faults);
-        self::assertSame(
-            ['coat', 'gorget', 'satchel', 'boots', 'hook'],
-            array_values(array_diff($edges[0]->areas, ['belt'])),
-        );
-    }
-
     public function test_a_piece_passes_only_without_grave_faults_and_with_every_mandatory_answer(): void
     {
-        $q = fn (string $key, bool $mandatory): Question => new Question(
-            QuestionKey::kept($key),
+        $q = fn (string $key, bool $mandatory): Checkpoint => new Checkpoint(
+            CheckpointKey::kept($key),
             View::Front,
             [],
             [],
@@ -247,7 +209,7 @@ final class InspectionTest extends TestCase
         $questions = [$q('a', true), $q('b', true), $q('c', false)];
         $of = fn (array $answered, array $faults, $clause): Verdict => Verdict::of(
             $questions,
-            array_map(QuestionKey::kept(...), $answered),
+            array_map(CheckpointKey::kept(...), $answered),
             $faults,
             $clause,
         );

@@ -32,7 +32,7 @@ final class FaultsAndRepairsTest extends StudioTestCase
         self::assertSame($noted, $again, 'sent twice, noted once');
         $this->api('lead', 'PUT', "checks/$check/answers", ['question' => $question['key'], 'answer' => 'yes'], 409);
         self::assertCount(1, $this->api('lead', 'GET', "checks/$check", null, 200)->json('faults'));
-        $this->api('odo', 'DELETE', "checks/$check/faults/999999", null, 404);
+        $this->api('lead', 'DELETE', "checks/$check/faults/999999", null, 404);
         $gone = $this->api('lead', 'DELETE', "checks/$check/faults/{$noted[0]['id']}", null, 200);
         self::assertSame([], $gone->json('faults'));
         self::assertNotContains(

@@ -135,7 +135,12 @@ final class RightsTest extends StudioTestCase
         'GET checks/{check}' => 'lead painter odo desk',
         'POST pieces/{piece}/check' => 'lead painter odo',
         'PUT checks/{check}/answers' => 'lead painter odo',
-        'DELETE checks/{check}/faults/{fault}' => 'lead painter odo',
+        'PUT checks/{check}/looks' => 'lead painter odo',
+        // Who painted on the model is refused, whatever their role.
+        'POST checks/{check}/hold' => 'lead odo',
+        'POST checks/{check}/judgement' => 'lead painter odo',
+        'PUT checks/{check}/faults/{fault}' => 'lead',
+        'DELETE checks/{check}/faults/{fault}' => 'lead odo',
         'POST checks/{check}/verdict' => 'lead painter odo',
         'GET sign-offs' => 'lead painter odo desk',
         'GET sign-offs/{number}' => 'lead painter odo desk',

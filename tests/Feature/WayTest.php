@@ -139,7 +139,9 @@ final class WayTest extends StudioTestCase
         $check = $this->api('lead', 'POST', "pieces/$pieces[0]/check", null, 201);
         $id = $check->json('id');
         $this->api('lead', 'POST', "checks/$id/verdict", ['verdict' => 'passed'], 409);
-        $washes = collect($check->json('questions'))->firstWhere('key', 'fault:washes:front');
+        $washes = collect($check->json('questions'))->firstOrFail(
+            fn (array $q) => $q['view'] === 'front' && in_array('tide_mark', $q['faults'], true),
+        );
         $found = $this->api(
             'lead',
             'PUT',
@@ -290,9 +292,12 @@ final class WayTest extends StudioTestCase
     {
         $piece = Piece::query()->where('unit_id', $this->unit('26-033')->id)->where('number', 4)->firstOrFail();
         $check = $this->api('lead', 'POST', "pieces/$piece->id/check", null, 201)->json();
+        $borders = collect($check['questions'])->firstOrFail(
+            fn (array $q) => in_array('overspill', $q['faults'], true) && in_array('coat', $q['areas'], true),
+        );
         foreach ($check['questions'] as $question) {
             $answer =
-                $question['key'] === 'fault:borders:front'
+                $question['key'] === $borders['key']
                     ? [
                         'answer' => 'fault',
                         'faults' => [['fault' => 'overspill', 'area' => 'coat', 'spread' => 'patch']],
@@ -306,21 +311,23 @@ final class WayTest extends StudioTestCase
                 200,
             );
         }
-        $this->api(
-            'pim',
+        $end = fn (string $who, array $with, int $status) => $this->api(
+            $who,
             'POST',
             "checks/{$check['id']}/verdict",
-            ['verdict' => 'accepted', 'reason' => 'fine'],
-            403,
+            ['verdict' => 'accepted'] + $with,
+            $status,
         );
-        $this->api('lead', 'POST', "checks/{$check['id']}/verdict", ['verdict' => 'accepted'], 422);
-        $this->api(
-            'lead',
-            'POST',
-            "checks/{$check['id']}/verdict",
-            ['verdict' => 'accepted', 'reason' => 'The client saw it and is content.'],
-            200,
-        )->assertJsonPath('piece.stage', 'passed');
+        $this->api('pim', 'POST', "checks/{$check['id']}/hold", null, 200);
+        $end('pim', ['reason' => 'fine', 'consent' => 'By telephone.'], 403);
+        $this->api('lead', 'POST', "checks/{$check['id']}/hold", null, 200);
+        $end('lead', ['consent' => 'By telephone.'], 422)->assertJsonPath('errors.0.pointer', '/reason');
+        $reason = ['reason' => 'It faces the wall.'];
+        // A major fault at this tier is not the studio's alone to accept.
+        $end('lead', $reason, 422)->assertJsonPath('errors.0.pointer', '/consent');
+        $end('lead', $reason + ['consent' => 'Sable Court, by telephone, 24 Nov.'], 200)
+            ->assertJsonPath('piece.stage', 'passed')
+            ->assertJsonPath('consent', 'Sable Court, by telephone, 24 Nov.');
     }
 
     public function test_bad_input_is_named_and_never_a_500(): void

@@ -28,30 +28,27 @@ trait WalksTheBench
         }
     }
 
-    protected function answerAll(): void
+    /** One key a look; how many it took. */
+    protected function answerAll(): int
     {
-        $chrome = self::$chrome;
-        for ($i = 0; $i < 90; $i++) {
-            [$at, $all] = $this->answered();
-            if ($at === $all) {
-                return;
+        for ($keys = 0; $keys < 30; $keys++) {
+            $open = $this->openLooks();
+            if ($open === 0) {
+                return $keys;
             }
-            $chrome->page->getKeyboard()->sendKeys('y');
-            $this->until(fn () => $this->answered()[0] > $at);
+            self::$chrome->page->getKeyboard()->sendKeys('y');
+            $this->until(fn () => $this->openLooks() < $open);
             usleep(60_000);
         }
+
+        return $keys;
     }
 
-    /** @return array{int, int} */
-    protected function answered(): array
+    protected function openLooks(): int
     {
-        preg_match(
-            '/(\d+) of (\d+) answered/',
-            self::$chrome->page->findElement(WebDriverBy::tagName('body'))->getText(),
-            $found,
-        );
+        $open = WebDriverBy::cssSelector('nav[aria-label="Looks"] button[aria-label$=": open"]');
 
-        return [(int) ($found[1] ?? 0), (int) ($found[2] ?? 1)];
+        return count(self::$chrome->page->findElements($open));
     }
 
     protected function openCheck(string $order, string $button): void

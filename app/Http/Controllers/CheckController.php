@@ -5,14 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\CheckPiece;
+use App\Actions\JudgeFaults;
+use App\Exceptions\NotAsked;
 use App\Http\Requests\AnswerGiven;
 use App\Http\Requests\CheckClosing;
+use App\Http\Requests\FaultOverruled;
+use App\Http\Requests\FaultSent;
 use App\Http\Requests\ListAsked;
+use App\Http\Requests\LookAnswered;
 use App\Http\Requests\NothingSent;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Queries\CheckShown;
 use App\Queries\ChecksListed;
+use App\Studio\Checks;
 use Illuminate\Http\JsonResponse;
 
 /** Finished work held against its tier: looked at, answered, sent back or passed. */
@@ -55,9 +61,46 @@ final class CheckController
 
     public function close(CheckClosing $given, Check $check): JsonResponse
     {
-        $check = $this->work->close($check, $given->person(), $given->verdict(), $given->reason());
+        $check = $this->work->close(
+            $check,
+            $given->person(),
+            $given->verdict(),
+            $given->reason(),
+            $given->consent(),
+        );
 
         return new JsonResponse($this->shown->of($check, $given->person()));
+    }
+
+    public function answerLook(LookAnswered $given, Check $check): JsonResponse
+    {
+        $person = $given->person();
+        $check = $this->work->answerLook($check, $person, $given->look(), $given->answer(), $given->note());
+
+        return new JsonResponse($this->shown->of($check, $person));
+    }
+
+    public function takeOver(NothingSent $given, Check $check): JsonResponse
+    {
+        $check = $this->work->takeOver($check, $given->person());
+
+        return new JsonResponse($this->shown->of($check, $given->person()));
+    }
+
+    /** What a fault would count and what would put it right; nothing is noted. */
+    public function judge(FaultSent $given, Check $check, Checks $checks, JudgeFaults $faults): JsonResponse
+    {
+        $asked = $checks->question($check, $given->question()) ?? throw new NotAsked($given->question());
+
+        return new JsonResponse($this->shown->judged($check, $faults->judge($check, $asked, $given->found(), '')));
+    }
+
+    public function overrule(FaultOverruled $given, Check $check, int $fault): JsonResponse
+    {
+        $person = $given->person();
+        $check = $this->work->overrule($check, $fault, $person, $given->severity(), $given->reason());
+
+        return new JsonResponse($this->shown->of($check, $person));
     }
 
     /** Takes away a fault that was noted by mistake. */

@@ -15,6 +15,7 @@ use App\Queries\MapShown;
 use App\Queries\MapTried;
 use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 use Ordotype\Core\Format\Json;
 
 /** Maps of figures, made from a picture or a schematic, checked as they grow. */

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-/** What was seen where a question of the check looks. */
+use App\Actions\JudgeFaults;
+
+/**
+ * What was seen where a checkpoint looks.
+ *
+ * @phpstan-import-type Found from JudgeFaults
+ */
 final class AnswerGiven extends StudioRequest
 {
     /** @return array<string, mixed> */
@@ -15,10 +21,7 @@ final class AnswerGiven extends StudioRequest
             'answer' => ['required', 'in:yes,fault,not_seen,not_applicable'],
             'note' => ['nullable', 'string', 'max:1000'],
             'faults' => ['array', 'max:20'],
-            'faults.*.fault' => ['required', 'string'],
-            'faults.*.area' => ['nullable', 'string'],
-            'faults.*.spread' => ['required', 'in:spot,patch,whole'],
-            'faults.*.size_mm' => ['nullable', 'numeric', 'min:0.01', 'max:500'],
+            ...FaultSent::fields('faults.*.'),
         ];
     }
 
@@ -37,17 +40,9 @@ final class AnswerGiven extends StudioRequest
         return $this->textOrNull('note');
     }
 
-    /** @return list<array{fault: string, area: string|null, spread: string, size_mm: float|null}> */
+    /** @return list<Found> */
     public function faults(): array
     {
-        return array_map(
-            fn (array $f) => [
-                'fault' => (string) $f['fault'],
-                'area' => isset($f['area']) ? (string) $f['area'] : null,
-                'spread' => (string) $f['spread'],
-                'size_mm' => isset($f['size_mm']) ? (float) $f['size_mm'] : null,
-            ],
-            array_values((array) ($this->validated('faults') ?? [])),
-        );
+        return array_map(FaultSent::read(...), array_values((array) ($this->validated('faults') ?? [])));
     }
 }

@@ -13,6 +13,7 @@ final class CheckClosing extends StudioRequest
         return [
             'verdict' => ['required', 'in:passed,rework,accepted'],
             'reason' => ['nullable', 'string', 'max:1000'],
+            'consent' => ['nullable', 'string', 'max:1000'],
         ];
     }
 
@@ -24,5 +25,10 @@ final class CheckClosing extends StudioRequest
     public function reason(): ?string
     {
         return $this->textOrNull('reason');
+    }
+
+    public function consent(): ?string
+    {
+        return $this->textOrNull('consent');
     }
 }

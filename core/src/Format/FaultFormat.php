@@ -8,7 +8,6 @@ use Ordotype\Core\Problem\FormatException;
 use Ordotype\Core\Problem\Problems;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\FaultGroup;
 use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Severity;
@@ -47,7 +46,6 @@ final class FaultFormat
             $kinds[$key] = new FaultKind(
                 $key,
                 $node->string('name'),
-                FaultGroup::of($key),
                 $node->enum('severity', Severity::class),
                 $node->isNull('hero_severity') ? null : $node->enum('hero_severity', Severity::class),
                 $node->bool('by_size'),

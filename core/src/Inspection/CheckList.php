@@ -6,238 +6,311 @@ namespace Ordotype\Core\Inspection;
 
 use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\ReasonKind;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\StepsRequirement;
 use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\FaultGroup;
-use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\FaultTable;
-use Ordotype\Core\Standard\Severity;
 
 /**
- * What to look at on a piece: a question for each clause and view, one for each kind of fault and view, and the final
- * look. Clauses that are answered by one and the same look share a question, and so do the kinds of fault in a view
- * that
- * holds one or two areas; a list nobody gets through is no check.
+ * What to look at on a piece, as one turns it in the hand: side by side, on each a few looks, in each what is answered
+ * there. What one clause asks at one extent is one checkpoint with all its areas; what can be wrong is put on the
+ * checkpoints of the same look, and on one more where none of them is about it.
  */
 final readonly class CheckList
 {
+    private const VIEWS = [View::Front, View::Back, View::Top, View::Under];
+
+    /** A view with fewer areas than this is looked over at once. */
+    private const FEW = 3;
+
     /** Notice of an area by its focus, 0 to 3 (house default). */
     private const WEIGHT = [1, 2, 4, 8];
 
-    private FaultQuestions $faultQuestions;
+    private FaultsThere $there;
 
-    public function __construct(private Plan $plan, private FaultTable $faults)
-    {
-        $this->faultQuestions = new FaultQuestions($plan, $faults);
+    /**
+     * @param  list<View>  $views  from which the tier wants it looked at
+     * @param  bool  $hasReference  whether the client sent a picture to follow
+     */
+    public function __construct(
+        private Plan $plan,
+        private FaultTable $faults,
+        private array $views = [],
+        private bool $hasReference = false,
+    ) {
+        $this->there = new FaultsThere($plan, $faults);
     }
 
-    /** @return list<Question> view by view, in each the most noticed first, the final look at the end */
-    public function questions(): array
+    /** @return list<Look> view by view, in each the most noticed first, the whole model at the end */
+    public function looks(): array
     {
-        $faults = $this->faultQuestions->all();
-        $questions = $this->ofClauses($faults);
-        $place = fn (Question $q): int => (int) array_search(
-            $q->view,
-            [View::Front, View::Back, View::Under, View::Top],
-            true,
-        );
-        $order = fn (Question $q): array => [$place($q), -$q->notice, $q->key->id];
-        usort($questions, fn (Question $a, Question $b) => $order($a) <=> $order($b));
-        $areas = array_map(fn (Area $a) => $a->key, $this->plan->request->sculpt->areas);
-        $questions[] = new Question(
-            QuestionKey::finalLook(),
-            null,
-            $areas,
-            [],
-            array_keys($this->faults->kinds),
-            true,
-            null,
-            0,
-        );
+        $looks = [];
+        foreach (self::VIEWS as $view) {
+            $ofView = $this->ofView($view);
+            // Stable: of two that are noticed alike the aspect's place decides.
+            usort($ofView, fn (Look $a, Look $b) => $b->notice() <=> $a->notice());
+            array_push($looks, ...$ofView);
+        }
 
-        return $questions;
+        return [...$looks, ...$this->ofWholeModel()];
+    }
+
+    /** @return list<Checkpoint> of all looks */
+    public function checkpoints(): array
+    {
+        return array_merge(...array_map(fn (Look $l) => $l->checkpoints, $this->looks()));
     }
 
     /** @param  list<Area>  $areas */
-    public static function noticeOf(array $areas): int
+    private static function noticeOf(array $areas): int
     {
         $weights = array_map(fn (Area $a) => self::WEIGHT[$a->focus], $areas);
         $shares = array_map(fn (Area $a) => (self::WEIGHT[$a->focus] * max(1.0, $a->sharePct)) / 100, $areas);
 
-        return (int) round(10 * array_sum($shares) + max(0, ...$weights));
+        return (int) round(10 * array_sum($shares) + max([0, ...$weights]));
     }
 
-    /**
-     * What clauses ask, gathered by the look that answers it; a finish that a look for faults answers anyway joins
-     * that.
-     *
-     * @param  array<string, Question>  $faults  by key
-     * @return list<Question> those looks for faults included
-     */
-    private function ofClauses(array $faults): array
+    /** @return list<Look> in the order of the aspects */
+    private function ofView(View $view): array
     {
-        /** @var array<string, array<string, ClausePlaces>> $looks by look, then by clause */
+        $areas = array_values(
+            array_filter($this->plan->request->sculpt->areas, fn (Area $a) => $a->view() === $view),
+        );
+        if ($areas === []) {
+            return in_array($view, $this->views, true) ? $this->ofFarSide($view) : [];
+        }
+        $only = match (true) {
+            count($areas) >= self::FEW => null,
+            $view === View::Top => Aspect::Ground,
+            default => Aspect::All,
+        };
+        $asked = $faults = [];
+        foreach ($areas as $area) {
+            foreach ($this->plan->area($area->key)->demand->requirements as $requirement) {
+                $aspect = ($only ?? $this->aspectOf($requirement, $area))->value;
+                $name = Asked::name($requirement);
+                $asked[$aspect][$name] ??= new Asked($requirement);
+                $asked[$aspect][$name]->add($requirement, $area);
+            }
+            foreach ($this->there->on($area) as $kind) {
+                $faults[($only ?? Aspect::ofFault($kind))->value][$kind->key][$area->key] = $area;
+            }
+        }
         $looks = [];
-        foreach ($this->plan->areas as $planned) {
-            $area = $planned->demand->area;
-            if ($area === null) {
-                continue;
-            }
-            foreach ($planned->demand->requirements as $requirement) {
-                foreach (self::clausesOf($requirement) as $clause) {
-                    $look = self::look($requirement, $clause, $area->view(), $faults);
-                    $looks[$look][$clause] ??= new ClausePlaces($clause, $area->view());
-                    $looks[$look][$clause]->add($requirement, $area);
-                }
-            }
-        }
-        $questions = [];
-        foreach ($looks as $key => $clauses) {
-            $asked = array_map(fn (ClausePlaces $p) => $this->ofClause($p), array_values($clauses));
-            if (isset($faults[$key])) {
-                $faults[$key] = self::together($faults[$key], ...$asked);
-            } elseif ($asked !== []) {
-                $questions[] = self::together(...$asked);
+        foreach (Aspect::cases() as $aspect) {
+            $checkpoints = $this->checkpointsOf(
+                $view,
+                $aspect,
+                array_values($asked[$aspect->value] ?? []),
+                $faults[$aspect->value] ?? [],
+            );
+            if ($checkpoints !== []) {
+                $looks[] = new Look($view, $aspect, $checkpoints);
             }
         }
 
-        return [...$questions, ...array_values($faults)];
-    }
-
-    /** @return list<string> ids of the clauses that ask it; of what else does where no clause does */
-    private static function clausesOf(Requirement $requirement): array
-    {
-        $own = array_values(array_filter($requirement->reasons, fn (Reason $r) => $r->kind === ReasonKind::Clause));
-
-        return Reason::ids($own === [] ? array_slice($requirement->reasons, 0, 1) : $own);
+        return $looks;
     }
 
     /**
-     * The look that answers a requirement: the key of a fault's question, a name shared by several clauses, or the
-     * clause itself.
+     * A side that holds no area of its own shows what goes round the model: all of it is looked over at once.
      *
-     * @param  array<string, Question>  $faults
+     * @return list<Look>
      */
-    private static function look(Requirement $r, string $clause, View $view, array $faults): string
+    private function ofFarSide(View $view): array
+    {
+        $areas = array_values(
+            array_filter(
+                $this->plan->request->sculpt->areas,
+                fn (Area $a) => $a->rank !== Rank::Ground &&
+                    ($a->facing === Facing::Both || ($a->outline[$view->value] ?? []) !== []),
+            ),
+        );
+        $faults = [];
+        foreach ($areas as $area) {
+            foreach ($this->there->on($area) as $kind) {
+                $faults[] = $kind->key;
+            }
+        }
+        $all = $this->ofFaults($view, Aspect::All, $areas, array_values(array_unique($faults)));
+
+        return $areas === [] ? [] : [new Look($view, Aspect::All, [$all])];
+    }
+
+    private function aspectOf(Requirement $r, Area $area): Aspect
     {
         if ($r instanceof FinishRequirement) {
-            $group = match ($r->criterion) {
-                Criterion::BarePrimer => FaultGroup::Cover,
-                Criterion::ColourDrift, Criterion::BaseColour => FaultGroup::Colour,
-                Criterion::LineWidth, Criterion::LineShare => FaultGroup::Lines,
-                default => FaultGroup::Light,
-            };
-            foreach ([QuestionKey::ofFaults($group, $view), QuestionKey::ofFaults(null, $view)] as $key) {
-                if (isset($faults[$key->id])) {
-                    return $key->id;
+            return Aspect::ofCriterion($r->criterion);
+        }
+        if ($r instanceof StepsRequirement) {
+            return Aspect::Tones;
+        }
+        $effects = match (true) {
+            $r instanceof EffectRequirement => $r->effects,
+            $r instanceof TechniqueRequirement => array_map(
+                Effect::from(...),
+                array_keys($this->plan->request->standard->technique($r->technique)->effects),
+            ),
+            default => [],
+        };
+        $shines = $area->isMetal() || $area->material === Material::GemLens;
+
+        return Aspect::ofEffect($effects[0] ?? Effect::BaseColour) ?? ($shines ? Aspect::Metal : Aspect::Cover);
+    }
+
+    /**
+     * @param  list<Asked>  $asked
+     * @param  array<string, array<string, Area>>  $faults  where each kind can be, by its key and the area's
+     * @return list<Checkpoint> the most noticed first
+     */
+    private function checkpointsOf(View $view, Aspect $aspect, array $asked, array $faults): array
+    {
+        // Those about most come first, so that what no clause speaks of is put on the widest.
+        usort($asked, fn (Asked $a, Asked $b) => count($b->areas) <=> count($a->areas));
+        $offered = [];
+        foreach ($asked as $i => $one) {
+            $offered[$i] = $this->there->of($one->requirement);
+            $this->leave($faults, $offered[$i], $one);
+        }
+        foreach ($asked as $i => $one) {
+            // What a clause says of its own shortfall is not said of every fault that is found with the same look.
+            foreach ($one->requirement->severity === null ? $faults : [] as $kind => $areas) {
+                if (array_intersect_key($areas, $one->areas) !== []) {
+                    $offered[$i][] = $kind;
                 }
             }
+            $this->leave($faults, $offered[$i], $one);
         }
-        $shared = match (true) {
-            $r instanceof StepsRequirement => 'steps',
-            $r instanceof EffectRequirement => self::sharedLook($r->effects[0] ?? null),
-            default => null,
-        };
+        $checkpoints = [];
+        foreach ($asked as $i => $one) {
+            $checkpoints[] = $this->checkpoint($view, $aspect, $one, $offered[$i]);
+        }
+        if ($faults !== []) {
+            $areas = array_values(array_merge(...array_values($faults)));
+            $checkpoints[] = $this->ofFaults($view, $aspect, $areas, array_keys($faults));
+        }
+        usort($checkpoints, fn (Checkpoint $a, Checkpoint $b) => $b->notice <=> $a->notice);
 
-        return ($shared ?? $clause).' '.$view->value;
+        return $checkpoints;
     }
 
-    private static function sharedLook(?Effect $effect): ?string
+    /**
+     * Takes off what a checkpoint offers where it is about.
+     *
+     * @param  array<string, array<string, Area>>  $faults
+     * @param  list<string>  $offered
+     */
+    private function leave(array &$faults, array $offered, Asked $one): void
     {
-        return match ($effect) {
-            Effect::HighlightRaised => 'raised',
-            Effect::PickOut, Effect::HighlightSpot, Effect::Glow => 'details',
-            Effect::Mark, Effect::MarkWear, Effect::MarkSettled, Effect::Letter, Effect::LetterFull => 'marks',
-            Effect::GroundTexture,
-            Effect::GroundColour,
-            Effect::GroundShade,
-            Effect::GroundLight,
-            Effect::GroundPlants,
-            Effect::GroundWet,
-            Effect::GroundScene,
-            Effect::Rim => 'base',
-            default => null,
-        };
+        foreach ($offered as $kind) {
+            $faults[$kind] = array_diff_key($faults[$kind] ?? [], $one->areas);
+            if ($faults[$kind] === []) {
+                unset($faults[$kind]);
+            }
+        }
     }
 
-    private function ofClause(ClausePlaces $places): Question
+    /** @param  list<string>  $faults */
+    private function checkpoint(?View $view, Aspect $aspect, Asked $asked, array $faults): Checkpoint
     {
-        $first = $places->first();
-        $areas = $places->areas();
-        $caused = array_values(array_diff($this->causedBy($first), [FaultTable::MISSING]));
+        $areas = array_values($asked->areas);
+        $clauses = array_map(strval(...), array_keys($asked->clauses));
 
-        return new Question(
-            QuestionKey::ofClause($places->clause, $places->view),
-            $places->view,
+        return new Checkpoint(
+            CheckpointKey::ofClause($view, $aspect, $clauses[0] ?? '', implode(' ', Asked::what($asked->requirement))),
+            $view,
             array_map(fn (Area $a) => $a->key, $areas),
-            [$places->clause],
-            [FaultTable::MISSING, ...$caused],
-            $places->isMandatory(),
-            $first->severity,
+            $clauses,
+            array_values(array_unique($faults)),
+            $asked->isToBeThere() || $this->isGrave($areas, $faults),
+            $asked->requirement->severity,
             self::noticeOf($areas),
-            [new AskedThere($first, $areas)],
-        );
-    }
-
-    /** One question for several that one look answers, under the key of the first. */
-    private static function together(Question $first, Question ...$others): Question
-    {
-        if ($others === []) {
-            return $first;
-        }
-        $asked = [$first, ...array_values($others)];
-        // What a clause says of its own shortfall is not said of every fault that is found with the same look.
-        $severities = $first->looksForFaults() ? [] : array_map(fn (Question $q) => $q->severity, $asked);
-        $gravest =
-            array_values(array_filter(Severity::cases(), fn (Severity $s) => in_array($s, $severities, true)))[0] ??
-            null;
-
-        return new Question(
-            $first->key,
-            $first->view,
-            self::joined(array_map(fn (Question $q) => $q->areas, $asked)),
-            self::joined(array_map(fn (Question $q) => $q->clauses, $asked)),
-            self::joined(array_map(fn (Question $q) => $q->faults, $asked)),
-            array_filter($asked, fn (Question $q) => $q->mandatory) !== [],
-            $gravest,
-            max(array_map(fn (Question $q) => $q->notice, $asked)),
-            $first->looksForFaults() ? [] : array_merge(...array_map(fn (Question $q) => $q->asked, $asked)),
-            $first->group,
+            $asked->requirement,
+            $aspect,
         );
     }
 
     /**
-     * @param  list<list<string>>  $lists
-     * @return list<string> each word once
+     * @param  list<Area>  $areas
+     * @param  list<string>  $faults
      */
-    private static function joined(array $lists): array
+    private function ofFaults(?View $view, Aspect $aspect, array $areas, array $faults): Checkpoint
     {
-        return array_values(array_unique(array_merge(...$lists)));
+        return new Checkpoint(
+            CheckpointKey::ofFaults($view, $aspect),
+            $view,
+            array_values(array_unique(array_map(fn (Area $a) => $a->key, $areas))),
+            [],
+            $faults,
+            $this->isGrave($areas, $faults),
+            null,
+            self::noticeOf($areas),
+            aspect: $aspect,
+        );
     }
 
-    /** @return list<string> faults that what is asked for can have */
-    private function causedBy(Requirement $requirement): array
+    /**
+     * Whether a critical or major fault can lie on what is looked at.
+     *
+     * @param  list<Area>  $areas
+     * @param  list<string>  $faults
+     */
+    private function isGrave(array $areas, array $faults): bool
     {
-        $effects = match (true) {
-            $requirement instanceof TechniqueRequirement => array_map(
-                fn (string $e) => Effect::from($e),
-                array_keys($this->plan->request->standard->technique($requirement->technique)->effects),
-            ),
-            $requirement instanceof EffectRequirement => $requirement->effects,
-            default => [],
-        };
-        $can = fn (FaultKind $k): bool => array_filter($k->effects, fn (Effect $e) => in_array($e, $effects, true)) !==
-            [];
-        $faults = array_map(fn (FaultKind $k) => $k->key, array_values(array_filter($this->faults->kinds, $can)));
+        $seen = array_filter($areas, fn (Area $a) => $a->focus >= 2) !== [];
 
-        return $faults !== [] ? $faults : FaultTable::ANYWHERE;
+        return $seen && array_filter($faults, $this->there->isGrave(...)) !== [];
+    }
+
+    /** @return list<Look> varnish and handling, the client's picture, and the final look with all asked of the whole */
+    private function ofWholeModel(): array
+    {
+        $all = $this->plan->request->sculpt->areas;
+        $looks = [];
+        $handling = $this->there->ofHandling();
+        if ($handling !== []) {
+            $looks[] = new Look(null, Aspect::Varnish, [$this->ofFaults(null, Aspect::Varnish, $all, $handling)]);
+        }
+        if ($this->hasReference) {
+            $looks[] = new Look(null, Aspect::Reference, [
+                $this->ofFaults(null, Aspect::Reference, $all, ['wrong_paint', 'too_dark_or_bright', 'decal_wrong']),
+            ]);
+        }
+        $final = $turning = [];
+        foreach ($this->plan->whole->demand->requirements as $requirement) {
+            $asked = new Asked($requirement);
+            $asked->add($requirement, null);
+            $isTurned = $requirement instanceof EffectRequirement && $requirement->effects === [Effect::Check];
+            if ($isTurned) {
+                $turning += $asked->clauses;
+            } elseif ($asked->isToBeThere()) {
+                $final[] = $asked;
+            }
+        }
+        $checkpoints = array_map(
+            fn (Asked $a) => $this->checkpoint(null, Aspect::Final, $a, $this->there->of($a->requirement)),
+            $final,
+        );
+        $turned = new Checkpoint(
+            CheckpointKey::finalLook(),
+            null,
+            array_map(fn (Area $a) => $a->key, $all),
+            array_map(strval(...), array_keys($turning)),
+            array_keys($this->faults->kinds),
+            true,
+            null,
+            0,
+            aspect: Aspect::Final,
+        );
+        $looks[] = new Look(null, Aspect::Final, [...$checkpoints, $turned]);
+
+        return $looks;
     }
 }

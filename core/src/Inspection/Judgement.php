@@ -63,12 +63,7 @@ final readonly class Judgement
             return new self(null, Basis::Wanted, $tier);
         }
         $basis = self::basis($fault, $tier, $sculpt, $clause);
-        $severity = match ($basis) {
-            Basis::Tier => $tier->faults[$fault->key] ?? $fault->severity,
-            Basis::Clause => $clause ?? $fault->severity,
-            Basis::TableForHeroes => $fault->heroSeverity ?? $fault->severity,
-            default => $fault->severity,
-        };
+        $severity = self::severityOf($fault, $tier, $sculpt, $clause);
         $raised = $severity === Severity::Minor && $area?->focus === self::FOCAL;
         $severity = $raised ? Severity::Major : $severity;
         if (! $fault->bySize || $area === null) {
@@ -87,6 +82,21 @@ final readonly class Judgement
         };
 
         return new self($counts, $basis, $tier, $raised, $sighting);
+    }
+
+    /** What it counts before place and size decide: by the tier's table, else the clause, else the studio's table. */
+    public static function severityOf(
+        FaultKind $fault,
+        Tier $tier,
+        Sculpt $sculpt,
+        ?Severity $clause = null,
+    ): Severity {
+        return match (self::basis($fault, $tier, $sculpt, $clause)) {
+            Basis::Tier => $tier->faults[$fault->key] ?? $fault->severity,
+            Basis::Clause => $clause ?? $fault->severity,
+            Basis::TableForHeroes => $fault->heroSeverity ?? $fault->severity,
+            default => $fault->severity,
+        };
     }
 
     private static function basis(FaultKind $fault, Tier $tier, Sculpt $sculpt, ?Severity $clause): Basis

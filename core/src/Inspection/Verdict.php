@@ -13,7 +13,7 @@ use Ordotype\Core\Standard\Severity;
 final readonly class Verdict
 {
     /**
-     * @param  list<QuestionKey>  $open  mandatory questions without an answer
+     * @param  list<CheckpointKey>  $open  mandatory questions without an answer
      * @param  array<string, int>  $counted  severity word to the number of faults
      */
     private function __construct(
@@ -26,14 +26,14 @@ final readonly class Verdict
     }
 
     /**
-     * @param  list<Question>  $questions
-     * @param  list<QuestionKey>  $answered  questions that have an answer
+     * @param  list<Checkpoint>  $questions
+     * @param  list<CheckpointKey>  $answered  questions that have an answer
      * @param  list<Severity>  $faults  those that count
      * @param  AcceptanceClause|null  $acceptance  of the sculpt's role; none: nothing at all passes
      */
     public static function of(array $questions, array $answered, array $faults, ?AcceptanceClause $acceptance): self
     {
-        $done = array_fill_keys(array_map(fn (QuestionKey $k) => $k->id, $answered), true);
+        $done = array_fill_keys(array_map(fn (CheckpointKey $k) => $k->id, $answered), true);
         $open = [];
         foreach ($questions as $question) {
             if ($question->mandatory && ! isset($done[$question->key->id])) {

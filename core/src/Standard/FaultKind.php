@@ -23,7 +23,6 @@ final readonly class FaultKind
     public function __construct(
         public string $key,
         public string $name,
-        public FaultGroup $group,
         public Severity $severity,
         public ?Severity $heroSeverity,
         public bool $bySize,

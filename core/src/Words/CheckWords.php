@@ -6,24 +6,21 @@ namespace Ordotype\Core\Words;
 
 use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\StepsRequirement;
 use Ordotype\Core\Demand\TechniqueRequirement;
-use Ordotype\Core\Inspection\AskedThere;
+use Ordotype\Core\Inspection\Aspect;
 use Ordotype\Core\Inspection\Basis;
+use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\Judgement;
-use Ordotype\Core\Inspection\Question;
 use Ordotype\Core\Inspection\RepairStep;
 use Ordotype\Core\Inspection\RepairWhy;
 use Ordotype\Core\Inspection\Sighting;
 use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Record\SigningRule;
-use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
-use Ordotype\Core\Standard\FaultGroup;
 use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Standard;
@@ -31,9 +28,6 @@ use Ordotype\Core\Standard\Standard;
 /** What is asked in a check, what is found and what that means, in words. */
 final readonly class CheckWords
 {
-    /** Names of areas that are said before the rest are only counted. */
-    private const NAMED = 4;
-
     private ClauseWords $words;
 
     public function __construct(Standard $standard)
@@ -41,29 +35,50 @@ final readonly class CheckWords
         $this->words = new ClauseWords($standard);
     }
 
-    public function question(Question $q): string
+    /** What is looked at, as it is when it is as it should be; where, is told beside it. */
+    public function checkpoint(Checkpoint $c): string
     {
-        if ($q->isFinalLook()) {
-            return 'Turned slowly in the hand, left and right included: is there paint where it '.
-                'should not be, or something forgotten?';
+        if ($c->isFinalLook()) {
+            return 'Turned slowly in the hand, left and right included: no paint where it should not be, nothing '.
+                'forgotten';
         }
-        if ($q->looksForFaults()) {
-            return $q->group === null
-                ? 'Is all that is seen from here covered, clean at the borders, smooth and in its colour?'
-                : self::group($q->group);
-        }
-        $steps = array_filter($q->asked, fn (AskedThere $a) => $a->requirement instanceof StepsRequirement);
-        if (count($q->asked) > 1 && count($steps) === count($q->asked)) {
-            $parts = array_map(
-                fn (AskedThere $a) => self::steps($a->requirement).' on '.self::names($a->areas),
-                $q->asked,
-            );
+        $r = $c->asked;
 
-            return 'Can the colour steps be told apart: '.implode('; ', $parts).'?';
-        }
-        $parts = array_map(fn (AskedThere $a) => self::names($a->areas).': '.lcfirst($this->asks($a)), $q->asked);
+        return match (true) {
+            $r === null => self::faults($c->aspect),
+            $r instanceof StepsRequirement => $r->min === 1
+                ? 'A colour of its own can be told'
+                : "$r->min colour steps or more can be told apart",
+            $r instanceof TechniqueRequirement => ucfirst($this->words->techniqueName($r->technique)).
+                ($r->area === null ? ' was done' : ' is there').
+                $this->words->places($r->reasons).
+                self::passes($r->passes),
+            $r instanceof FinishRequirement => self::finish($r),
+            $r instanceof EffectRequirement => self::effects($r).
+                ($c->view === null || $c->aspect === Aspect::Ground ? '' : self::extent($r->extent)).
+                $this->words->places($r->reasons).
+                self::passes($r->passes),
+            default => 'It is there',
+        };
+    }
 
-        return ucfirst(implode('; ', $parts)).'?';
+    public static function look(?View $view, ?Aspect $aspect): string
+    {
+        return match ($aspect) {
+            Aspect::Cover => 'Cover and clean borders',
+            Aspect::Tones => 'Tones and light',
+            Aspect::Lines => 'Lines and edges',
+            Aspect::Details => 'Details, eyes and marks',
+            Aspect::Metal => 'Metal and glass',
+            Aspect::Wear => 'Wear',
+            Aspect::Ground => 'Base and rim',
+            Aspect::All => $view === View::Under ? 'The underside' : 'All of this side',
+            Aspect::Varnish => 'Varnish and handling',
+            Aspect::Reference => 'The client’s picture',
+            Aspect::Final => 'The final look',
+            // Of a check that was opened before there were looks: one thing at a time.
+            null => $view === null ? 'The final look' : 'All of this side',
+        };
     }
 
     /** Why a fault counts as it does. */
@@ -139,69 +154,26 @@ final readonly class CheckWords
         return sprintf('at %s cm one notices %.2f mm, this is %.2f mm', $distance, $s->noticedMm, $s->sizeMm);
     }
 
-    private static function group(FaultGroup $group): string
+    private static function faults(?Aspect $aspect): string
     {
-        return match ($group) {
-            FaultGroup::Cover => 'Is everything covered, with nothing bare or patchy?',
-            FaultGroup::Borders => 'Are the borders clean, with no paint on the neighbours?',
-            FaultGroup::Surface => 'Is the paint smooth, and the detail still crisp?',
-            FaultGroup::Washes => 'Are washes and glazes free of rings, pools and frost?',
-            FaultGroup::Light => 'Does the light sit right: enough contrast, from above, with no dust and no '.
-                'stark layers?',
-            FaultGroup::Lines => 'Are lines even, unbroken and thin enough?',
-            FaultGroup::Colour => 'Are the colours those of the scheme, like the rest of the unit?',
-            FaultGroup::Details => 'Do the eyes look the same way?',
-            FaultGroup::Marks => 'Are decals whole, straight and without a silver edge?',
-            FaultGroup::Ground => 'Is the base finished, the rim clean and the feet free of ground?',
-            FaultGroup::Model => 'Is the model whole: no mould lines, gaps, scars or chips?',
-            FaultGroup::Varnish => 'Is the varnish even and clear?',
+        return match ($aspect) {
+            Aspect::Cover => 'No misses, scars or paint over the border',
+            Aspect::Tones => 'No rings, pools, dust or stark layers',
+            Aspect::Lines => 'Lines are even, unbroken and thin',
+            Aspect::Details => 'Details, eyes and decals sit right',
+            Aspect::Ground => 'The base is finished, the rim clean, the feet free of it',
+            Aspect::Varnish => 'The varnish is even and clear, and nothing shows where it was held',
+            Aspect::Reference => 'It follows the client’s picture, or the deviation was agreed',
+            default => 'Covered, clean at the borders, smooth and in its colour',
         };
     }
 
-    private function asks(AskedThere $asked): string
+    private static function extent(Extent $extent): string
     {
-        $r = $asked->requirement;
-
-        return match (true) {
-            $r instanceof StepsRequirement => 'can '.self::steps($r).' colour steps be told apart',
-            $r instanceof TechniqueRequirement => 'is the '.
-                $this->words->techniqueName($r->technique).
-                ' there'.
-                $this->words->places($r->reasons).
-                self::passes($r->passes),
-            $r instanceof FinishRequirement => self::finish($r->criterion),
-            $r instanceof EffectRequirement => self::effect($r->effects[0] ?? null).
-                self::extent($r->extent, $asked->areas).
-                $this->words->places($r->reasons).
-                self::passes($r->passes),
-            default => 'is it there',
-        };
-    }
-
-    private static function steps(Requirement $r): string
-    {
-        return ! ($r instanceof StepsRequirement) ? '' : $r->min.($r->max === null ? ' or more' : " to $r->max");
-    }
-
-    /** @param  list<Area>  $areas */
-    private static function names(array $areas): string
-    {
-        $names = array_map(fn (Area $a) => mb_strtolower($a->name), $areas);
-
-        return count($names) > self::NAMED + 1
-            ? implode(', ', array_slice($names, 0, self::NAMED)).' and '.(count($names) - self::NAMED).' more'
-            : implode(', ', $names);
-    }
-
-    /** @param  list<Area>  $areas */
-    private static function extent(Extent $extent, array $areas): string
-    {
-        $onFigure = array_filter($areas, fn (Area $a) => $a->rank !== Rank::Ground) !== [];
-
         return match ($extent) {
-            Extent::Full => $onFigure ? ', everywhere it should be' : '',
+            Extent::Full => ', everywhere',
             Extent::Prominent => ', where it stands out most',
-            default => ', at least in one spot',
+            default => ', in one spot at least',
         };
     }
 
@@ -210,41 +182,54 @@ final readonly class CheckWords
         return $passes > 1 ? ", in $passes passes" : '';
     }
 
-    private static function effect(?Effect $effect): string
+    private static function effects(EffectRequirement $r): string
+    {
+        return ucfirst(Terms::any(array_map(self::effect(...), $r->effects), ', or '));
+    }
+
+    private static function effect(Effect $effect): string
     {
         return match ($effect) {
-            Effect::Shade => 'is there shade in the recesses',
-            Effect::HighlightRaised => 'are the raised forms lightened',
-            Effect::HighlightEdge => 'is there a light line along the edges',
-            Effect::HighlightSpot => 'is there a point of light',
-            Effect::Blend => 'do the tones blend into one another',
-            Effect::Separate => 'is there a dark line between the parts',
-            Effect::SeparateTinted => 'is there a tinted dark line between the parts',
-            Effect::PickOut => 'is the detail picked out',
-            Effect::Reflect => 'are there reflections',
-            Effect::Letter => 'is writing suggested',
-            Effect::LetterFull => 'can the writing be read',
-            Effect::Mark => 'are the decals there',
-            Effect::GroundTexture => 'is the ground textured',
-            Effect::GroundColour => 'is the ground painted',
-            Effect::GroundLight => 'is the ground drybrushed',
-            Effect::GroundPlants => 'are there tufts',
-            Effect::Rim => 'is the rim painted',
-            null => 'is it there',
-            default => 'is this there: '.Terms::effect($effect),
+            Effect::BaseColour => 'the base colour covers',
+            Effect::Shade => 'shade lies in the recesses',
+            Effect::HighlightRaised => 'raised forms are lightened',
+            Effect::HighlightEdge => 'a light line along the edges',
+            Effect::HighlightSpot => 'a point of light',
+            Effect::Blend => 'the tones blend into one another',
+            Effect::Separate => 'a dark line between the parts',
+            Effect::SeparateTinted => 'a tinted dark line between the parts',
+            Effect::PickOut => 'the detail is picked out',
+            Effect::Reflect => 'reflections on the metal',
+            Effect::Letter => 'writing is suggested',
+            Effect::LetterFull => 'the writing can be read',
+            Effect::Mark => 'the decals are there',
+            Effect::GroundTexture => 'the base has texture',
+            Effect::GroundColour => 'the base is painted',
+            Effect::GroundShade => 'the base is shaded',
+            Effect::GroundLight => 'the base is lightened',
+            Effect::GroundPlants => 'there are tufts',
+            Effect::Rim => 'the rim is painted',
+            Effect::Undercoat => 'the undercoat is on, even and smooth',
+            Effect::Protect => 'the varnish is on',
+            default => 'there is '.Terms::effect($effect),
         };
     }
 
-    private static function finish(Criterion $criterion): string
+    private static function finish(FinishRequirement $r): string
     {
-        return match ($criterion) {
-            Criterion::TonalSpan => 'is there enough contrast from dark to light',
-            Criterion::LightFromAbove => 'does the light come from above',
-            Criterion::ColourDrift => 'do the colours match the rest of the unit',
-            Criterion::BarePrimer => 'is no undercoat left bare',
-            Criterion::LineWidth => 'are the lines fine enough',
-            Criterion::HardStep => 'are there no stark layers',
-            default => 'does the finish reach the tier',
+        $limit = Terms::number($r->limit);
+
+        return match ($r->criterion) {
+            Criterion::TonalSpan => 'Clear contrast from dark to light',
+            Criterion::Tones => "$limit tones or more can be told apart",
+            Criterion::LightFromAbove => 'The light falls from above',
+            Criterion::LineShare => 'The lines run along the edges without gaps',
+            Criterion::BaseColour => 'The colour is that of the scheme',
+            Criterion::ColourDrift => 'The colours match the rest of the unit',
+            Criterion::HardStep => 'No stark layers',
+            Criterion::BarePrimer => 'No undercoat is left bare',
+            Criterion::LineWidth => 'The lines are fine enough',
+            Criterion::LastLight => 'The last light is bright enough',
         };
     }
 

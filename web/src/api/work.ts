@@ -43,6 +43,22 @@ export const openCheck = (piece: number) =>
 export const answer = (check: number, body: Bodies['AnswerQuestionBody']) =>
     given(client.PUT('/checks/{check}/answers', { params: { path: { check } }, body }));
 
+export const answerLook = (check: number, body: Bodies['AnswerLookBody']) =>
+    given(client.PUT('/checks/{check}/looks', { params: { path: { check } }, body }));
+
+export const takeCheckOver = (check: number) =>
+    given(client.POST('/checks/{check}/hold', { params: { path: { check } } }));
+
+/** What a fault would count; nothing is noted. */
+export const judgementQuery = (check: number, body: Bodies['JudgeFaultBody']) =>
+    queryOptions({
+        queryKey: ['judgement', check, body],
+        queryFn: () => given(client.POST('/checks/{check}/judgement', { params: { path: { check } }, body })),
+    });
+
+export const overruleFault = (check: number, fault: number, body: Bodies['OverruleFaultBody']) =>
+    given(client.PUT('/checks/{check}/faults/{fault}', { params: { path: { check, fault } }, body }));
+
 export const takeFaultAway = (check: number, fault: number) =>
     given(client.DELETE('/checks/{check}/faults/{fault}', { params: { path: { check, fault } } }));
 

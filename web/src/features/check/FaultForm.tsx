@@ -1,36 +1,65 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Flex, Form, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { Check, Question } from '../../api/types';
+import { judgementQuery } from '../../api/work';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
+import type { Pressed } from './Canvas';
+import { Counts } from './FaultNote';
 import type { Found } from './useCheck';
 
-/** Which fault it is, where, and how much of it. */
+/** Which fault it is, where, and how much of it; what it counts is said before it is noted. */
 export function FaultForm({
     check,
-    question: q,
+    lines,
+    line,
+    pressed,
     busy,
     give,
     leave,
 }: {
     check: Check;
-    question: Question;
+    lines: Question[];
+    line: string | null;
+    pressed: Pressed | null;
     busy: boolean;
-    give: (f: Found) => void;
+    give: (question: string, f: Found) => void;
     leave: () => void;
 }) {
-    const kinds = q.faults.flatMap((key) => check.fault_kinds.filter((k) => k.key === key));
+    // A line that was chosen; else those that are about the place that was pressed.
+    const about = lines.filter((q) =>
+        line !== null ? q.key === line : pressed?.area ? q.areas.includes(pressed.area) : true,
+    );
+    const those = about.length > 0 ? about : lines;
+    const kinds = check.fault_kinds.filter((k) => those.some((q) => q.faults.includes(k.key)));
     const [fault, setFault] = useState(kinds[0]?.key ?? '');
-    const [area, setArea] = useState(q.areas[0] ?? '');
-    const [spread, setSpread] = useState<Found['spread']>('spot');
-    const [mm, setMm] = useState<number | null>(null);
     const kind = kinds.find((k) => k.key === fault);
+    const asks = those.find((q) => q.faults.includes(fault)) ?? those[0];
+    const places = check.figure.filter((a) =>
+        those.some((q) => q.faults.includes(fault) && q.areas.includes(a.key)),
+    );
+    const [chosen, setChosen] = useState(pressed?.area ?? '');
+    const area = places.find((a) => a.key === chosen) ?? places[0];
+    const question =
+        those.find((q) => q.faults.includes(fault) && area && q.areas.includes(area.key)) ?? asks;
+    const [spread, setSpread] = useState<Found['spread']>('spot');
+    const [mm, setMm] = useState<number | null>(pressed?.mm ?? null);
+    const pin = pressed ? { view: pressed.view, x: pressed.x, y: pressed.y } : null;
+    const found: Found = {
+        fault,
+        area: kind?.whole || !area ? null : area.key,
+        spread,
+        size_mm: kind?.by_size ? mm : null,
+        pin,
+    };
+    const judged = useQuery({
+        ...judgementQuery(check.id, { question: question?.key ?? '', ...found }),
+        enabled: question !== undefined && fault !== '',
+        placeholderData: keepPreviousData,
+    });
     return (
-        <Form
-            layout="vertical"
-            className="stack"
-            onFinish={() => give({ fault, area: kind?.whole ? null : area, spread, size_mm: mm })}
-        >
+        <Form layout="vertical" className="stack" onFinish={() => question && give(question.key, found)}>
             <Field label="Which fault">
                 <Pick
                     autoFocus
@@ -45,14 +74,12 @@ export function FaultForm({
                 </p>
             )}
             <div className="two">
-                {!kind?.whole && (
+                {!kind?.whole && places.length > 0 && (
                     <Field label="Where">
                         <Pick
-                            value={area}
-                            onChange={setArea}
-                            options={check.figure
-                                .filter((a) => q.areas.includes(a.key))
-                                .map((a) => ({ value: a.key, label: `${a.no} ${a.name}` }))}
+                            value={area?.key ?? ''}
+                            onChange={setChosen}
+                            options={places.map((a) => ({ value: a.key, label: `${a.no} ${a.name}` }))}
                         />
                     </Field>
                 )}
@@ -69,12 +96,18 @@ export function FaultForm({
                 </Field>
                 {kind?.by_size && (
                     <Field label="Size in mm, if measured">
-                        <InputNumber min={0.01} step={0.01} value={mm} onChange={setMm} />
+                        <InputNumber min={0.01} step={0.1} value={mm} onChange={setMm} />
                     </Field>
                 )}
             </div>
+            {pin === null && (
+                <p className="small soft m-0">
+                    Press the place in the picture to pin it; drag across it to measure it.
+                </p>
+            )}
+            {judged.data && <Counts check={check} judged={judged.data} />}
             <Flex gap={8}>
-                <Button type="primary" htmlType="submit" disabled={busy}>
+                <Button type="primary" htmlType="submit" disabled={busy || !question}>
                     Note the fault
                 </Button>
                 <Button onClick={leave}>Leave it</Button>

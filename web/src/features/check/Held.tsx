@@ -3,7 +3,16 @@ import type { HeldFigure } from '../../api/photographs';
 import { Says } from '../../ui/Says';
 
 /** What photographs say of what is looked at: evidence; a person answers. What holds is said quietly. */
-export function Held({ held, open }: { held: HeldFigure[]; open: ((question: string) => void) | null }) {
+export function Held({
+    held,
+    open,
+    brief = false,
+}: {
+    held: HeldFigure[];
+    open: ((question: string) => void) | null;
+    /** What holds is said without its places: they stand beside it. */
+    brief?: boolean;
+}) {
     const broken = held.filter((h) => !h.is_met);
     const good = held.filter((h) => h.is_met);
     const groups = [...new Set(good.map((h) => h.says))].map(
@@ -33,7 +42,8 @@ export function Held({ held, open }: { held: HeldFigure[]; open: ((question: str
             ))}
             {groups.map(([says, all]) => (
                 <p key={says} className="small soft m-0">
-                    Measured, {says}: {all.map((h) => h.name.toLowerCase()).join(', ')}.{' '}
+                    Measured, {says}
+                    {brief ? '' : `: ${all.map((h) => h.name.toLowerCase()).join(', ')}`}.{' '}
                     <Popover
                         trigger="click"
                         content={all.map((h) => (

@@ -6,6 +6,7 @@ import type { Check } from '../../api/types';
 import { Says } from '../../ui/Says';
 import { PhotoList } from '../photographs/PhotoList';
 import { TakePhoto } from '../photographs/TakePhoto';
+import { Evenness } from './Evenness';
 import { Held } from './Held';
 
 /** Photographs of the model that is looked at: taken in, laid under its outlines, measured. */
@@ -31,11 +32,12 @@ export function Photographs({
                     keep={(sha256) => keepPhotograph(check.piece.id, { sha256, view })}
                     kept={again}
                 />
+                <Evenness check={check} />
             </Flex>
             {query.isError && <Says kind="bad">{saysWhy(query.error)}</Says>}
             {broken.length > 0 && (
                 <div className="mb-8">
-                    <Held held={broken} open={open} />
+                    <Held held={broken} open={open} brief />
                 </div>
             )}
             <PhotoList

@@ -1,7 +1,10 @@
-import { Button, Flex } from 'antd';
+import { Button, Flex, Form, Input } from 'antd';
+import { useState } from 'react';
 import type { Check } from '../../api/types';
+import { Field } from '../../ui/Field';
+import { minutes } from '../../ui/marks';
+import { Says } from '../../ui/Says';
 import css from './Check.module.css';
-import { Reason } from './Reason';
 import type { CheckDesk } from './useCheck';
 
 /** The verdict as it would be now, and the ways to end the check. */
@@ -11,19 +14,31 @@ export function SoFar({ check, desk }: { check: Check; desk: CheckDesk }) {
     const stands = so.passes ? css.passes : counting > 0 ? css.fails : '';
     const mayConcede =
         check.may.accept && counting > 0 && so.open.length === 0 && (so.counted['critical'] ?? 0) === 0;
+    const openLooks = check.looks.filter((l) => desk.isOpen(l.key)).length;
     return (
         <div className={`card pad stack ${css.far} ${stands}`}>
             <div>
                 <div className="eyebrow">So far</div>
                 <h2>{so.words}</h2>
+                <p className="small soft m-0">
+                    {openLooks === 0
+                        ? 'Every look is answered.'
+                        : `Open: ${openLooks} of ${check.looks.length} looks.`}
+                    {so.repair_minutes > 0 && ` If sent back: ${minutes(so.repair_minutes)} on the bench.`}
+                </p>
             </div>
-            {desk.why === 'accepted' && (
-                <Reason
-                    label="Why is it accepted as it is?"
-                    give={(reason) => desk.close.mutate({ verdict: 'accepted', reason })}
-                    leave={desk.leave}
-                />
+            {so.quicker_anew !== null && (
+                <Says kind="warn">
+                    The repairs take longer than painting it anew, {minutes(so.quicker_anew)} without
+                    stripping.
+                </Says>
             )}
+            {so.unseen.length > 0 && (
+                <Says kind="plain">
+                    Could not be seen where one looks first, for the lead to confirm: {so.unseen.join('; ')}.
+                </Says>
+            )}
+            {desk.why === 'accepted' && <Accepting check={check} desk={desk} />}
             <Flex gap={8} justify="flex-end" wrap>
                 {mayConcede && (
                     <Button type="link" onClick={() => desk.setWhy('accepted')}>
@@ -45,5 +60,37 @@ export function SoFar({ check, desk }: { check: Check; desk: CheckDesk }) {
                 </Button>
             </Flex>
         </div>
+    );
+}
+
+/** Why it leaves with its faults, and who agreed for the client where the tier asks for that. */
+function Accepting({ check, desk }: { check: Check; desk: CheckDesk }) {
+    const [reason, setReason] = useState('');
+    const [consent, setConsent] = useState('');
+    const wants = check.verdict_so_far.wants_consent;
+    const ready = reason.trim() !== '' && (!wants || consent.trim() !== '');
+    return (
+        <Form
+            layout="vertical"
+            className="stack"
+            onFinish={() =>
+                ready && desk.close.mutate({ verdict: 'accepted', reason, consent: wants ? consent : null })
+            }
+        >
+            <Field label="Why is it accepted as it is?">
+                <Input autoFocus value={reason} onChange={(e) => setReason(e.target.value)} />
+            </Field>
+            {wants && (
+                <Field label="The client agreed: who, when, how">
+                    <Input value={consent} onChange={(e) => setConsent(e.target.value)} />
+                </Field>
+            )}
+            <Flex gap={8}>
+                <Button type="primary" htmlType="submit" disabled={!ready}>
+                    Keep
+                </Button>
+                <Button onClick={desk.leave}>Leave it</Button>
+            </Flex>
+        </Form>
     );
 }
