@@ -67,13 +67,14 @@ final class ExamplesShown
      * Kept details of some tiers, as they stand beside work that is looked at.
      *
      * @param  list<string>  $tiers  keys
-     * @return array<string, list<array{area: string, material: string, figure: string, sha256: string}>> by tier key
+     * @return array<string, list<array{area: string, material: string, figure: string, sha256: string,
+     *     drawn: bool}>> by tier key
      */
     public static function ofTiers(array $tiers): array
     {
         $kept = array_fill_keys($tiers, []);
         $rows = Example::query()
-            ->with('photograph.piece.unit.sculpt')
+            ->with(['photograph.piece.unit.sculpt', 'photograph.picture'])
             ->whereIn('tier', $tiers)
             ->latest('id')
             ->limit(self::MOST)
@@ -84,6 +85,7 @@ final class ExamplesShown
                 'material' => Terms::material(Material::from($e->material)),
                 'figure' => $e->photograph->figure()->name,
                 'sha256' => $e->sha256,
+                'drawn' => $e->photograph->picture->is_drawn,
             ];
         }
 

@@ -47,7 +47,7 @@ final class OrderForClient
     }
 
     /**
-     * @param  list<array<string, string>>  $kept  details of finished work at its tier
+     * @param  list<array<string, mixed>>  $kept  details of finished work at its tier
      * @return array<string, mixed>
      */
     private function unit(Unit $unit, Order $order, array $kept): array

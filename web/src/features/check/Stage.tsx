@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Flex, Image, Modal, Segmented, Slider } from 'antd';
+import { Button, Flex, Modal, Segmented, Slider } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { drawingQuery, drawnUnitQuery } from '../../api/drawings';
@@ -7,6 +7,7 @@ import { photographsQuery } from '../../api/photographs';
 import type { Check } from '../../api/types';
 import { useKey } from '../../app/keys';
 import { Chip } from '../../ui/Chip';
+import { KeptDetails } from '../../ui/KeptDetails';
 import { Says } from '../../ui/Says';
 import { EYE_CM, keepScreenScale, screenScale } from '../../ui/screen';
 import { ScreenSize } from '../../ui/ScreenSize';
@@ -71,8 +72,9 @@ export function Stage({
                         beside={compared?.picture ?? null}
                         divide={divide / 100}
                         shown={shown}
-                        lit={lit}
-                        pins={pins}
+                        // From where it is judged nothing is drawn over it.
+                        lit={zoom === 'distance' ? [] : lit}
+                        pins={zoom === 'distance' ? [] : pins}
                         press={press}
                         hover={hover}
                     />
@@ -133,18 +135,7 @@ export function Stage({
                 ))}
                 <span className="small soft">The sides, the top and below: look at the model itself.</span>
             </Flex>
-            {pictures.details.length > 0 && (
-                <Flex gap={8} className="mt-8" wrap aria-label="Details of finished work at this tier">
-                    {pictures.details.map((d) => (
-                        <figure key={d.sha256} className={css.detail}>
-                            <Image src={`/api/v1/pictures/${d.sha256}`} alt={`${d.area} of ${d.figure}`} />
-                            <figcaption className="small soft">
-                                {d.area}, {d.figure}
-                            </figcaption>
-                        </figure>
-                    ))}
-                </Flex>
-            )}
+            <KeptDetails details={pictures.details} />
             <Modal
                 open={zoom === 'distance' && scale === null}
                 title="How large is your screen?"

@@ -60,6 +60,7 @@ export function Facts({ order, editable }: { order: Order; editable: boolean }) 
                         accept="image/png,image/jpeg,image/webp"
                         showUploadList={false}
                         disabled={take.isPending}
+                        pastable
                         beforeUpload={(file) => {
                             take.mutate(file);
                             return false;
@@ -81,12 +82,19 @@ export function Facts({ order, editable }: { order: Order; editable: boolean }) 
 function Written({ order }: { order: Order }) {
     const queries = useQueryClient();
     const keep = useMutation({
+        // One after the other, each with the revision that the one before it made: two fields that are left quickly
+        // are no quarrel between two people.
+        scope: { id: `order ${order.id}` },
         mutationFn: (facts: {
             client?: string;
             title?: string;
             brief?: string | null;
             due_on?: string | null;
-        }) => editOrder(order.id, { revision: order.revision, ...facts }),
+        }) =>
+            editOrder(order.id, {
+                revision: queries.getQueryData(orderQuery(order.id).queryKey)?.revision ?? order.revision,
+                ...facts,
+            }),
         // Refused, too: somebody else may have changed it, and both are to be seen.
         onSettled: () =>
             Promise.all([

@@ -5,6 +5,7 @@ import { saysWhy } from '../../api/client';
 import { orderForClientQuery } from '../../api/orders';
 import { AtDistance } from '../../ui/AtDistance';
 import { Drawn } from '../../ui/Drawn';
+import { KeptDetails } from '../../ui/KeptDetails';
 import { Empty, Loading } from '../../ui/states';
 import { day } from '../../ui/when';
 import css from './Orders.module.css';
@@ -68,6 +69,7 @@ export default function ForYouPage() {
                                     <li key={p}>{p}</li>
                                 ))}
                             </ul>
+                            <KeptDetails details={u.examples} secret={secret} />
                             {u.drawn.front !== undefined && (
                                 <AtDistance
                                     address={u.drawn.front}

@@ -4,13 +4,23 @@ import { Divide } from './Divide';
 import { MarkedFigure } from './MarkedFigure';
 import { AtDistance } from '../../ui/AtDistance';
 import { Drawn } from '../../ui/Drawn';
+import { KeptDetails } from '../../ui/KeptDetails';
 import { moneyRange } from '../../ui/money';
 
 /** Lines of what one does not get before the rest is only counted. */
 const NAMED = 4;
 
 /** One figure at every offered tier, a sample card each whose stepped top is its rung: on screen, on A4, and shared. */
-export function Comparison({ sheet, prices }: { sheet: Sheet; prices: boolean }) {
+export function Comparison({
+    sheet,
+    prices,
+    secret,
+}: {
+    sheet: Sheet;
+    prices: boolean;
+    /** Of the link by which it is seen; none: signed in. */
+    secret?: string | undefined;
+}) {
     return (
         <div className={css.sheet}>
             <h2 className={css.title}>
@@ -25,6 +35,7 @@ export function Comparison({ sheet, prices }: { sheet: Sheet; prices: boolean })
                         step={sheet.rungs.length - 1 - i}
                         below={sheet.rungs[i - 1] ?? null}
                         prices={prices}
+                        secret={secret}
                     />
                 ))}
             </div>
@@ -39,12 +50,14 @@ function Card({
     step,
     below,
     prices,
+    secret,
 }: {
     sheet: Sheet;
     rung: ComparedRung;
     step: number;
     below: ComparedRung | null;
     prices: boolean;
+    secret: string | undefined;
 }) {
     return (
         <section className={css.card} aria-label={r.name} style={{ '--step': step }}>
@@ -70,6 +83,7 @@ function Card({
                     />
                 </div>
             )}
+            <KeptDetails details={r.examples} secret={secret} />
             <List title={below ? `All of ${below.name}, and` : 'What you get'} lines={r.adds} />
             {r.loses.length > 0 && <List title="In its place goes" lines={r.loses} quiet />}
             {r.not_here.length > 0 && (

@@ -27,7 +27,7 @@ export default function SharedPage() {
                     Print
                 </Button>
             </Flex>
-            <Comparison sheet={query.data} prices />
+            <Comparison sheet={query.data} prices secret={secret} />
             <p className="small soft">
                 Prices are ranges and not binding until the studio has confirmed an order. The figures are
                 drawn from the studio’s standard in the order’s colours; they are not photographs.
