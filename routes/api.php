@@ -24,6 +24,7 @@ use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SignOffController;
 use App\Http\Controllers\StandardController;
 use App\Http\Controllers\StudioController;
+use App\Http\Controllers\TrayController;
 use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
@@ -189,11 +190,14 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::put('checks/{check}/faults/{fault}', [CheckController::class, 'overrule'])->middleware('can:check.overrule');
+    Route::get('units/{unit}/tray', [TrayController::class, 'show'])->middleware('can:check.read');
     Route::get('checks', [CheckController::class, 'index'])->middleware('can:check.read');
     Route::get('checks/{check}', [CheckController::class, 'show'])->middleware('can:check.read');
     Route::middleware('can:check.answer')->group(function (): void {
         Route::post('pieces/{piece}/check', [CheckController::class, 'open']);
         Route::put('checks/{check}/answers', [CheckController::class, 'answer']);
+        Route::put('units/{unit}/tray', [TrayController::class, 'answer']);
+        Route::post('units/{unit}/tray', [TrayController::class, 'pass']);
         Route::put('checks/{check}/looks', [CheckController::class, 'answerLook']);
         Route::post('checks/{check}/hold', [CheckController::class, 'takeOver']);
         Route::post('checks/{check}/judgement', [CheckController::class, 'judge']);

@@ -28,7 +28,6 @@ use App\Studio\ActivityLog;
 use App\Studio\Checks;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
-use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Words\CheckWords;
 
@@ -69,28 +68,13 @@ final class CheckPiece
             if ($this->checks->isOwnWork($piece, $by)) {
                 throw new OwnWork($piece);
             }
-            $last = $piece
-                ->checks()
-                ->with(['faults', 'answers'])
-                ->whereNotNull('closed_at')
-                ->orderByDesc('round')
-                ->first();
             $row = $this->releases->rowOf($piece->unit) ?? throw new NotReleased($piece->unit);
             $release = $this->releases->read($row);
-            $list = new CheckList(
-                $release->kindOf($piece->number)->plan,
-                $release->faults,
-                $release->acceptance()->views ?? [],
-                $piece->unit->order->reference !== null,
-            );
-            $questions = $list->checkpoints();
-            if ($last !== null && $last->verdict === 'rework') {
-                $questions = $this->checks->touchedBy($questions, $last, $release->request->standard);
-            }
+            $questions = $this->checks->asking($piece, $release);
             $words = new CheckWords($release->request->standard);
             $check = Check::query()->create([
                 'piece_id' => $piece->id,
-                'round' => ($last->round ?? 0) + 1,
+                'round' => 1 + (int) $piece->checks()->max('round'),
                 'standard_version_id' => $piece->unit->order->standard_version_id,
                 'release_id' => $row->id,
                 'opened_by' => $by->id,

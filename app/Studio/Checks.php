@@ -10,7 +10,9 @@ use App\Models\Piece;
 use App\Models\User;
 use App\Repositories\Releases;
 use Ordotype\Core\Bench\OwnWork;
+use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Inspection\Aspect;
+use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\CheckpointKey;
 use Ordotype\Core\Inspection\Look;
@@ -111,13 +113,34 @@ final class Checks
         return null;
     }
 
+    /** @return list<Checkpoint> what a check of it asks now: everything, or after a repair only what that touched */
+    public function asking(Piece $piece, Release $release): array
+    {
+        $list = new CheckList(
+            $release->kindOf($piece->number)->plan,
+            $release->faults,
+            $release->acceptance()->views ?? [],
+            $piece->unit->order->reference !== null,
+        );
+        $last = $piece
+            ->checks()
+            ->with(['faults', 'answers'])
+            ->whereNotNull('closed_at')
+            ->orderByDesc('round')
+            ->first();
+
+        return $last?->verdict === 'rework'
+            ? $this->touchedBy($list->checkpoints(), $last, $release->request->standard)
+            : $list->checkpoints();
+    }
+
     /**
      * What a repair touched.
      *
      * @param  list<Checkpoint>  $checkpoints
      * @return list<Checkpoint>
      */
-    public function touchedBy(array $checkpoints, Check $last, Standard $standard): array
+    private function touchedBy(array $checkpoints, Check $last, Standard $standard): array
     {
         $answered = $last->answers->pluck('question')->all();
         $open = array_filter($this->questions($last), fn (Checkpoint $c) => ! in_array($c->key->id, $answered, true));

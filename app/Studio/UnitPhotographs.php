@@ -21,7 +21,7 @@ final class UnitPhotographs
     {
         $newest = [];
         $measured = Photograph::query()
-            ->with('piece:id,number')
+            ->with(['piece:id,number', 'picture'])
             ->whereIn('piece_id', Piece::query()->where('unit_id', $unit->id)->select('id'))
             ->where('state', 'measured')
             ->orderBy('id')

@@ -46,6 +46,18 @@ export const answer = (check: number, body: Bodies['AnswerQuestionBody']) =>
 export const answerLook = (check: number, body: Bodies['AnswerLookBody']) =>
     given(client.PUT('/checks/{check}/looks', { params: { path: { check } }, body }));
 
+export const trayQuery = (unit: number) =>
+    queryOptions({
+        queryKey: ['tray', unit],
+        queryFn: () => given(client.GET('/units/{unit}/tray', { params: { path: { unit } } })),
+    });
+
+export const answerTray = (unit: number, body: Bodies['AnswerTrayBody']) =>
+    given(client.PUT('/units/{unit}/tray', { params: { path: { unit } }, body }));
+
+export const passTray = (unit: number) =>
+    given(client.POST('/units/{unit}/tray', { params: { path: { unit } } }));
+
 export const takeCheckOver = (check: number) =>
     given(client.POST('/checks/{check}/hold', { params: { path: { check } } }));
 

@@ -7,6 +7,7 @@ import { checksQuery, openCheck, signOffsQuery, signPieces } from '../../api/wor
 import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
+import { LinkButton } from '../../ui/LinkButton';
 import { StageStrip } from '../../ui/marks';
 import { FindAmongMany, Listed } from '../../ui/Listed';
 import { Empty } from '../../ui/states';
@@ -83,6 +84,9 @@ function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
                 </div>
                 {passed.length > 0 && can(person, 'sign') && (
                     <Sign unit={u} pieces={passed.map((p) => p.id)} />
+                )}
+                {waiting.length > 1 && (
+                    <LinkButton to={`/check/tray/${u.id}`}>All {waiting.length} side by side</LinkButton>
                 )}
                 {next && (
                     <Button
