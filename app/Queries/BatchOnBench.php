@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Repositories\Releases;
@@ -11,8 +12,10 @@ use App\Studio\BenchWork;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\WantedStep;
+use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Words\CheckWords;
 use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\OrderWords;
 
@@ -101,12 +104,27 @@ final class BatchOnBench
             'stage' => $piece->stage,
             'wants' => $wants === null ? null : array_map(fn (StepKey $k) => $k->id, $wants),
             'done' => BenchWork::done($piece),
+            'found' => array_values(
+                $this->work
+                    ->sentBack($piece)
+                    ->map(
+                        fn (FaultRow $f) => [
+                            'name' => $release->faults->kinds[$f->fault]->name ?? 'A fault',
+                            'area' => $f->area,
+                            'said' => CheckWords::spread(Spread::from($f->spread), $f->size_mm),
+                            'pin' => $f->pin,
+                            'steps' => $this->work->keysOf($f, $release),
+                        ],
+                    )
+                    ->all(),
+            ),
             'repairs' => array_map(
                 fn (string $key, WantedStep $s) => [
                     'key' => $key,
                     'technique' => $s->technique->name,
                     'area' => $s->area,
                     'minutes' => $s->minutes,
+                    'dry' => $s->technique->dry,
                 ],
                 array_keys($repairs),
                 array_values($repairs),

@@ -85,6 +85,7 @@ final class CheckShown
                 ->values()
                 ->all(),
             'faults' => $check->faults->map(fn (FaultRow $f) => $this->fault($f, $release))->values()->all(),
+            'found_before' => array_map(fn (FaultRow $f) => $this->fault($f, $release), $this->foundBefore($check)),
             'fault_kinds' => array_map(self::kind(...), array_values($release->faults->kinds)),
             'verdict_so_far' => $this->verdict($check, $release),
             'may' => $this->may($check, $user),
@@ -178,6 +179,21 @@ final class CheckShown
             ],
             $steps,
         );
+    }
+
+    /** @return list<FaultRow> what the check before this one sent back */
+    private function foundBefore(Check $check): array
+    {
+        $before = Check::query()
+            ->with('faults')
+            ->where('piece_id', $check->piece_id)
+            ->where('round', '<', $check->round)
+            ->orderByDesc('round')
+            ->first();
+
+        return $before?->verdict === 'rework'
+            ? array_values($before->faults->where('severity', '!=', 'note')->all())
+            : [];
     }
 
     /** @return array{by: string, minutes: int}|null by somebody else, who looked last and for how long they keep it */

@@ -7,6 +7,7 @@ namespace App\Studio;
 use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Repositories\Releases;
+use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Sequencing\Step;
@@ -35,15 +36,30 @@ final class BenchWork
     /** @return array<string, WantedStep> what the last check sent back, in the order in which it is done */
     public function repairs(Piece $piece, Release $release): array
     {
-        $check = $piece->lastClosed;
         $steps = [];
-        foreach ($check?->verdict === 'rework' ? $check->faults->sortBy('id') : [] as $fault) {
+        foreach ($this->sentBack($piece) as $fault) {
             $steps += $this->repairOf($fault, $release);
         }
         $last = array_filter($steps, fn (WantedStep $s) => $s->technique->has(Effect::Protect));
 
         // Varnish goes over everything else, whichever fault called for it.
         return array_diff_key($steps, $last) + $last;
+    }
+
+    /** @return Collection<int, FaultRow> what the last check sent back; what does not count is left as it is */
+    public function sentBack(Piece $piece): Collection
+    {
+        $check = $piece->lastClosed;
+
+        return $check?->verdict === 'rework'
+            ? $check->faults->where('severity', '!=', 'note')->sortBy('id')->values()
+            : new Collection();
+    }
+
+    /** @return list<string> keys of the repair of one fault, in their order */
+    public function keysOf(FaultRow $fault, Release $release): array
+    {
+        return array_keys($this->repairOf($fault, $release));
     }
 
     /** @return list<string> keys of the steps that are marked and stand */

@@ -15,6 +15,7 @@ use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\RepairStep;
 use Ordotype\Core\Inspection\RepairWhy;
 use Ordotype\Core\Inspection\Sighting;
+use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Record\SigningRule;
 use Ordotype\Core\Sculpt\View;
@@ -116,6 +117,16 @@ final readonly class CheckWords
             RepairWhy::Strayed => 'what strayed onto it is tidied',
             RepairWhy::VarnishWasOn => 'the varnish was on already',
         };
+    }
+
+    /** @param  string|null  $mm  as it was measured */
+    public static function spread(Spread $spread, ?string $mm): string
+    {
+        return match ($spread) {
+            Spread::Spot => 'a spot',
+            Spread::Patch => 'a patch',
+            Spread::Whole => 'all of it',
+        }.($mm === null ? '' : ', '.Terms::number((float) $mm).' mm');
     }
 
     public static function verdict(Verdict $v): string

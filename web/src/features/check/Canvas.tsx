@@ -44,6 +44,7 @@ export function Canvas({
     pins,
     press,
     hover,
+    small = false,
 }: {
     areas: Area[];
     view: 'front' | 'back';
@@ -57,13 +58,16 @@ export function Canvas({
     pins: Pin[];
     press: ((at: Pressed) => void) | null;
     hover: (area: string | null) => void;
+    /** A little picture: its marks are larger for it, and it has no rule. */
+    small?: boolean;
 }) {
     const svg = useRef<SVGSVGElement>(null);
     const clip = useId();
     const [from, setFrom] = useState<{ x: number; y: number; area: string | null } | null>(null);
     const [to, setTo] = useState<{ x: number; y: number } | null>(null);
     const [x0, y0, w, h] = shown;
-    const unit = Math.max(w, h) / 100;
+    const unit = (Math.max(w, h) / 100) * (small ? 3 : 1);
+    const rule = small ? 0 : unit * RULE;
     const at = (e: PointerEvent) => {
         const inverse = svg.current?.getScreenCTM()?.inverse();
         return inverse ? new DOMPoint(e.clientX, e.clientY).matrixTransform(inverse) : null;
@@ -77,7 +81,7 @@ export function Canvas({
         <svg
             ref={svg}
             className={css.canvas}
-            viewBox={[x0, y0, w, h + unit * RULE].join(' ')}
+            viewBox={[x0, y0, w, h + rule].join(' ')}
             role="img"
             aria-label={`The ${view} of the model`}
             onPointerDown={(e) => {
@@ -141,7 +145,8 @@ export function Canvas({
                         );
                     }),
                 )}
-            {lit.length < areas.length &&
+            {!small &&
+                lit.length < areas.length &&
                 drawn.map((area) => (
                     <Number key={area.key} area={area} view={view} frame={frame} lit={lit} unit={unit} />
                 ))}
@@ -161,7 +166,7 @@ export function Canvas({
                     </text>
                 </g>
             )}
-            <Rule shown={shown} unit={unit} />
+            {!small && <Rule shown={shown} unit={unit} />}
         </svg>
     );
 }

@@ -5,6 +5,7 @@ import type { AnswerWord, Check, Question } from '../../api/types';
 import { Says } from '../../ui/Says';
 import { FaultForm } from './FaultForm';
 import { FaultNote } from './FaultNote';
+import { FaultPicture } from './FaultPicture';
 import { Held } from './Held';
 import css from './LookCard.module.css';
 import { Reason } from './Reason';
@@ -32,6 +33,14 @@ export function LookCard({
     const { look, lines } = desk;
     if (!look) return null;
     const faults = check.faults.filter((f) => lines.some((q) => q.key === f.question));
+    const before = check.found_before.filter((f) =>
+        lines.some(
+            (q) =>
+                q.faults.includes(f.fault) &&
+                q.key !== 'final_look' &&
+                (f.area === null || q.areas.includes(f.area)),
+        ),
+    );
     return (
         <Flex vertical className={`card ${css.card}`}>
             <Flex justify="space-between" align="flex-end" className={css.head}>
@@ -122,6 +131,32 @@ export function LookCard({
                         give={desk.note}
                         leave={desk.leave}
                     />
+                </div>
+            )}
+            {before.length > 0 && (
+                <div className={css.form}>
+                    <div className="eyebrow">found before, and repaired</div>
+                    {before.map((f, i) => (
+                        <Flex key={f.id} gap={12} align="center">
+                            <FaultPicture
+                                piece={check.piece.id}
+                                figure={check.figure}
+                                frame={[check.unit.frame_mm[0] ?? 60, check.unit.frame_mm[1] ?? 80]}
+                                area={f.area}
+                                pin={f.pin}
+                                mark={String(i + 1)}
+                            />
+                            <div>
+                                <b>{f.name}</b>
+                                <div className="small soft">
+                                    {(
+                                        check.figure.find((a) => a.key === f.area)?.name ?? 'Whole model'
+                                    ).toLowerCase()}
+                                    , {f.severity}. Is it gone, and nothing else harmed?
+                                </div>
+                            </div>
+                        </Flex>
+                    ))}
                 </div>
             )}
             {faults.length > 0 && (
