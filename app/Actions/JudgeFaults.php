@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
+use App\Studio\Checks;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\FaultContrast;
 use Ordotype\Core\Inspection\Judgement;
@@ -34,6 +35,7 @@ final class JudgeFaults
     public function __construct(
         private readonly Releases $releases,
         private readonly BenchWork $work,
+        private readonly Checks $checks,
         private readonly ActivityLog $log,
     ) {
     }
@@ -72,7 +74,13 @@ final class JudgeFaults
             $found['size_mm'],
             FaultContrast::of($kind, $area, $plan->request),
         );
-        $repair = (new Repair($plan))->of($kind, $area, $spread, $this->work->isVarnished($check->piece));
+        $repair = (new Repair($plan))->of(
+            $kind,
+            $area,
+            $spread,
+            $this->work->isVarnished($check->piece),
+            $this->checks->requirement($check, $asked),
+        );
 
         return [
             'severity' => $judged->severity->value ?? 'note',

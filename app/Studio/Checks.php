@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Repositories\Releases;
 use Ordotype\Core\Bench\OwnWork;
 use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Inspection\Aspect;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Checkpoint;
@@ -113,15 +114,34 @@ final class Checks
         return null;
     }
 
-    /** @return list<Checkpoint> what a check of it asks now: everything, or after a repair only what that touched */
-    public function asking(Piece $piece, Release $release): array
+    /** What a checkpoint asks for, worked out anew from the release its check rests on; null: it looks for faults. */
+    public function requirement(Check $check, Checkpoint $asked): ?Requirement
     {
-        $list = new CheckList(
+        $release = $this->releases->ofCheck($check);
+        $list = self::listOf($check->piece, $release);
+        foreach ($list->checkpoints() as $checkpoint) {
+            if ($checkpoint->key->is($asked->key)) {
+                return $checkpoint->asked;
+            }
+        }
+
+        return null;
+    }
+
+    private static function listOf(Piece $piece, Release $release): CheckList
+    {
+        return new CheckList(
             $release->kindOf($piece->number)->plan,
             $release->faults,
             $release->acceptance()->views ?? [],
             $piece->unit->order->reference !== null,
         );
+    }
+
+    /** @return list<Checkpoint> what a check of it asks now: everything, or after a repair only what that touched */
+    public function asking(Piece $piece, Release $release): array
+    {
+        $list = self::listOf($piece, $release);
         $last = $piece
             ->checks()
             ->with(['faults', 'answers'])

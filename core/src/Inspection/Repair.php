@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Ordotype\Core\Inspection;
 
 use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
@@ -15,6 +18,7 @@ use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\FaultKind;
+use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\WellKnown;
 
@@ -33,24 +37,114 @@ final readonly class Repair
 
     /**
      * @param  bool  $varnished  whether varnish is on
+     * @param  Requirement|null  $asked  what was asked where it was found: what is missing is done, and what follows it
      * @return list<RepairStep> in order
      */
-    public function of(FaultKind $fault, ?Area $area, Spread $spread, bool $varnished): array
-    {
-        $there = $this->laysAStain($fault, $area) ? Spread::Whole : $spread;
-        $steps = $this->first($fault, $area, $there);
-        if ($fault->redoLater && $area !== null) {
-            array_push($steps, ...$this->again($area, $steps, $there));
+    public function of(
+        FaultKind $fault,
+        ?Area $area,
+        Spread $spread,
+        bool $varnished,
+        ?Requirement $asked = null,
+    ): array {
+        $missing = $fault->key === FaultTable::MISSING ? $asked : null;
+        $steps = [];
+        foreach ($this->places($fault, $area) as $place) {
+            array_push($steps, ...$this->on($place, $fault, $spread, $missing));
         }
-        $messy = array_filter($steps, fn (RepairStep $s) => $s->technique->mess >= Step::MESSY) !== [];
-        if ($messy && $area !== null) {
-            array_push($steps, ...$this->neighbours($area));
+        if ($fault->where === 'whole' && $fault->redoLater) {
+            array_push($steps, ...$this->anew(self::phaseFrom($steps), $spread));
         }
         if ($varnished && $steps !== []) {
             array_push($steps, ...$this->varnish($steps, $spread));
         }
 
         return $steps;
+    }
+
+    /**
+     * Where it is put right: where it is seen. A fault that comes from a material, and is noted there, lies on what
+     * touches it.
+     *
+     * @return non-empty-list<Area|null>
+     */
+    private function places(FaultKind $fault, ?Area $area): array
+    {
+        if ($fault->where === 'whole' || $area === null) {
+            return [null];
+        }
+        $isSource = $fault->where === 'neighbour' && in_array($area->material, $fault->materials, true);
+        $touching = ! $isSource
+            ? []
+            : array_filter(
+                $this->plan->request->sculpt->areas,
+                fn (Area $a) => $this->plan->request->sculpt->touch($area->key, $a->key) &&
+                    $a->rank !== Rank::Ground,
+            );
+
+        return $touching === [] ? [$area] : array_values($touching);
+    }
+
+    /** @return list<RepairStep> */
+    private function on(?Area $area, FaultKind $fault, Spread $spread, ?Requirement $missing): array
+    {
+        $there = $this->laysAStain($fault, $area) ? Spread::Whole : $spread;
+        $steps = $missing === null
+            ? $this->first($fault, $area, $there)
+            : $this->missing($missing, $area, $there);
+        if ($fault->redoLater && $area !== null) {
+            array_push($steps, ...$this->again($area, $steps, $there));
+        }
+        // What is done to the whole model, varnish above all, soils nothing.
+        $isMessy = fn (RepairStep $s): bool => $s->technique->mess >= Step::MESSY && ! $s->technique->whole;
+        if ($area !== null && array_filter($steps, $isMessy) !== []) {
+            array_push($steps, ...$this->neighbours($area));
+        }
+
+        return $steps;
+    }
+
+    /** @return list<RepairStep> the plan's steps there that give what is asked */
+    private function missing(Requirement $asked, ?Area $area, Spread $spread): array
+    {
+        $gives = fn (Technique $t): bool => match (true) {
+            $asked instanceof EffectRequirement => $asked->deliveredBy($t) !== Extent::None,
+            $asked instanceof TechniqueRequirement => $asked->technique === $t->key,
+            default => false,
+        };
+        $steps = [];
+        foreach ($this->plan->work->steps as $step) {
+            if ($step->area?->key === $area?->key && $gives($step->technique)) {
+                $steps[] = $this->redone($step, $spread, RepairWhy::PutsRight);
+            }
+        }
+
+        return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
+    }
+
+    /** @return list<RepairStep> all the plan does after a phase, on every area, but varnish and the last look */
+    private function anew(Phase $from, Spread $spread): array
+    {
+        $steps = [];
+        foreach ($this->plan->work->steps as $step) {
+            $isPaint = ! in_array($step->phase, [Phase::MattVarnish, Phase::Check], true);
+            if ($step->phase->value > $from->value && $isPaint) {
+                $steps[] = $this->redone($step, $spread, RepairWhy::DoneAgain);
+            }
+        }
+
+        return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
+    }
+
+    /** A step of the plan once more, by brush where it was sprayed; null where a brush does nothing in its place. */
+    private function redone(Step $step, Spread $spread, RepairWhy $why): ?RepairStep
+    {
+        $isSprayed = $step->technique->family === Family::Spray ||
+            in_array($step->technique->key, WellKnown::SPRAYED_UNDERCOATS, true);
+
+        return $isSprayed
+            ? $this->byBrush($step->technique, $step->area, $spread)
+            : new RepairStep($step->technique, $step->area, $step->minutes * $spread->repairFactor(), $why);
     }
 
     /** @return list<RepairStep> */
@@ -119,23 +213,17 @@ final readonly class Repair
             ) {
                 continue;
             }
-            $steps[] = $step->technique->family === Family::Spray
-                ? $this->byBrush($step->technique, $area, $spread)
-                : new RepairStep(
-                    $step->technique,
-                    $step->area,
-                    $step->minutes * $spread->repairFactor(),
-                    RepairWhy::DoneAgain,
-                );
+            $steps[] = $this->redone($step, $spread, RepairWhy::DoneAgain);
         }
 
         return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
     }
 
-    /** What a brush does in the place of a spray: a base coat, or a glaze where colour fades; nothing for the rest. */
-    private function byBrush(Technique $sprayed, Area $area, Spread $spread): ?RepairStep
+    /** What a brush does in the place of a spray: an undercoat, a base coat, or a glaze where colour fades. */
+    private function byBrush(Technique $sprayed, ?Area $area, Spread $spread): ?RepairStep
     {
         $brushed = match (true) {
+            $sprayed->has(Effect::Undercoat) => $this->known(WellKnown::BRUSHED_UNDERCOAT),
             $sprayed->has(Effect::BaseColour) => $this->known(WellKnown::BASE_COAT),
             $sprayed->has(Effect::Blend) => $this->known(WellKnown::GLAZE),
             default => null,

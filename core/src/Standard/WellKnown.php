@@ -27,6 +27,8 @@ final class WellKnown
 
     public const LIGHT_UNDERLAY = 'light_underlay';
 
+    public const BRUSHED_UNDERCOAT = 'prime_brush';
+
     public const MASKING = 'masking';
 
     public const JOIN_PARTS = 'join_parts';
