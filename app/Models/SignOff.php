@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property string $previous
  * @property string $hash
  * @property string $record
+ * @property string|null $secret
  * @property int $user_id
  * @property \Illuminate\Support\Carbon $signed_at
  * @property-read User $user

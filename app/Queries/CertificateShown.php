@@ -4,17 +4,35 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Actions\SignPieces;
+use App\Models\Piece;
 use App\Models\SignOff;
 use App\Models\User;
 use App\Policies\Rights;
+use App\Studio\NamesApart;
 use Ordotype\Core\Format\Json;
 use stdClass;
 
 /** A record of the sign-off chain, in words, with whether it still holds. */
 final class CertificateShown
 {
-    public function __construct(private readonly CertificateWords $words)
+    public function __construct(private readonly CertificateWords $words, private readonly SignPieces $sign)
     {
+    }
+
+    /**
+     * What a record of these pieces would say.
+     *
+     * @param  list<int>  $pieces
+     * @return array<string, mixed>
+     */
+    public function before(array $pieces, User $person): array
+    {
+        $record = Json::decode(Json::encode($this->sign->preview($pieces, $person)));
+        assert($record instanceof stdClass);
+        $unit = Piece::query()->with('unit')->findOrFail($pieces[0])->unit;
+
+        return ['record' => $record, 'words' => $this->words->ofUnit($unit, $record)];
     }
 
     /** @return array<string, mixed> */
@@ -26,7 +44,7 @@ final class CertificateShown
             ->whereHas('pieces', fn ($q) => $q->whereIn('pieces.id', $record->pieces()->pluck('pieces.id')))
             ->orderBy('number')
             ->first();
-        $body = Json::decode($record->record);
+        $body = NamesApart::put(Json::decode($record->record), NamesApart::of($record));
         assert($body instanceof stdClass);
         $signs = $record->kind === 'sign_off';
 
@@ -38,6 +56,7 @@ final class CertificateShown
             'signed_at' => $record->signed_at->toIso8601ZuluString(),
             'record' => $body,
             'words' => $this->words->of($record, $body),
+            'path' => $record->secret === null || ! $signs ? null : "/certificate/$record->secret",
             'withdrawn_by' => $signs ? $withdrawn?->number : null,
             'may_withdraw' => $signs && $withdrawn === null && Rights::has($person, 'sign'),
         ];

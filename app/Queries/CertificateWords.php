@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\SignOff;
+use App\Models\Unit;
 use App\Repositories\Releases;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Words\Terms;
@@ -20,7 +21,12 @@ final class CertificateWords
     /** @return array{asked: list<string>, names: stdClass} what was asked, and names by key of areas and faults */
     public function of(SignOff $record, stdClass $body): array
     {
-        $unit = $record->pieces()->with('unit')->first()?->unit;
+        return $this->ofUnit($record->pieces()->with('unit')->first()?->unit, $body);
+    }
+
+    /** @return array{asked: list<string>, names: stdClass} */
+    public function ofUnit(?Unit $unit, stdClass $body): array
+    {
         $release = $unit === null ? null : $this->releases->find($unit);
         $names = [];
         foreach ($release->faults->kinds ?? [] as $kind) {

@@ -289,6 +289,16 @@ final class InspectionTest extends TestCase
         self::assertSame(3, Chain::broken($changed)?->number);
         $changed[2] = new Link(3, $links[2]->previous, hash('sha256', $record), $record);
         self::assertSame(4, Chain::broken($changed)?->number, 'a new hash breaks the link after it');
+        // A record among its neighbours, as its client is told.
+        self::assertTrue(Chain::fits(array_slice($links, 1, 3)));
+        self::assertTrue(Chain::fits([$links[0], $links[1]]));
+        self::assertTrue(Chain::fits([$links[4]]));
+        self::assertFalse(Chain::fits([$links[1], $changed[2], $links[3]]), 'the next one rests on another text');
+        self::assertFalse(Chain::fits([$links[1], $links[3]]), 'one between them is gone');
+        $text = new Link(3, $links[2]->previous, $links[2]->hash, $record);
+        self::assertFalse(Chain::fits([$links[1], $text, $links[3]]));
+        $first = Chain::link(1, $links[0]->hash, ['number' => 1]);
+        self::assertFalse(Chain::fits([$first]), 'the first follows on nothing');
         $gone = $links;
         unset($gone[1]);
         self::assertSame(2, Chain::broken($gone)?->number);

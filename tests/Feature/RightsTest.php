@@ -147,6 +147,9 @@ final class RightsTest extends StudioTestCase
         'POST checks/{check}/verdict' => 'lead painter odo',
         'GET sign-offs' => 'lead painter odo desk',
         'GET sign-offs/{number}' => 'lead painter odo desk',
+        'POST sign-offs/preview' => 'lead odo',
+        'GET certificates/{secret}' => 'anyone',
+        'GET certificates/{secret}/pictures/{sha}' => 'anyone',
         'POST sign-offs' => 'lead odo',
         'POST sign-offs/{number}/withdrawal' => 'lead odo',
     ];

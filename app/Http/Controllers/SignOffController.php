@@ -11,9 +11,12 @@ use App\Http\Requests\SignOffWanted;
 use App\Http\Requests\SignOffWithdrawn;
 use App\Http\Resources\SignOffBrief;
 use App\Models\SignOff;
+use App\Queries\CertificateForClient;
 use App\Queries\CertificateShown;
 use App\Queries\Keyset;
+use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
 
 /** Sign-offs: made, withdrawn, and shown as certificates. Nothing here is ever changed. */
 final class SignOffController
@@ -48,6 +51,26 @@ final class SignOffController
         $record = $this->sign->sign($given->pieces(), $given->person());
 
         return new JsonResponse($this->shown->of($record, $given->person()), 201);
+    }
+
+    /** What the record would say; nothing is signed. */
+    public function preview(SignOffWanted $given): JsonResponse
+    {
+        return new JsonResponse($this->shown->before($given->pieces(), $given->person()));
+    }
+
+    public function forClient(string $secret, CertificateForClient $shown): JsonResponse
+    {
+        return new JsonResponse($shown->at($secret));
+    }
+
+    public function pictureForClient(
+        string $secret,
+        string $sha,
+        CertificateForClient $shown,
+        Pictures $pictures,
+    ): Response {
+        return $pictures->answered($shown->photograph($secret, $sha)->picture);
     }
 
     public function withdraw(SignOffWithdrawn $given, int $number): JsonResponse

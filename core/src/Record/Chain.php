@@ -56,6 +56,29 @@ final class Chain
             : null;
     }
 
+    /**
+     * Whether records that stand one after another somewhere in the chain are as they were signed and follow on each
+     * other.
+     *
+     * @param  list<Link>  $links  by number
+     */
+    public static function fits(array $links): bool
+    {
+        foreach ($links as $i => $link) {
+            $before = $links[$i - 1] ?? null;
+            $isWhole = hash('sha256', $link->record) === $link->hash &&
+                self::previousIn($link->record) === $link->previous;
+            $follows = $before === null
+                ? $link->number > 1 || $link->previous === self::START
+                : $link->number === $before->number + 1 && $link->previous === $before->hash;
+            if (! $isWhole || ! $follows) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     private static function previousIn(string $record): ?string
     {
         try {

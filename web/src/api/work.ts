@@ -85,6 +85,21 @@ export const certificateQuery = (number: number) =>
         queryFn: () => given(client.GET('/sign-offs/{number}', { params: { path: { number } } })),
     });
 
+export const certificateForClientQuery = (secret: string) =>
+    queryOptions({
+        queryKey: ['certificate', secret],
+        queryFn: () => given(client.GET('/certificates/{secret}', { params: { path: { secret } } })),
+        retry: false,
+    });
+
+/** What a record of these models would say. */
+export const previewQuery = (pieces: number[]) =>
+    queryOptions({
+        queryKey: ['preview', ...pieces],
+        queryFn: () => given(client.POST('/sign-offs/preview', { body: { pieces } })),
+        retry: false,
+    });
+
 export const withdrawSignOff = (number: number, reason: string) =>
     given(client.POST('/sign-offs/{number}/withdrawal', { params: { path: { number } }, body: { reason } }));
 

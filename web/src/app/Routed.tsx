@@ -32,6 +32,7 @@ const PeoplePage = lazy(() => import('../features/settings/PeoplePage'));
 const StudioPage = lazy(() => import('../features/settings/StudioPage'));
 const YouPage = lazy(() => import('../features/settings/YouPage'));
 const JoinPage = lazy(() => import('../features/session/JoinPage'));
+const ClientCertificatePage = lazy(() => import('../features/certificate/ClientCertificatePage'));
 const CertificatePage = lazy(() => import('../features/certificate/CertificatePage'));
 
 function SignedIn() {
@@ -77,6 +78,14 @@ export function Routed() {
                 element={
                     <Suspense fallback={<Loading what="your order" />}>
                         <ForYouPage />
+                    </Suspense>
+                }
+            />
+            <Route
+                path="certificate/:secret"
+                element={
+                    <Suspense fallback={<Loading what="the certificate" />}>
+                        <ClientCertificatePage />
                     </Suspense>
                 }
             />

@@ -7,6 +7,7 @@ import { certificateQuery, withdrawSignOff } from '../../api/work';
 import { useNotices } from '../../app/notices';
 import { Top } from '../../app/Top';
 import { Field } from '../../ui/Field';
+import { LinkButton } from '../../ui/LinkButton';
 import { Says } from '../../ui/Says';
 import { Failed, Loading } from '../../ui/states';
 import css from './Certificate.module.css';
@@ -40,6 +41,7 @@ function Sheet({ data }: { data: Certificate }) {
                         Withdraw …
                     </Button>
                 )}
+                {data.path !== null && <LinkButton to={data.path}>As the client reads it</LinkButton>}
                 <Button type="primary" onClick={() => window.print()}>
                     Print
                 </Button>

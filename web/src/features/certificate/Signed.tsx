@@ -1,15 +1,14 @@
-import { Descriptions } from 'antd';
+import { Descriptions, Flex, Image } from 'antd';
 import type { Certificate, CertificateRecord } from '../../api/types';
 import { plain } from '../standard/words';
 import css from './Certificate.module.css';
 import { moment } from '../../ui/when';
 
 /** What was signed: for whom, by whom, against what, and what the check found. */
-export function Signed({ data }: { data: Certificate }) {
+export function Signed({ data }: { data: Pick<Certificate, 'record' | 'words'> & { signed_at?: string } }) {
     const { record, words } = data;
     const painters = [...new Set(record.pieces.flatMap((p) => p.painters ?? []))];
     const rules = [...new Set(record.pieces.map((p) => p.rule))];
-    const at = moment(data.signed_at);
     return (
         <>
             <h1 className={css.title}>{record.sculpt}</h1>
@@ -40,9 +39,28 @@ export function Signed({ data }: { data: Certificate }) {
                         label: 'Signed by',
                         children: `${record.by.name}, ${rules.join('; ')}`,
                     },
-                    { key: 'on', label: 'On', children: at },
+                    ...(data.signed_at === undefined
+                        ? []
+                        : [{ key: 'on', label: 'On', children: moment(data.signed_at) }]),
                 ]}
             />
+            <Photographs record={record} />
+            {(record.promised ?? []).length > 0 && (
+                <>
+                    <h2>What the tier promises</h2>
+                    <p>{(record.promised ?? []).map((p) => p.replace(/\.$/, '')).join('; ')}.</p>
+                </>
+            )}
+            {(record.agreed ?? []).length > 0 && (
+                <>
+                    <h2>What was agreed beside it</h2>
+                    <ul>
+                        {record.agreed?.map((a, i) => (
+                            <li key={i}>{a.reason}</li>
+                        ))}
+                    </ul>
+                </>
+            )}
             <h2>What it was held against</h2>
             <p>{words.asked.join('; ')}.</p>
             <h2>What the check found</h2>
@@ -52,6 +70,24 @@ export function Signed({ data }: { data: Certificate }) {
                 </p>
             ))}
         </>
+    );
+}
+
+function Photographs({ record }: { record: CertificateRecord }) {
+    const all = record.pieces.flatMap((p) => (p.photographs ?? []).map((f) => ({ ...f, model: p.number })));
+    if (all.length === 0) return null;
+    return (
+        <Flex gap={10} wrap className="my-10">
+            {all.map((p) => (
+                <figure key={`${p.model} ${p.view} ${p.sha256}`} className={css.picture}>
+                    <Image src={`/api/v1/pictures/${p.sha256}`} alt={`Model ${p.model}, the ${p.view}`} />
+                    <figcaption className="small soft">
+                        Model {p.model}, the {p.view}
+                        {p.drawn ? ': drawn, not photographed' : ''}
+                    </figcaption>
+                </figure>
+            ))}
+        </Flex>
     );
 }
 
@@ -70,6 +106,8 @@ function found(piece: CertificateRecord['pieces'][number], names: Record<string,
         `${checks.reduce((n, c) => n + c.answers.length, 0)} questions ` +
             `answered in ${checks.length} ${checks.length === 1 ? 'round' : 'rounds'}`,
         faults.length === 0 ? ', passed first time without a fault' : `; ${faults.join(', ')}`,
-        conceded ? `; accepted as it is: ${conceded.reason ?? ''}` : '',
+        conceded
+            ? `; accepted as it is: ${conceded.reason ?? ''}${conceded.consent ? ` (the client: ${conceded.consent})` : ''}`
+            : '',
     ].join('');
 }

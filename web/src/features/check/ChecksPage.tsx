@@ -1,18 +1,21 @@
-import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Flex } from 'antd';
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Drawer, Flex } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { CheckUnit } from '../../api/types';
-import { checksQuery, openCheck, signOffsQuery, signPieces } from '../../api/work';
+import { saysWhy } from '../../api/client';
+import type { CertificateRecord, CheckUnit } from '../../api/types';
+import { checksQuery, openCheck, previewQuery, signOffsQuery, signPieces } from '../../api/work';
 import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { LinkButton } from '../../ui/LinkButton';
 import { StageStrip } from '../../ui/marks';
 import { FindAmongMany, Listed } from '../../ui/Listed';
-import { Empty } from '../../ui/states';
+import { Says } from '../../ui/Says';
+import { Empty, Loading } from '../../ui/states';
 import { useSettled } from '../../ui/useSettled';
 import { day } from '../../ui/when';
+import { Signed } from '../certificate/Signed';
 import css from './Check.module.css';
 
 export default function ChecksPage() {
@@ -114,39 +117,56 @@ function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
     );
 }
 
+/** All the record will say first; then it is signed, once. */
 function Sign({ unit: u, pieces }: { unit: CheckUnit; pieces: number[] }) {
+    const [asking, setAsking] = useState(false);
+    return (
+        <>
+            <Button type="primary" onClick={() => setAsking(true)}>
+                Sign off {pieces.length} passed
+            </Button>
+            <Drawer
+                open={asking}
+                title={`Sign off ${pieces.length} ${pieces.length === 1 ? 'model' : 'models'} of ${u.sculpt}?`}
+                size={560}
+                onClose={() => setAsking(false)}
+                destroyOnHidden
+            >
+                <SignThis pieces={pieces} leave={() => setAsking(false)} />
+            </Drawer>
+        </>
+    );
+}
+
+function SignThis({ pieces, leave }: { pieces: number[]; leave: () => void }) {
     const queries = useQueryClient();
     const go = useNavigate();
-    const notices = useNotices();
-    const { modal } = App.useApp();
+    const query = useQuery(previewQuery(pieces));
     const sign = useMutation({
         mutationFn: signPieces,
         onSuccess: async (c) => {
             await queries.invalidateQueries();
             await go(`/certificates/${c.number}`);
         },
-        onError: notices.failed,
     });
-    const ask = () =>
-        modal.confirm({
-            title: `Sign off ${pieces.length} ${pieces.length === 1 ? 'model' : 'models'}?`,
-            icon: null,
-            okText: 'Sign off',
-            cancelText: 'Not yet',
-            width: 480,
-            content: (
-                <p>
-                    {u.sculpt}, {u.tier}, standard v{u.standard_version}. The record holds what was asked,
-                    every answer and fault, who painted and who checked. Nobody can change it later; it can
-                    only be withdrawn.
-                </p>
-            ),
-            onOk: () => sign.mutateAsync(pieces).catch(() => undefined),
-        });
+    if (query.isPending) return <Loading what="what the record will say" />;
+    if (query.isError) return <Says kind="bad">{saysWhy(query.error)}</Says>;
     return (
-        <Button type="primary" onClick={() => void ask()}>
-            Sign off {pieces.length} passed
-        </Button>
+        <Flex vertical gap={14}>
+            <p className="soft m-0">
+                This is what the record will say. Nobody can change it later; it can only be withdrawn.
+            </p>
+            <article className="card pad">
+                <Signed data={{ record: query.data.record as CertificateRecord, words: query.data.words }} />
+            </article>
+            {sign.isError && <Says kind="bad">{saysWhy(sign.error)}</Says>}
+            <Flex gap={8} justify="flex-end" className={css.actions}>
+                <Button onClick={leave}>Not yet</Button>
+                <Button type="primary" loading={sign.isPending} onClick={() => sign.mutate(pieces)}>
+                    Sign off
+                </Button>
+            </Flex>
+        </Flex>
     );
 }
 

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Studio;
+
+use App\Exceptions\NothingToSign;
+use App\Models\Answer;
+use App\Models\Check;
+use App\Models\FaultRow;
+use App\Models\Photograph;
+use App\Models\Piece;
+use App\Models\User;
+use App\Repositories\Releases;
+use Illuminate\Support\Collection;
+use Ordotype\Core\Bench\MadeAmendment;
+use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Choice\RequirementState;
+use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Format\RequirementFormat;
+use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Standard\Clause;
+
+/** All that a sign-off says, as ordotype/certificate@2. */
+final class CertificateBody
+{
+    public function __construct(private readonly Releases $releases, private readonly Checks $checks)
+    {
+    }
+
+    /**
+     * @param  Collection<int, Piece>  $pieces  of one unit
+     * @param  array<int, string>  $rules  why this person may sign each, by its id
+     * @return array<string, mixed>
+     */
+    public function of(Collection $pieces, array $rules, User $by, NamesApart $names): array
+    {
+        $unit = $pieces->first()->unit ?? throw new NothingToSign();
+        $release = $this->releases->of($unit);
+        $plan = $release->plan->plain();
+        $tier = $plan->request->tier;
+
+        return [
+            'kind' => 'sign_off',
+            'standard' => [
+                'name' => $plan->request->standard->name,
+                'version' => $release->inputs->standardVersion,
+                'sha256' => $release->inputs->standardSha256,
+            ],
+            'release' => ['number' => $release->number, 'inputs_sha256' => $release->inputs->sha256],
+            'tier' => [
+                'key' => $tier->key,
+                'name' => $tier->name,
+                'intent' => $tier->intent,
+                'distance_cm' => (string) $tier->viewing->distanceCm,
+            ],
+            'order' => [
+                'number' => $unit->order->number,
+                'client' => $names->token($unit->order->client),
+                'title' => $unit->order->title,
+            ],
+            'sculpt' => $plan->request->sculpt->name,
+            'by' => ['id' => $by->id, 'name' => $names->token($by->name)],
+            'promised' => self::promised($release),
+            'agreed' => array_map(
+                fn (MadeAmendment $m) => ['reason' => $m->amendment->reason, 'price' => $m->amendment->price],
+                $release->inputs->amendments,
+            ),
+            'unpainted' => self::unpainted($plan),
+            'requirements' => array_map(
+                fn (RequirementState $s) => self::requirement($s->requirement),
+                $plan->requirements,
+            ),
+            'pieces' => array_values(
+                $pieces->map(fn (Piece $p) => $this->piece($p, $rules[$p->id], $names))->all(),
+            ),
+        ];
+    }
+
+    /** @return list<string> what the tier promises, in the client's words */
+    private static function promised(Release $release): array
+    {
+        $standard = $release->request->standard;
+        $texts = array_map(fn (Clause $c) => $c->clientText, $standard->clausesOf($release->request->tier));
+
+        return array_values(array_unique(array_filter($texts, fn (?string $t) => $t !== null && $t !== '')));
+    }
+
+    /** @return array<string, mixed> */
+    private function piece(Piece $piece, string $rule, NamesApart $names): array
+    {
+        $painters = User::query()->whereIn('id', $this->checks->painters($piece))->orderBy('name')->pluck('name');
+
+        return [
+            'code' => $piece->code,
+            'number' => $piece->number,
+            'rule' => $rule,
+            'painters' => $painters->map(fn ($name) => $names->token((string) $name))->values()->all(),
+            'photographs' => array_values(
+                Photograph::query()
+                    ->with('picture')
+                    ->where('piece_id', $piece->id)
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (Photograph $p) => [
+                        'view' => $p->view,
+                        'sha256' => $p->sha256,
+                        'drawn' => $p->picture->is_drawn,
+                    ])
+                    ->all(),
+            ),
+            'checks' => array_values(
+                $piece->checks->sortBy('round')->map(fn (Check $c) => self::check($c, $names))->all(),
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function requirement(Requirement $r): array
+    {
+        $written = RequirementFormat::write($r);
+        $decimal = fn (int|float|null $n): ?string => $n === null ? null : (string) (float) $n;
+
+        return [
+            'area' => $r->area,
+            'kind' => $written->kind,
+            'subject' => $written->subject,
+            'extent' => $written->extent ?? 'none',
+            'passes' => $written->passes ?? 0,
+            'min' => $decimal($written->limit->min ?? null),
+            'max' => $decimal($written->limit->max ?? null),
+            'clauses' => $written->clauses,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function check(Check $check, NamesApart $names): array
+    {
+        $texts = array_column($check->questions, 'text', 'key');
+
+        return [
+            'round' => $check->round,
+            'verdict' => $check->verdict,
+            'reason' => $check->reason,
+            'consent' => $check->consent === null ? null : $names->token($check->consent),
+            'closed_at' => $check->closed_at?->utc()->format('Y-m-d\TH:i:s.v\Z'),
+            'answers' => array_values(
+                $check->answers
+                    ->map(fn (Answer $a) => [
+                        'question' => $texts[$a->question] ?? $a->question,
+                        'key' => $a->question,
+                        'look' => $a->look,
+                        'answer' => $a->answer,
+                        'note' => $a->note,
+                        'by' => $names->token($a->user->name),
+                    ])
+                    ->all(),
+            ),
+            'faults' => array_values(
+                $check->faults
+                    ->map(fn (FaultRow $f) => [
+                        'fault' => $f->fault,
+                        'area' => $f->area,
+                        'spread' => $f->spread,
+                        'size_mm' => $f->size_mm,
+                        'severity' => $f->severity,
+                        'why' => $f->why,
+                        'overruled' => $f->overruled === null ? null : [
+                            'was' => $f->overruled['was'],
+                            'by' => $names->token($f->overruled['by']),
+                            'reason' => $f->overruled['reason'],
+                        ],
+                    ])
+                    ->all(),
+            ),
+        ];
+    }
+
+    /** @return list<string> keys of areas that are left without a base colour on purpose */
+    private static function unpainted(Plan $plan): array
+    {
+        return array_map(fn (Area $a) => $a->key, $plan->unpainted());
+    }
+}

@@ -1,0 +1,125 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button, Flex, Image } from 'antd';
+import { useParams } from 'react-router';
+import { saysWhy } from '../../api/client';
+import type { components } from '../../api/schema';
+import { certificateForClientQuery } from '../../api/work';
+import { Says } from '../../ui/Says';
+import { Empty, Loading } from '../../ui/states';
+import { day } from '../../ui/when';
+import css from './Certificate.module.css';
+
+type Read = components['schemas']['CertificateForClient'];
+
+/** A signed record as its client reads it by its address: nothing else is behind it. */
+export default function ClientCertificatePage() {
+    const { secret } = useParams();
+    const query = useQuery(certificateForClientQuery(secret ?? ''));
+    if (query.isPending) return <Loading what="the certificate" />;
+    if (query.isError)
+        return (
+            <Empty title="Nothing to see here">
+                <p>{saysWhy(query.error)}</p>
+            </Empty>
+        );
+    const c = query.data;
+    return (
+        <main className="page shared">
+            <article className={`card ${css.sheet}`}>
+                {c.withdrawn_at !== null && (
+                    <Says kind="bad" className="mb-12">
+                        <b>This sign-off was withdrawn</b> on {day(c.withdrawn_at)}. Ask the studio.
+                    </Says>
+                )}
+                <Flex justify="space-between" align="flex-start" gap={12}>
+                    <div>
+                        <div className="eyebrow">
+                            {c.studio}, order {c.order.number}
+                        </div>
+                        <h1 className={css.title}>{c.order.title}</h1>
+                    </div>
+                    <Button className="no-print" onClick={() => window.print()}>
+                        Print, or keep as PDF
+                    </Button>
+                </Flex>
+                <p className={css.lead}>
+                    {c.models.length} × {c.figure}, painted and checked to <b>{c.tier}</b>: {c.intent} Made to
+                    be seen from {c.distance_cm} cm.
+                </p>
+                <Pictures read={c} secret={secret ?? ''} />
+                <h2>What was promised</h2>
+                <ul>
+                    {c.promised.map((p) => (
+                        <li key={p}>{p}</li>
+                    ))}
+                </ul>
+                {(c.agreed.length > 0 || c.unpainted.length > 0) && (
+                    <>
+                        <h2>What was agreed beside it</h2>
+                        <ul>
+                            {c.agreed.map((a) => (
+                                <li key={a}>{a}</li>
+                            ))}
+                            {c.unpainted.length > 0 && <li>Left unpainted: {c.unpainted.join(', ')}</li>}
+                        </ul>
+                    </>
+                )}
+                <h2>What the check found</h2>
+                {c.found.map((f) => (
+                    <p className="my-4" key={f.model}>
+                        <b>
+                            Model {f.model}, {f.code}
+                        </b>
+                        : {foundIn(f)}
+                    </p>
+                ))}
+                <div className={css.chain}>
+                    <div className="eyebrow">
+                        Record {c.number}, signed {day(c.signed_at)}, standard version {c.standard_version}
+                    </div>
+                    {c.holds ? (
+                        <p className="m-0">
+                            The record is as it was signed, and stands unbroken among the records of the
+                            studio.
+                        </p>
+                    ) : (
+                        <Says kind="bad">The record is not as it was signed. Ask the studio.</Says>
+                    )}
+                    <code className={css.hash}>{c.hash}</code>
+                </div>
+            </article>
+        </main>
+    );
+}
+
+function foundIn(f: Read['found'][number]): string {
+    const parts = [];
+    if (f.repaired.length > 0) parts.push(`found and put right: ${f.repaired.join(', ')}`);
+    if (f.accepted.length > 0)
+        parts.push(
+            f.why === null
+                ? `within what the tier allows: ${f.accepted.join(', ')}`
+                : `accepted as it is: ${f.accepted.join(', ')} (${f.why})`,
+        );
+    return parts.length === 0 ? 'passed first time, without a fault.' : `${parts.join('; ')}.`;
+}
+
+function Pictures({ read, secret }: { read: Read; secret: string }) {
+    if (read.pictures.length === 0) return null;
+    return (
+        <Flex gap={10} wrap className="my-10">
+            {read.pictures.map((p) => (
+                <figure key={`${p.model} ${p.view} ${p.sha256}`} className={css.picture}>
+                    <Image
+                        src={`/api/v1/certificates/${secret}/pictures/${p.sha256}`}
+                        alt={`Model ${p.model}, the ${p.view}`}
+                    />
+                    <figcaption className="small soft">
+                        Model {p.model}, the {p.view}
+                        {p.drawn ? ': drawn, not photographed' : ''}
+                    </figcaption>
+                </figure>
+            ))}
+        </Flex>
+    );
+}
