@@ -16,6 +16,7 @@ use App\Models\StepLog;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
+use App\Studio\GateKeeper;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -148,6 +149,7 @@ final class WorkOnPieces
                 $rows[] = $this->row($piece, $step, $one, $skipped);
             }
         }
+        GateKeeper::mayPass($piece, $release, array_column($rows, 'step'));
         $this->varnishLast($piece, $release, [...array_keys($there), ...array_column($rows, 'step')]);
 
         return $rows;

@@ -8,6 +8,7 @@ use App\Exceptions\NothingToSign;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
+use App\Models\GateAnswer;
 use App\Models\Photograph;
 use App\Models\Piece;
 use App\Models\User;
@@ -107,6 +108,20 @@ final class CertificateBody
                         'view' => $p->view,
                         'sha256' => $p->sha256,
                         'drawn' => $p->picture->is_drawn,
+                    ])
+                    ->all(),
+            ),
+            'gates' => array_values(
+                GateAnswer::query()
+                    ->with('user:id,name')
+                    ->where('piece_id', $piece->id)
+                    ->orderBy('id')
+                    ->get()
+                    ->map(fn (GateAnswer $a) => [
+                        'gate' => $a->gate,
+                        'passed' => $a->passed,
+                        'note' => $a->note,
+                        'by' => $names->token($a->user->name),
                     ])
                     ->all(),
             ),

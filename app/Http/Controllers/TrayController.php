@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AnswerGates;
 use App\Actions\CheckTray;
+use App\Http\Requests\GateAnswered;
 use App\Http\Requests\NothingSent;
 use App\Http\Requests\TrayAnswered;
 use App\Models\Unit;
+use App\Queries\GatesShown;
 use App\Queries\TrayShown;
 use Illuminate\Http\JsonResponse;
 
-/** One look over the whole batch. */
+/** One look over the whole batch, and the gates where it is looked at on its way. */
 final class TrayController
 {
     public function __construct(private readonly TrayShown $shown, private readonly CheckTray $tray)
@@ -36,6 +39,19 @@ final class TrayController
         );
 
         return new JsonResponse($this->shown->of($unit->refresh(), $person, $left));
+    }
+
+    public function gates(NothingSent $given, Unit $unit, GatesShown $shown): JsonResponse
+    {
+        return new JsonResponse($shown->of($unit, $given->person()));
+    }
+
+    public function answerGate(GateAnswered $given, Unit $unit, GatesShown $shown, AnswerGates $gates): JsonResponse
+    {
+        $person = $given->person();
+        $gates->answer($unit, $person, $given->gate(), $given->pieces(), $given->passed(), $given->note());
+
+        return new JsonResponse($shown->of($unit->refresh(), $person));
     }
 
     public function pass(NothingSent $given, Unit $unit): JsonResponse

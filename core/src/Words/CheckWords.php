@@ -23,6 +23,7 @@ use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\FaultKind;
+use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Standard;
 
@@ -79,6 +80,35 @@ final readonly class CheckWords
             Aspect::Final => 'The final look',
             // Of a check that was opened before there were looks: one thing at a time.
             null => $view === null ? 'The final look' : 'All of this side',
+        };
+    }
+
+    /** @return list<string> what can still be put right cheaply at a gate */
+    public static function gate(Gate $gate): array
+    {
+        return match ($gate) {
+            Gate::Prepared => [
+                'No mould lines, no gaps, nothing broken or bent',
+                'Parts fit, and those that stay apart are known',
+                'Each is held by a handle',
+            ],
+            Gate::Undercoated => [
+                'Covered all over, thin and even',
+                'No grain, no fluff, the detail is still crisp',
+                'Light and dark lie where the method wants them',
+            ],
+            Gate::TestModel => [
+                'The scheme reads as it was agreed',
+                'Tones and contrast hold from where it is looked at',
+                'The rest can be painted in the time that was planned',
+            ],
+            Gate::BeforeVarnish => [
+                'Nothing is forgotten, nothing bare',
+                'No paint over the borders, no finger marks',
+                'Marks lie flat and straight',
+            ],
+            Gate::Joined => ['The joints are tight and tidied', 'Nothing was scarred by joining'],
+            Gate::Final => [],
         };
     }
 

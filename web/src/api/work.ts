@@ -58,6 +58,16 @@ export const answerTray = (unit: number, body: Bodies['AnswerTrayBody']) =>
 export const passTray = (unit: number) =>
     given(client.POST('/units/{unit}/tray', { params: { path: { unit } } }));
 
+/** `revision` is anew whenever something was marked: then other models stand at the gates. */
+export const gatesQuery = (unit: number, revision: string) =>
+    queryOptions({
+        queryKey: ['gates', unit, revision],
+        queryFn: () => given(client.GET('/units/{unit}/gates', { params: { path: { unit } } })),
+    });
+
+export const answerGate = (unit: number, body: Bodies['AnswerGateBody']) =>
+    given(client.POST('/units/{unit}/gates', { params: { path: { unit } }, body }));
+
 export const takeCheckOver = (check: number) =>
     given(client.POST('/checks/{check}/hold', { params: { path: { check } } }));
 

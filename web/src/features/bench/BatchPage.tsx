@@ -11,6 +11,7 @@ import { Figure } from '../../ui/Figure';
 import { Swatch } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
 import { PassCard } from './PassCard';
+import { Gates } from './Gates';
 import { Repairs } from './Repairs';
 import { type BatchDesk, finished, isDone, useBatch, working } from './useBatch';
 
@@ -43,6 +44,10 @@ function Work({ batch }: { batch: Batch }) {
             <div className="batch">
                 <Flex vertical gap={16}>
                     <Repairs batch={batch} desk={desk} />
+                    <Gates
+                        unit={batch.unit.id}
+                        revision={batch.pieces.map((p) => `${p.stage} ${p.done.length}`).join()}
+                    />
                     {pass && (
                         <PassCard
                             batch={batch}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Ordotype\Core\Standard\Gate;
+
+/** Models that are let past a gate, or kept there. */
+final class GateAnswered extends StudioRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'gate' => ['required', 'in:'.implode(',', array_column(Gate::cases(), 'value'))],
+            'pieces' => ['required', 'array', 'min:1', 'max:500'],
+            'pieces.*' => ['integer'],
+            'passed' => ['required', 'boolean'],
+            'note' => ['nullable', 'string', 'max:1000'],
+        ];
+    }
+
+    public function gate(): Gate
+    {
+        return Gate::from($this->text('gate'));
+    }
+
+    /** @return list<int> ids */
+    public function pieces(): array
+    {
+        return array_map(intval(...), $this->texts('pieces'));
+    }
+
+    public function passed(): bool
+    {
+        return (bool) $this->validated('passed');
+    }
+
+    public function note(): ?string
+    {
+        return $this->textOrNull('note');
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Inspection;
+
+/** Where a piece stands to a gate. */
+enum GateStanding
+{
+    case Before;
+    case At;
+    case Past;
+}

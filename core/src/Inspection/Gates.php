@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Inspection;
+
+use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Standard\Gate;
+use OutOfBoundsException;
+
+/**
+ * Where the gates of a tier stand in an order of work: after the last preparing step, after the undercoat and what
+ * shows light on it, after joining, and before matt varnish. The test model and the final look are no place in it.
+ */
+final readonly class Gates
+{
+    /** Gates that stand after the last step of some phases. */
+    private const AFTER = [
+        'prepared' => [Phase::Prepare],
+        'undercoated' => [Phase::Undercoat, Phase::Value],
+        'joined' => [Phase::Join, Phase::JointTidy],
+    ];
+
+    /** @var array<string, int> by gate: the place of the last step that is done before it */
+    private array $places;
+
+    /**
+     * @param  list<Step>  $steps  in their order
+     * @param  list<Gate>  $wanted  by the tier
+     */
+    public function __construct(array $steps, array $wanted)
+    {
+        $places = [];
+        foreach ($wanted as $gate) {
+            $place = $gate === Gate::BeforeVarnish
+                ? self::before($steps, Phase::MattVarnish)
+                : self::after($steps, self::AFTER[$gate->value] ?? []);
+            if ($place !== null) {
+                $places[$gate->value] = $place;
+            }
+        }
+        asort($places);
+        $this->places = $places;
+    }
+
+    /** @return list<Gate> in the order of work */
+    public function all(): array
+    {
+        return array_map(Gate::from(...), array_keys($this->places));
+    }
+
+    /**
+     * Where a piece stands to a gate.
+     *
+     * @param  list<int>  $needed  places of the steps that the piece gets
+     * @param  list<int>  $done  places of those that are done
+     *
+     * @throws OutOfBoundsException when the work has no such gate
+     */
+    public function standing(Gate $gate, array $needed, array $done): GateStanding
+    {
+        $place = $this->places[$gate->value] ?? throw new OutOfBoundsException("There is no gate $gate->value here.");
+        if (array_filter($done, fn (int $i) => $i > $place) !== []) {
+            return GateStanding::Past;
+        }
+        $open = array_filter(array_diff($needed, $done), fn (int $i) => $i <= $place);
+
+        return $open === [] ? GateStanding::At : GateStanding::Before;
+    }
+
+    /** Whether a step lies beyond a gate. */
+    public function isBeyond(Gate $gate, int $step): bool
+    {
+        return isset($this->places[$gate->value]) && $step > $this->places[$gate->value];
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  list<Phase>  $phases
+     */
+    private static function after(array $steps, array $phases): ?int
+    {
+        $last = null;
+        foreach ($steps as $i => $step) {
+            $last = in_array($step->phase, $phases, true) ? $i : $last;
+        }
+
+        return $last;
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function before(array $steps, Phase $phase): ?int
+    {
+        foreach ($steps as $i => $step) {
+            if ($step->phase === $phase) {
+                return $i > 0 ? $i - 1 : null;
+            }
+        }
+
+        return null;
+    }
+}
