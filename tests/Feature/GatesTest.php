@@ -29,7 +29,7 @@ final class GatesTest extends StudioTestCase
             $who,
             'POST',
             "units/$unit->id/gates",
-            ['gate' => 'prepared'] + $with,
+            $with + ['gate' => 'prepared'],
             $status,
         );
         $say('lead', ['pieces' => [$pieces[0]], 'passed' => false], 422)->assertJsonPath('errors.0.pointer', '/note');
