@@ -192,6 +192,7 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::put('checks/{check}/faults/{fault}', [CheckController::class, 'overrule'])->middleware('can:check.overrule');
+    Route::get('units/{unit}/lot', [TrayController::class, 'lot'])->middleware('can:check.read');
     Route::get('units/{unit}/gates', [TrayController::class, 'gates'])->middleware('can:check.read');
     Route::get('units/{unit}/tray', [TrayController::class, 'show'])->middleware('can:check.read');
     Route::get('checks', [CheckController::class, 'index'])->middleware('can:check.read');
@@ -199,6 +200,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:check.answer')->group(function (): void {
         Route::post('pieces/{piece}/check', [CheckController::class, 'open']);
         Route::put('checks/{check}/answers', [CheckController::class, 'answer']);
+        Route::post('units/{unit}/lot', [TrayController::class, 'draw']);
         Route::post('units/{unit}/gates', [TrayController::class, 'answerGate']);
         Route::put('units/{unit}/tray', [TrayController::class, 'answer']);
         Route::post('units/{unit}/tray', [TrayController::class, 'pass']);

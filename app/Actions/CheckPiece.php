@@ -41,6 +41,7 @@ final class CheckPiece
     public function __construct(
         private readonly Releases $releases,
         private readonly JudgeFaults $faults,
+        private readonly SampleUnit $sample,
         private readonly Checks $checks,
         private readonly ActivityLog $log,
     ) {
@@ -261,6 +262,7 @@ final class CheckPiece
                 'stage' => $verdict === 'rework' ? 'rework' : 'passed',
                 'revision' => $piece->revision + 1,
             ]);
+            $this->sample->settle($piece);
             $this->log->write('check.closed', $check, null, [
                 'piece' => $piece->code,
                 'verdict' => $verdict,

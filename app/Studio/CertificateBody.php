@@ -9,6 +9,7 @@ use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\GateAnswer;
+use App\Models\LotRow;
 use App\Models\Photograph;
 use App\Models\Piece;
 use App\Models\User;
@@ -111,6 +112,7 @@ final class CertificateBody
                     ])
                     ->all(),
             ),
+            'sample' => self::sample($piece),
             'gates' => array_values(
                 GateAnswer::query()
                     ->with('user:id,name')
@@ -128,6 +130,21 @@ final class CertificateBody
             'checks' => array_values(
                 $piece->checks->sortBy('round')->map(fn (Check $c) => self::check($c, $names))->all(),
             ),
+        ];
+    }
+
+    /** @return array<string, mixed>|null the sample by which its unit was judged, drawn or not */
+    private static function sample(Piece $piece): ?array
+    {
+        $lots = LotRow::query()->where('unit_id', $piece->unit_id)->orderByDesc('id')->get();
+        $row = $lots->first(fn (LotRow $l) => in_array($piece->number, $l->pieces, true));
+
+        return $row === null ? null : [
+            'seed' => $row->seed,
+            'drawn' => $row->drawn,
+            'tightened' => $row->is_tightened,
+            'plans' => $row->plans,
+            'verdict' => $row->verdict,
         ];
     }
 

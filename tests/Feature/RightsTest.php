@@ -135,6 +135,8 @@ final class RightsTest extends StudioTestCase
         'GET checks/{check}' => 'lead painter odo desk',
         'POST pieces/{piece}/check' => 'lead painter odo',
         'PUT checks/{check}/answers' => 'lead painter odo',
+        'GET units/{unit}/lot' => 'lead painter odo desk',
+        'POST units/{unit}/lot' => 'lead painter odo',
         'GET units/{unit}/gates' => 'lead painter odo desk',
         'POST units/{unit}/gates' => 'lead painter odo',
         'GET units/{unit}/tray' => 'lead painter odo desk',

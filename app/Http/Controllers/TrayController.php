@@ -6,11 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Actions\AnswerGates;
 use App\Actions\CheckTray;
+use App\Actions\SampleUnit;
 use App\Http\Requests\GateAnswered;
 use App\Http\Requests\NothingSent;
 use App\Http\Requests\TrayAnswered;
 use App\Models\Unit;
 use App\Queries\GatesShown;
+use App\Queries\LotShown;
 use App\Queries\TrayShown;
 use Illuminate\Http\JsonResponse;
 
@@ -52,6 +54,18 @@ final class TrayController
         $gates->answer($unit, $person, $given->gate(), $given->pieces(), $given->passed(), $given->note());
 
         return new JsonResponse($shown->of($unit->refresh(), $person));
+    }
+
+    public function lot(NothingSent $given, Unit $unit, LotShown $shown): JsonResponse
+    {
+        return new JsonResponse($shown->of($unit, $given->person()));
+    }
+
+    public function draw(NothingSent $given, Unit $unit, LotShown $shown, SampleUnit $sample): JsonResponse
+    {
+        $sample->draw($unit, $given->person());
+
+        return new JsonResponse($shown->of($unit, $given->person()), 201);
     }
 
     public function pass(NothingSent $given, Unit $unit): JsonResponse

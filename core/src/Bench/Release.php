@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Bench;
 
+use Ordotype\Core\Amendment\Action;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sequencing\Pass;
 use Ordotype\Core\Sequencing\PrecedenceGraph;
@@ -87,12 +88,30 @@ final readonly class Release
         return $this->plan->kindOf($piece);
     }
 
+    /** A clause as it holds for the unit, after all that was agreed beside it; null: it was left out. */
+    private function amended(AcceptanceClause $clause): ?AcceptanceClause
+    {
+        foreach ($this->inputs->amendments as $made) {
+            $amendment = $made->amendment;
+            if ($amendment->clause !== $clause->id || $made->piece !== null) {
+                continue;
+            }
+            if ($amendment->action === Action::Omit) {
+                return null;
+            }
+            $changed = $amendment->change?->of($clause);
+            $clause = $changed instanceof AcceptanceClause ? $changed : $clause;
+        }
+
+        return $clause;
+    }
+
     /** How pieces of this sculpt are checked; null where the tier does not say. */
     public function acceptance(): ?AcceptanceClause
     {
         foreach ($this->request->standard->clausesOf($this->request->tier) as $clause) {
             if ($clause instanceof AcceptanceClause && in_array($this->request->sculpt->role, $clause->role, true)) {
-                return $clause;
+                return $this->amended($clause);
             }
         }
 

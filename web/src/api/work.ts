@@ -68,6 +68,15 @@ export const gatesQuery = (unit: number, revision: string) =>
 export const answerGate = (unit: number, body: Bodies['AnswerGateBody']) =>
     given(client.POST('/units/{unit}/gates', { params: { path: { unit } }, body }));
 
+export const lotQuery = (unit: number) =>
+    queryOptions({
+        queryKey: ['lot', unit],
+        queryFn: () => given(client.GET('/units/{unit}/lot', { params: { path: { unit } } })),
+    });
+
+export const drawLot = (unit: number) =>
+    given(client.POST('/units/{unit}/lot', { params: { path: { unit } } }));
+
 export const takeCheckOver = (check: number) =>
     given(client.POST('/checks/{check}/hold', { params: { path: { check } } }));
 

@@ -34,7 +34,8 @@ function GateCard({
 }) {
     const queries = useQueryClient();
     const waiting = g.models.filter((m) => m.passed !== true);
-    const [struck, setStruck] = useState<number[]>([]);
+    // One that was refused stays so until somebody has looked at it again.
+    const [struck, setStruck] = useState(waiting.filter((m) => m.passed === false).map((m) => m.id));
     const [note, setNote] = useState('');
     const answer = useMutation({
         mutationFn: (body: components['schemas']['AnswerGateBody']) => answerGate(unit, body),
@@ -98,7 +99,7 @@ function GateCard({
                                 answer.mutate({ gate: g.gate, pieces: struck, passed: false, note })
                             }
                         >
-                            <Flex gap={8} wrap>
+                            <Flex gap={8} align="center">
                                 <Input
                                     aria-label="What keeps them here"
                                     placeholder="what keeps them here"

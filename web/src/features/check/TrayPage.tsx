@@ -12,6 +12,7 @@ import { Drawn } from '../../ui/Drawn';
 import { Says } from '../../ui/Says';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Still } from '../../ui/Still';
+import { Sample } from './Sample';
 import rail from './LookRail.module.css';
 import css from './Tray.module.css';
 
@@ -184,6 +185,7 @@ function Looking({ tray }: { tray: Tray }) {
                     <p className="small soft">
                         Press a model, or its number, to leave it out; open it to note what is wrong with it.
                     </p>
+                    <Sample unit={tray.unit.id} />
                     {tray.left.map((l) => (
                         <Says key={l.number} kind="warn">
                             Model {l.number}: {l.why}
