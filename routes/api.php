@@ -9,6 +9,7 @@ use App\Http\Controllers\CheckController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\DraftController;
 use App\Http\Controllers\DrawingController;
+use App\Http\Controllers\DrillController;
 use App\Http\Controllers\ExampleController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\LimitController;
@@ -29,7 +30,7 @@ use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
-foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'place', 'import', 'photograph', 'example'] as $name) {
+foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'place', 'import', 'photograph', 'example', 'drill'] as $name) {
     Route::pattern($name, '[0-9]{1,18}');
 }
 
@@ -200,6 +201,9 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:check.answer')->group(function (): void {
         Route::post('pieces/{piece}/check', [CheckController::class, 'open']);
         Route::put('checks/{check}/answers', [CheckController::class, 'answer']);
+        Route::get('drill', [DrillController::class, 'show']);
+        Route::post('drill', [DrillController::class, 'begin']);
+        Route::put('drill/{drill}', [DrillController::class, 'call']);
         Route::post('units/{unit}/lot', [TrayController::class, 'draw']);
         Route::post('units/{unit}/gates', [TrayController::class, 'answerGate']);
         Route::put('units/{unit}/tray', [TrayController::class, 'answer']);

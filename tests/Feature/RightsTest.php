@@ -135,6 +135,9 @@ final class RightsTest extends StudioTestCase
         'GET checks/{check}' => 'lead painter odo desk',
         'POST pieces/{piece}/check' => 'lead painter odo',
         'PUT checks/{check}/answers' => 'lead painter odo',
+        'GET drill' => 'lead painter odo',
+        'POST drill' => 'lead painter odo',
+        'PUT drill/{drill}' => 'lead painter odo',
         'GET units/{unit}/lot' => 'lead painter odo desk',
         'POST units/{unit}/lot' => 'lead painter odo',
         'GET units/{unit}/gates' => 'lead painter odo desk',
@@ -199,6 +202,7 @@ final class RightsTest extends StudioTestCase
             'fault' => 999999,
             'photograph' => 999999,
             'example' => 999999,
+            'drill' => 999999,
         ];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);

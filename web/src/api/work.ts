@@ -77,6 +77,14 @@ export const lotQuery = (unit: number) =>
 export const drawLot = (unit: number) =>
     given(client.POST('/units/{unit}/lot', { params: { path: { unit } } }));
 
+export const drillQuery = () =>
+    queryOptions({ queryKey: ['drill'], queryFn: () => given(client.GET('/drill')), staleTime: Infinity });
+
+export const beginDrill = (body: Bodies['BeginDrillBody']) => given(client.POST('/drill', { body }));
+
+export const callDrill = (drill: number, body: Bodies['CallDrillBody']) =>
+    given(client.PUT('/drill/{drill}', { params: { path: { drill } }, body }));
+
 export const takeCheckOver = (check: number) =>
     given(client.POST('/checks/{check}/hold', { params: { path: { check } } }));
 

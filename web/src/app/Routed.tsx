@@ -26,6 +26,7 @@ const MapPage = lazy(() => import('../features/figures/MapPage'));
 const BenchPage = lazy(() => import('../features/bench/BenchPage'));
 const BatchPage = lazy(() => import('../features/bench/BatchPage'));
 const ChecksPage = lazy(() => import('../features/check/ChecksPage'));
+const DrillPage = lazy(() => import('../features/check/DrillPage'));
 const TrayPage = lazy(() => import('../features/check/TrayPage'));
 const CheckPage = lazy(() => import('../features/check/CheckPage'));
 const PeoplePage = lazy(() => import('../features/settings/PeoplePage'));
@@ -129,6 +130,7 @@ export function Routed() {
                 </Route>
                 <Route element={<Needs ability="check.read" />}>
                     <Route path="check" element={<ChecksPage />} />
+                    <Route path="check/drill" element={<DrillPage />} />
                     <Route path="check/tray/:unit" element={<TrayPage />} />
                     <Route path="check/:id" element={<CheckPage />} />
                 </Route>

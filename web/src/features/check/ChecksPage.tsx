@@ -19,6 +19,7 @@ import { Signed } from '../certificate/Signed';
 import css from './Check.module.css';
 
 export default function ChecksPage() {
+    const person = usePerson();
     const [find, setFind] = useState('');
     const wanted = useSettled(find, 200);
     const query = useInfiniteQuery(checksQuery(wanted));
@@ -27,6 +28,8 @@ export default function ChecksPage() {
             <Top>
                 <h1>Check</h1>
                 <span className="soft">what waits to be looked at and signed</span>
+                <span className="room" />
+                {can(person, 'check.answer') && <LinkButton to="/check/drill">Train the eye</LinkButton>}
             </Top>
             <div className={`page ${css.list}`}>
                 <Flex vertical gap={14}>
