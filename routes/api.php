@@ -193,6 +193,7 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::put('checks/{check}/faults/{fault}', [CheckController::class, 'overrule'])->middleware('can:check.overrule');
+    Route::get('faults/pictures', [CheckController::class, 'faultPictures'])->middleware('can:check.read');
     Route::get('units/{unit}/lot', [TrayController::class, 'lot'])->middleware('can:check.read');
     Route::get('units/{unit}/gates', [TrayController::class, 'gates'])->middleware('can:check.read');
     Route::get('units/{unit}/tray', [TrayController::class, 'show'])->middleware('can:check.read');

@@ -36,14 +36,19 @@ final class SignPieces
     ) {
     }
 
-    /** @param  list<int>  $pieces all of one unit */
-    public function sign(array $pieces, User $by): SignOff
+    /**
+     * @param  list<int>  $pieces all of one unit
+     * @param  string|null  $whole  how the unit looks: like one army, like clones, monotonous
+     */
+    public function sign(array $pieces, User $by, ?string $whole = null): SignOff
     {
-        return DB::transaction(function () use ($pieces, $by): SignOff {
+        return DB::transaction(function () use ($pieces, $by, $whole): SignOff {
             [$number, $previous] = $this->head();
             $found = $this->found($pieces);
             $names = new NamesApart();
             $body = $this->body->of($found, $this->rules($found, $by), $by, $names);
+            // The unit as a whole, where it was looked at side by side.
+            $body += $whole === null ? [] : ['whole' => $whole];
 
             return $this->append($number, 'sign_off', $previous, $body, $found, $by, 'signed', $names);
         });

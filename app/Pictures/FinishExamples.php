@@ -93,6 +93,14 @@ final class FinishExamples
         );
     }
 
+    /** The cloak well painted, with a fault as large as it usually is. */
+    public function withFault(string $fault): BoothRequest
+    {
+        $faults = [new PlantedFault($fault, self::AREA)];
+
+        return new BoothRequest($this->sculpt, self::coats('four_lights'), View::Front, self::WIDTH, 1, $faults);
+    }
+
     /** @return list<Coat> */
     private static function coats(string $example): array
     {

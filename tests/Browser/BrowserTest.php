@@ -497,6 +497,22 @@ final class BrowserTest extends BrowserTestCase
         $chrome->signOut();
     }
 
+    public function test_a_batch_is_looked_at_side_by_side_with_one_key_a_look(): void
+    {
+        $chrome = self::$chrome;
+        $chrome->signIn('Runa Wick');
+        $chrome->open('/check');
+        $chrome->press('side by side', true);
+        $chrome->waitFor('Fine on all');
+        self::assertSame([], $this->axe());
+        $keys = $this->answerAll();
+        $chrome->waitFor('Pass 4 of 4');
+        $chrome->page->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+        $chrome->waitFor('4 models have passed');
+        self::assertLessThan(60, $keys + 1, 'the whole batch, without a fault');
+        $chrome->signOut();
+    }
+
     private function cell(string $row, int $column): \Facebook\WebDriver\WebDriverElement
     {
         return self::$chrome->page->findElement(

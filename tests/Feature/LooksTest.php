@@ -9,6 +9,7 @@ use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\Piece;
+use Illuminate\Support\Facades\Queue;
 
 /** A check walked look by look, by one person at a time. */
 final class LooksTest extends StudioTestCase
@@ -119,6 +120,17 @@ final class LooksTest extends StudioTestCase
             'answer' => 'fault',
             'faults' => [['pin' => ['view' => 'inside', 'x' => 9]] + $fault],
         ], 422);
+    }
+
+    public function test_a_fault_can_be_chosen_by_a_drawing_of_it_where_it_can_be_drawn(): void
+    {
+        Queue::fake();
+        $pictures = $this->api('painter', 'GET', 'faults/pictures', null, 200)->json('data');
+        self::assertArrayHasKey('tide_mark', $pictures);
+        self::assertArrayNotHasKey('decal_silvering', $pictures, 'what has no mark of its own is said in words');
+        self::assertArrayNotHasKey('eyes_uneven', $pictures, 'a cloak has no eyes');
+        self::assertSame($pictures, array_unique($pictures));
+        $this->api(null, 'GET', "drawn/{$pictures['tide_mark']}", null, 200)->assertJsonPath('state', 'waiting');
     }
 
     public function test_a_lead_overrules_with_a_reason_and_what_was_worked_out_is_kept(): void

@@ -31,7 +31,11 @@ final class RecordsTest extends StudioTestCase
         $this->api('painter', 'POST', 'sign-offs/preview', ['pieces' => [$piece->id]], 403);
         $offered = Piece::query()->where('stage', 'offered')->firstOrFail();
         $this->api('lead', 'POST', 'sign-offs/preview', ['pieces' => [$offered->id]], 409);
-        $signed = $this->api('lead', 'POST', 'sign-offs', ['pieces' => [$piece->id]], 201)->json('record');
+        $this->api('lead', 'POST', 'sign-offs', ['pieces' => [$piece->id], 'whole' => 'lovely'], 422);
+        $body = ['pieces' => [$piece->id], 'whole' => 'clones'];
+        $signed = $this->api('lead', 'POST', 'sign-offs', $body, 201)->json('record');
+        self::assertSame('clones', $signed['whole']);
+        unset($signed['whole']);
         foreach (['number', 'signed_at', 'format', 'previous'] as $later) {
             unset($signed[$later]);
         }

@@ -135,6 +135,7 @@ final class RightsTest extends StudioTestCase
         'GET checks/{check}' => 'lead painter odo desk',
         'POST pieces/{piece}/check' => 'lead painter odo',
         'PUT checks/{check}/answers' => 'lead painter odo',
+        'GET faults/pictures' => 'lead painter odo desk',
         'GET drill' => 'lead painter odo',
         'POST drill' => 'lead painter odo',
         'PUT drill/{drill}' => 'lead painter odo',

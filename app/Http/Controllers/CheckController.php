@@ -16,6 +16,7 @@ use App\Http\Requests\LookAnswered;
 use App\Http\Requests\NothingSent;
 use App\Models\Check;
 use App\Models\Piece;
+use App\Pictures\FaultExamples;
 use App\Queries\CheckShown;
 use App\Queries\ChecksListed;
 use App\Studio\Checks;
@@ -93,6 +94,12 @@ final class CheckController
         $asked = $checks->question($check, $given->question()) ?? throw new NotAsked($given->question());
 
         return new JsonResponse($this->shown->judged($check, $faults->judge($check, $asked, $given->found(), '')));
+    }
+
+    /** Where drawings of what faults look like are to be had. */
+    public function faultPictures(FaultExamples $examples): JsonResponse
+    {
+        return new JsonResponse(['data' => (object) $examples->addresses()]);
     }
 
     public function overrule(FaultOverruled $given, Check $check, int $fault): JsonResponse

@@ -48,7 +48,7 @@ final class SignOffController
 
     public function store(SignOffWanted $given): JsonResponse
     {
-        $record = $this->sign->sign($given->pieces(), $given->person());
+        $record = $this->sign->sign($given->pieces(), $given->person(), $given->whole());
 
         return new JsonResponse($this->shown->of($record, $given->person()), 201);
     }

@@ -13,7 +13,14 @@ final class SignOffWanted extends StudioRequest
         return [
             'pieces' => ['required', 'array', 'min:1', 'max:500'],
             'pieces.*' => ['integer'],
+            'whole' => ['nullable', 'in:one_army,clones,monotonous'],
         ];
+    }
+
+    /** How the unit looks as a whole, where somebody said so. */
+    public function whole(): ?string
+    {
+        return $this->textOrNull('whole');
     }
 
     /** @return list<int> ids */

@@ -104,7 +104,15 @@ export const takeFaultAway = (check: number, fault: number) =>
 export const closeCheck = (check: number, body: Bodies['CloseCheckBody']) =>
     given(client.POST('/checks/{check}/verdict', { params: { path: { check } }, body }));
 
-export const signPieces = (pieces: number[]) => given(client.POST('/sign-offs', { body: { pieces } }));
+export const signPieces = (body: Bodies['SignPiecesBody']) => given(client.POST('/sign-offs', { body }));
+
+/** Drawings of what faults look like, by the fault. */
+export const faultPicturesQuery = () =>
+    queryOptions({
+        queryKey: ['fault pictures'],
+        queryFn: () => given(client.GET('/faults/pictures')),
+        staleTime: Infinity,
+    });
 
 export const certificateQuery = (number: number) =>
     queryOptions({

@@ -64,6 +64,7 @@ export function Signed({ data }: { data: Pick<Certificate, 'record' | 'words'> &
             <h2>What it was held against</h2>
             <p>{words.asked.join('; ')}.</p>
             <h2>What the check found</h2>
+            {record.whole && <p className="my-4">{WHOLE[record.whole]}</p>}
             {record.pieces.map((p) => (
                 <p className="my-4" key={p.code}>
                     <b>Model {p.number}</b>: {found(p, words.names)}.
@@ -90,6 +91,12 @@ function Photographs({ record }: { record: CertificateRecord }) {
         </Flex>
     );
 }
+
+const WHOLE = {
+    one_army: 'Side by side they are one army, each a little its own.',
+    clones: 'Side by side they are one army, but like clones.',
+    monotonous: 'Side by side they are one army, but monotonous.',
+} as const;
 
 /** The rounds of a piece's checks in one sentence. */
 function found(piece: CertificateRecord['pieces'][number], names: Record<string, string>): string {

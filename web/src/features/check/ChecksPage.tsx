@@ -9,6 +9,8 @@ import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { LinkButton } from '../../ui/LinkButton';
+import { Field } from '../../ui/Field';
+import { Pick } from '../../ui/Pick';
 import { StageStrip } from '../../ui/marks';
 import { FindAmongMany, Listed } from '../../ui/Listed';
 import { Says } from '../../ui/Says';
@@ -141,9 +143,12 @@ function Sign({ unit: u, pieces }: { unit: CheckUnit; pieces: number[] }) {
     );
 }
 
+type Whole = 'one_army' | 'clones' | 'monotonous';
+
 function SignThis({ pieces, leave }: { pieces: number[]; leave: () => void }) {
     const queries = useQueryClient();
     const go = useNavigate();
+    const [whole, setWhole] = useState<Whole>('one_army');
     const query = useQuery(previewQuery(pieces));
     const sign = useMutation({
         mutationFn: signPieces,
@@ -162,10 +167,27 @@ function SignThis({ pieces, leave }: { pieces: number[]; leave: () => void }) {
             <article className="card pad">
                 <Signed data={{ record: query.data.record as CertificateRecord, words: query.data.words }} />
             </article>
+            {pieces.length > 1 && (
+                <Field label="The models side by side">
+                    <Pick<Whole>
+                        value={whole}
+                        onChange={setWhole}
+                        options={[
+                            { value: 'one_army', label: 'one army, each a little its own' },
+                            { value: 'clones', label: 'one army, but like clones' },
+                            { value: 'monotonous', label: 'one army, but monotonous' },
+                        ]}
+                    />
+                </Field>
+            )}
             {sign.isError && <Says kind="bad">{saysWhy(sign.error)}</Says>}
             <Flex gap={8} justify="flex-end" className={css.actions}>
                 <Button onClick={leave}>Not yet</Button>
-                <Button type="primary" loading={sign.isPending} onClick={() => sign.mutate(pieces)}>
+                <Button
+                    type="primary"
+                    loading={sign.isPending}
+                    onClick={() => sign.mutate({ pieces, ...(pieces.length > 1 && { whole }) })}
+                >
                     Sign off
                 </Button>
             </Flex>

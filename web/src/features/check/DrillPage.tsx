@@ -182,8 +182,11 @@ const WORDS = {
     false: 'Called, and it does not count.',
 } as const;
 
-const agreement = (kappa: number | null): string =>
-    kappa === null
+/** Fewer calls than this say nothing of agreement. */
+const ENOUGH = 8;
+
+const agreement = (kappa: number | null, calls = ENOUGH): string =>
+    kappa === null || calls < ENOUGH
         ? 'not enough yet'
         : kappa >= 0.8
           ? 'very good'
@@ -207,9 +210,9 @@ function Results({ results: r }: { results: Drill['results'] }) {
                         rightly left.
                     </p>
                     <p className="m-0">
-                        Agrees with the standard: <b>{agreement(r.with_standard)}</b>
+                        Agrees with the standard: <b>{agreement(r.with_standard, called)}</b>
                         <br />
-                        Agrees with the lead: <b>{agreement(r.with_lead)}</b>
+                        Agrees with the lead: <b>{agreement(r.with_lead, called)}</b>
                     </p>
                     {last?.kappa != null && (
                         <div>

@@ -2,10 +2,12 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Flex, Form, InputNumber } from 'antd';
 import { useState } from 'react';
 import type { Check, Question } from '../../api/types';
-import { judgementQuery } from '../../api/work';
+import { faultPicturesQuery, judgementQuery } from '../../api/work';
+import { Drawn } from '../../ui/Drawn';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import type { Pressed } from './Canvas';
+import css from './Check.module.css';
 import { Counts } from './FaultNote';
 import type { Found } from './useCheck';
 
@@ -53,6 +55,8 @@ export function FaultForm({
         size_mm: kind?.by_size ? mm : null,
         pin,
     };
+    const pictures = useQuery(faultPicturesQuery());
+    const drawn = pictures.data?.data[fault];
     const judged = useQuery({
         ...judgementQuery(check.id, { question: question?.key ?? '', ...found }),
         enabled: question !== undefined && fault !== '',
@@ -69,9 +73,16 @@ export function FaultForm({
                 />
             </Field>
             {kind && (
-                <p className="small soft m-0">
-                    {kind.looks} {kind.how_to_see}
-                </p>
+                <Flex gap={12} align="flex-start">
+                    {drawn !== undefined && (
+                        <div className={css.example}>
+                            <Drawn key={drawn} address={drawn} alt={kind.name} instead={null} />
+                        </div>
+                    )}
+                    <p className="small soft m-0">
+                        {kind.looks} {kind.how_to_see}
+                    </p>
+                </Flex>
             )}
             <div className="two">
                 {!kind?.whole && places.length > 0 && (
