@@ -98,11 +98,11 @@ try {
     $chrome->open('/check');
     $chrome->waitFor('Signed off');
     $chrome->press('Go on with model', true);
-    $chrome->waitFor('So far');
+    $chrome->waitFor('drawn, not photographed');
     $chrome->shot("$folder/check.png");
     $chrome->dark(true);
     $chrome->page->navigate()->refresh();
-    $chrome->waitFor('So far');
+    $chrome->waitFor('drawn, not photographed');
     $chrome->shot("$folder/check-dark.png");
     $chrome->dark(false);
     $chrome->open('/certificates/1');
