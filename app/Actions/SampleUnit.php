@@ -138,7 +138,10 @@ final class SampleUnit
     private function found(LotRow $row): array
     {
         $found = [];
-        $pieces = Piece::query()->where('unit_id', $row->unit_id)->whereIn('number', $row->drawn)->pluck('number', 'id');
+        $pieces = Piece::query()
+            ->where('unit_id', $row->unit_id)
+            ->whereIn('number', $row->drawn)
+            ->pluck('number', 'id');
         $checks = Check::query()
             ->with('faults')
             ->whereIn('piece_id', $pieces->keys())

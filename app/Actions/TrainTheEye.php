@@ -123,7 +123,8 @@ final class TrainTheEye
         $best = $from;
         $most = -1;
         for ($number = $from; $number < $from + ($missed === [] ? 1 : self::CHOICE); $number++) {
-            $weight = array_sum(array_map(fn (DrillPicture $p) => $missed[$p->fault ?? ''] ?? 0, $drill->pictures($number)));
+            $weights = array_map(fn (DrillPicture $p) => $missed[$p->fault ?? ''] ?? 0, $drill->pictures($number));
+            $weight = array_sum($weights);
             [$best, $most] = $weight > $most ? [$number, $weight] : [$best, $most];
         }
 

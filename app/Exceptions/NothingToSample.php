@@ -9,6 +9,10 @@ final class NothingToSample extends Refusal
 {
     public function __construct()
     {
-        parent::__construct('Every model is checked here: the tier draws no sample, or too few wait together.', '', 409);
+        parent::__construct(
+            'Every model is checked here: the tier draws no sample, or too few wait together.',
+            '',
+            409,
+        );
     }
 }

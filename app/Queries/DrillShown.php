@@ -120,7 +120,8 @@ final class DrillShown
                 }
                 $outcome = $picture->answered($run->calls[$place]);
                 $told[$outcome->value]++;
-                $calls[$run->id][] = [$outcome === DrillOutcome::Found || $outcome === DrillOutcome::False, $picture->counts];
+                $called = $outcome === DrillOutcome::Found || $outcome === DrillOutcome::False;
+                $calls[$run->id][] = [$called, $picture->counts];
                 if ($picture->counts) {
                     $kinds[(string) $picture->fault][] = $outcome === DrillOutcome::Missed;
                 }
@@ -168,13 +169,14 @@ final class DrillShown
     private function withLead(Collection $runs, User $user): ?float
     {
         $pairs = [];
+        $lead = User::query()->where('role', Role::Lead->value)->whereKeyNot($user->id)->pluck('id');
         foreach ($runs as $run) {
             $leads = DrillRun::query()
                 ->where('sculpt_id', $run->sculpt_id)
                 ->where('standard_version_id', $run->standard_version_id)
                 ->where('tier', $run->tier)
                 ->where('number', $run->number)
-                ->whereIn('user_id', User::query()->where('role', Role::Lead->value)->whereKeyNot($user->id)->select('id'))
+                ->whereIn('user_id', $lead)
                 ->first();
             foreach ($leads === null ? [] : array_intersect_key($run->calls, $leads->calls) as $place => $mine) {
                 $pairs[] = [$mine !== null, $leads->calls[$place] !== null];

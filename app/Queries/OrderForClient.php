@@ -42,7 +42,9 @@ final class OrderForClient
             'number' => $order->number,
             'title' => $order->title,
             'due' => $order->due_on?->toDateString(),
-            'units' => array_values($order->units->map(fn (Unit $u) => $this->unit($u, $order, $kept[$u->tier] ?? []))->all()),
+            'units' => array_values(
+                $order->units->map(fn (Unit $u) => $this->unit($u, $order, $kept[$u->tier] ?? []))->all(),
+            ),
         ];
     }
 

@@ -6,6 +6,7 @@ namespace App\Studio;
 
 use App\Models\Check;
 use App\Models\FaultRow;
+use App\Models\Photograph;
 use App\Models\Piece;
 use App\Models\User;
 use App\Repositories\Releases;
@@ -203,6 +204,21 @@ final class Checks
         return $check->faults()->whereIn('severity', $counted)->exists();
     }
 
+    /** @return list<View> from which there is a photograph of the piece, drawn pictures apart */
+    private function photographed(Check $check): array
+    {
+        return array_values(
+            Photograph::query()
+                ->where('piece_id', $check->piece_id)
+                ->where('shows', 'painted')
+                ->whereHas('picture', fn ($q) => $q->where('is_drawn', false))
+                ->distinct()
+                ->pluck('view')
+                ->map(fn ($view) => View::from((string) $view))
+                ->all(),
+        );
+    }
+
     public function verdict(Check $check): Verdict
     {
         $faults = [];
@@ -215,6 +231,7 @@ final class Checks
             array_values($check->answers()->pluck('question')->map(fn ($q) => CheckpointKey::kept((string) $q))->all()),
             array_values(array_filter($faults, fn (?Severity $s) => $s !== null)),
             $this->releases->ofCheck($check)->acceptance(),
+            $this->photographed($check),
         );
     }
 }

@@ -25,7 +25,10 @@ use Ordotype\Core\Record\Link;
 use Ordotype\Core\Record\Signing;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Seeing\NoticingSize;
+use Ordotype\Core\Standard\AcceptanceClause;
+use Ordotype\Core\Standard\ClauseChange;
 use Ordotype\Core\Standard\FaultTable;
+use Ordotype\Core\Standard\PhotographsWanted;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Words\CheckWords;
 use PHPUnit\Framework\TestCase;
@@ -221,6 +224,14 @@ final class InspectionTest extends TestCase
         self::assertFalse($of(['a', 'b'], [Severity::Minor], null)->passes, 'no acceptance clause: nothing passes');
         self::assertFalse($of(['a', 'b'], [Severity::Major], $accept)->passes);
         self::assertFalse($of(['a', 'b'], [Severity::Critical], $accept)->passes);
+        // Where the tier wants photographs, each view must have one.
+        $wants = (new ClauseChange(photographs: PhotographsWanted::Required))->of($accept);
+        self::assertInstanceOf(AcceptanceClause::class, $wants);
+        $seen = fn (array $views): Verdict => Verdict::of($questions, array_map(CheckpointKey::kept(...), ['a', 'b']), [], $wants, $views);
+        self::assertSame([false, [View::Front, View::Back]], [$seen([])->passes, $seen([])->unphotographed]);
+        self::assertFalse($seen([View::Front])->passes);
+        self::assertTrue($seen([View::Back, View::Front])->passes);
+        self::assertSame('Still to photograph: the back', CheckWords::verdict($seen([View::Front])));
     }
 
     public function test_nobody_signs_own_work_but_where_there_is_no_one_else(): void

@@ -15,6 +15,7 @@ use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Gate;
+use Ordotype\Core\Standard\PhotographsWanted;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\TechniqueStatus;
 use stdClass;
@@ -68,6 +69,7 @@ final class ClauseChangeFormat
             views: $node->has('views') ? $node->enums('views', View::class) : null,
             gates: $node->has('gates') ? $node->enums('gates', Gate::class) : null,
             consent: $node->has('consent') ? $node->enum('consent', Consent::class) : null,
+            photographs: $node->has('photographs') ? $node->enum('photographs', PhotographsWanted::class) : null,
             sizes: $node->has('size') ? $node->enums('size', Size::class) : null,
             label: $node->has('label') ? $node->string('label') : null,
             clientText: $node->has('client_text') ? $node->string('client_text') : null,
@@ -100,6 +102,7 @@ final class ClauseChangeFormat
                 'views' => self::words($c->views),
                 'gates' => self::words($c->gates),
                 'consent' => $c->consent?->value,
+                'photographs' => $c->photographs?->value,
                 'size' => self::words($c->sizes),
                 'label' => $c->label,
                 'client_text' => $c->clientText,

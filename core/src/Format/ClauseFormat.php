@@ -17,6 +17,7 @@ use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\MinutesClause;
+use Ordotype\Core\Standard\PhotographsWanted;
 use Ordotype\Core\Standard\Place;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\SkillClause;
@@ -184,7 +185,12 @@ final class ClauseFormat
                 'views' => array_map(fn (View $v) => $v->value, $clause->views),
                 'gates' => array_map(fn (Gate $g) => $g->value, $clause->gates),
                 'consent' => $clause->consent->value,
-            ];
+            ] +
+            self::stated([
+                'photographs' => $clause->photographs === PhotographsWanted::WhereThereAre
+                    ? null
+                    : $clause->photographs->value,
+            ]);
     }
 
     /**
@@ -266,6 +272,9 @@ final class ClauseFormat
             $node->enums('gates', Gate::class),
             $node->enum('consent', Consent::class),
             ...$common,
+            photographs: $node->has('photographs')
+                ? $node->enum('photographs', PhotographsWanted::class)
+                : PhotographsWanted::WhereThereAre,
         );
     }
 

@@ -88,13 +88,14 @@ final readonly class Drill
         );
     }
 
-    /** @return array<string, non-empty-list<Area>> by kind of fault that can be drawn: where it can be, from the front */
+    /** @return array<string, non-empty-list<Area>> by the kinds that are drawn: where each can be, from the front */
     private function spots(): array
     {
         $there = new FaultsThere($this->plan, $this->faults);
         $spots = [];
         foreach ($this->plan->request->sculpt->areas as $area) {
-            foreach ($area->view() === View::Front && ($area->outline['front'] ?? []) !== [] ? $there->on($area) : [] as $kind) {
+            $isSeen = $area->view() === View::Front && ($area->outline['front'] ?? []) !== [];
+            foreach ($isSeen ? $there->on($area) : [] as $kind) {
                 if (in_array($kind->key, Faults::DRAWN, true)) {
                     $spots[$kind->key][] = $area;
                 }

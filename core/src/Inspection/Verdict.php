@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\AcceptanceClause;
+use Ordotype\Core\Standard\PhotographsWanted;
 use Ordotype\Core\Standard\Severity;
 
 /**
- * Whether a piece passes: no critical and no major fault, minors within the limit, every mandatory question answered.
+ * Whether a piece passes: no critical and no major fault, minors within the limit, every mandatory question answered,
+ * and photographed where the tier wants that.
  */
 final readonly class Verdict
 {
     /**
      * @param  list<CheckpointKey>  $open  mandatory questions without an answer
      * @param  array<string, int>  $counted  severity word to the number of faults
+     * @param  list<View>  $unphotographed  views that the tier wants photographed, and are not
      */
     private function __construct(
         public bool $passes,
@@ -22,6 +26,7 @@ final readonly class Verdict
         public array $counted,
         public int $minorLimit,
         public int $majorLimit,
+        public array $unphotographed = [],
     ) {
     }
 
@@ -30,9 +35,15 @@ final readonly class Verdict
      * @param  list<CheckpointKey>  $answered  questions that have an answer
      * @param  list<Severity>  $faults  those that count
      * @param  AcceptanceClause|null  $acceptance  of the sculpt's role; none: nothing at all passes
+     * @param  list<View>  $photographed  from which there is a photograph, drawn pictures apart
      */
-    public static function of(array $questions, array $answered, array $faults, ?AcceptanceClause $acceptance): self
-    {
+    public static function of(
+        array $questions,
+        array $answered,
+        array $faults,
+        ?AcceptanceClause $acceptance,
+        array $photographed = [],
+    ): self {
         $done = array_fill_keys(array_map(fn (CheckpointKey $k) => $k->id, $answered), true);
         $open = [];
         foreach ($questions as $question) {
@@ -48,6 +59,9 @@ final readonly class Verdict
         $major = $acceptance->limits['major'] ?? 0;
         $clean = $counted['critical'] === 0 && $counted['major'] <= $major && $counted['minor'] <= $minor;
 
-        return new self($clean && $open === [], $open, $counted, $minor, $major);
+        $wanted = $acceptance?->photographs === PhotographsWanted::Required ? $acceptance->views : [];
+        $missing = array_values(array_filter($wanted, fn (View $v) => ! in_array($v, $photographed, true)));
+
+        return new self($clean && $open === [] && $missing === [], $open, $counted, $minor, $major, $missing);
     }
 }

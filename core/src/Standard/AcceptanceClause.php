@@ -36,6 +36,7 @@ final readonly class AcceptanceClause extends Clause
         ?string $label = null,
         ?string $clientText = null,
         ?Severity $severity = null,
+        public PhotographsWanted $photographs = PhotographsWanted::WhereThereAre,
     ) {
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }

@@ -52,6 +52,7 @@ final readonly class ClauseChange
         public ?string $clientText = null,
         public ?Severity $severity = null,
         public ?Place $place = null,
+        public ?PhotographsWanted $photographs = null,
     ) {
     }
 
@@ -80,6 +81,7 @@ final readonly class ClauseChange
             [ClauseField::Views, $this->views],
             [ClauseField::Gates, $this->gates],
             [ClauseField::Consent, $this->consent],
+            [ClauseField::Photographs, $this->photographs],
             [ClauseField::Size, $this->sizes],
             [ClauseField::Label, $this->label],
             [ClauseField::ClientText, $this->clientText],
@@ -207,6 +209,7 @@ final readonly class ClauseChange
             ClauseField::Views,
             ClauseField::Gates,
             ClauseField::Consent,
+            ClauseField::Photographs,
         );
 
         return new AcceptanceClause(
@@ -220,6 +223,7 @@ final readonly class ClauseChange
             $this->gates ?? $c->gates,
             $this->consent ?? $c->consent,
             ...$this->common($c),
+            photographs: $this->photographs ?? $c->photographs,
         );
     }
 

@@ -28,6 +28,7 @@ enum ClauseField: string
     case Views = 'views';
     case Gates = 'gates';
     case Consent = 'consent';
+    case Photographs = 'photographs';
     case Size = 'size';
     case Label = 'label';
     case ClientText = 'client_text';

@@ -168,7 +168,9 @@ final readonly class CheckWords
                 ': back to the bench',
             $v->counted['minor'] > $v->minorLimit => "{$v->counted['minor']} minor faults where $v->minorLimit ".
                 'pass: back to the bench',
-            $v->open !== [] => self::count(count($v->open), 'question').' still to answer',
+            $v->open !== [] => self::count(count($v->open), 'line').' still to answer',
+            $v->unphotographed !== [] => 'Still to photograph: '.
+                implode(', ', array_map(fn (View $view) => "the $view->value", $v->unphotographed)),
             default => "Passes, {$v->counted['minor']} minor of $v->minorLimit",
         };
     }

@@ -114,7 +114,8 @@ function found(piece: CertificateRecord['pieces'][number], names: Record<string,
             `answered in ${checks.length} ${checks.length === 1 ? 'round' : 'rounds'}`,
         faults.length === 0 ? ', passed first time without a fault' : `; ${faults.join(', ')}`,
         conceded
-            ? `; accepted as it is: ${conceded.reason ?? ''}${conceded.consent ? ` (the client: ${conceded.consent})` : ''}`
+            ? `; accepted as it is: ${conceded.reason ?? ''}` +
+              (conceded.consent ? ` (the client: ${conceded.consent})` : '')
             : '',
     ].join('');
 }

@@ -184,7 +184,8 @@ const answersWhat = (desk: CheckDesk): string => {
     if (desk.line !== null) return 'answers the chosen line alone · Escape for the whole look';
     const open = desk.lines.filter((q) => !desk.answered.has(q.key)).length;
     if (open === 0) return 'all lines are answered · a number chooses one line';
-    return `answers ${open === desk.lines.length ? 'all lines' : `the ${open} open lines`}, a noted fault stays · a number chooses one line`;
+    const which = open === desk.lines.length ? 'all lines' : `the ${open} open lines`;
+    return `answers ${which}, a noted fault stays · a number chooses one line`;
 };
 
 /** How many areas of a line are named. */
@@ -207,11 +208,12 @@ function Line({
     const faulty = check.faults.filter((f) => f.question === q.key).map((f) => f.area);
     const areas = check.figure.filter((a) => q.areas.includes(a.key));
     const isAll = areas.length === check.figure.length;
+    const isTouched = touched !== null && q.areas.includes(touched);
     const chips = isAll ? [] : areas.slice(0, isChosen ? areas.length : NAMED);
     return (
         <div
             role="listitem"
-            className={`${css.line} ${isChosen ? css.chosen : ''} ${touched !== null && q.areas.includes(touched) ? css.touched : ''}`}
+            className={`${css.line} ${isChosen ? css.chosen : ''} ${isTouched ? css.touched : ''}`}
         >
             <button
                 type="button"

@@ -23,12 +23,13 @@ export function LookRail({ check, desk, letters }: { check: Check; desk: CheckDe
                             if ((l.view ?? '') !== side) return null;
                             const faults = faultsOf(check, l.key);
                             const open = desk.isOpen(l.key);
+                            const here = place === desk.at ? css.here : '';
                             const state = faults > 0 ? `${faults} found` : open ? 'open' : 'done';
                             return (
                                 <button
                                     key={l.key}
                                     type="button"
-                                    className={`${css.look} ${place === desk.at ? css.here : ''} ${open ? '' : css.done}`}
+                                    className={`${css.look} ${here} ${open ? '' : css.done}`}
                                     aria-current={place === desk.at ? 'step' : undefined}
                                     aria-label={`${SIDES[side] ?? 'Whole model'}, ${l.name}: ${state}`}
                                     onClick={() => desk.to(place)}

@@ -110,7 +110,18 @@ export function Acceptance({
                 ],
                 (v) => set({ consent: v }),
             )}{' '}
-            ones.
+            ones; photographs are{' '}
+            {choice(
+                'photographs',
+                clause.photographs ?? 'where_there_are',
+                [
+                    ['where_there_are', 'looked at where there are any'],
+                    ['required', 'required of each view'],
+                    ['none', 'not wanted'],
+                ],
+                (v) => set({ photographs: v }),
+            )}
+            .
         </>
     );
 }
