@@ -43,6 +43,8 @@ Route::get('drawn/{sha}/{secret}/picture', [DrawingController::class, 'picture']
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::get('for-you/{secret}', [ComparisonController::class, 'sharedOrder'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 
+Route::get('concessions/{secret}', [ComparisonController::class, 'concession'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
+Route::post('concessions/{secret}', [ComparisonController::class, 'concede'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::get('certificates/{secret}', [SignOffController::class, 'forClient'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::get('certificates/{secret}/pictures/{sha}', [SignOffController::class, 'pictureForClient'])->where(['secret' => '[0-9a-f]{32}', 'sha' => '[0-9a-f]{64}'])->middleware('throttle:shared');
 Route::get('shared/{secret}/pictures/{sha}', [ComparisonController::class, 'sharedPicture'])->where(['secret' => '[0-9a-f]{32}', 'sha' => '[0-9a-f]{64}'])->middleware('throttle:shared');
@@ -221,6 +223,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('sign-offs/{number}', [SignOffController::class, 'show']);
     });
     Route::middleware('can:sign')->group(function (): void {
+        Route::post('checks/{check}/concession', [CheckController::class, 'askTheClient']);
         Route::post('sign-offs/preview', [SignOffController::class, 'preview']);
         Route::post('sign-offs', [SignOffController::class, 'store']);
         Route::post('sign-offs/{number}/withdrawal', [SignOffController::class, 'withdraw']);

@@ -233,6 +233,7 @@ final class CheckPiece
             $check = $this->locked($check, $by);
             $piece = $check->piece;
             $state = $this->checks->verdict($check);
+            $consent ??= self::saidByLink($check);
             if ($verdict === 'passed' && ! $state->passes) {
                 throw new DoesNotPass($state);
             }
@@ -271,6 +272,14 @@ final class CheckPiece
 
             return $check;
         });
+    }
+
+    /** What the client said by a link to just these faults, where they agreed. */
+    private static function saidByLink(Check $check): ?string
+    {
+        $said = AskTheClient::said($check);
+
+        return $said === null || ! $said['agrees'] ? null : "{$said['name']}, by the link, {$said['at']}";
     }
 
     private function mayAccept(Check $check, User $by, ?string $reason, ?string $consent): void

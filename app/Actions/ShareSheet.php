@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\Check;
 use App\Models\Order;
 use App\Models\ShareLink;
 use App\Models\User;
@@ -39,6 +40,15 @@ final class ShareSheet
     public function ofOrder(Order $order, int $days, User $by): array
     {
         return $this->made('order', ['order' => $order->id], $days, $by);
+    }
+
+    /**
+     * @param  list<int>  $faults  ids of those that the client is asked about
+     * @return string the secret of a link by which they are asked
+     */
+    public function ofCheck(Check $check, array $faults, int $days, User $by): string
+    {
+        return $this->made('concession', ['check' => $check->id, 'faults' => $faults], $days, $by)[1];
     }
 
     /**

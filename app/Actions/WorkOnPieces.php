@@ -11,6 +11,7 @@ use App\Exceptions\NotOnTheBench;
 use App\Exceptions\PieceHasNoSuchStep;
 use App\Exceptions\RepairComesFirst;
 use App\Exceptions\StepsOpen;
+use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\StepLog;
 use App\Repositories\Releases;
@@ -57,11 +58,12 @@ final class WorkOnPieces
                 throw new NoSuchPieces();
             }
             $rows = [];
+            $said = GateKeeper::said($found->pluck('id')->all());
             $steps = array_values(array_unique($steps));
             foreach ($found->groupBy('unit_id') as $alike) {
                 $release = $this->releases->of($alike[0]->unit);
                 foreach ($alike as $piece) {
-                    $rows = [...$rows, ...$this->newRows($piece, $release, $steps, $skipped)];
+                    $rows = [...$rows, ...$this->newRows($piece, $release, $steps, $skipped, $said[$piece->id] ?? [])];
                 }
             }
             $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
@@ -129,10 +131,16 @@ final class WorkOnPieces
 
     /**
      * @param  list<string>  $steps
+     * @param  array<string, GateAnswer>  $said  of it at its gates
      * @return list<array<string, mixed>> of the log, for steps that are not marked yet
      */
-    private function newRows(Piece $piece, Release $release, array $steps, ?string $skipped): array
-    {
+    private function newRows(
+        Piece $piece,
+        Release $release,
+        array $steps,
+        ?string $skipped,
+        array $said,
+    ): array {
         if (! Stage::from($piece->stage)->isAtWork()) {
             throw new NotOnTheBench($piece);
         }
@@ -149,7 +157,7 @@ final class WorkOnPieces
                 $rows[] = $this->row($piece, $step, $one, $skipped);
             }
         }
-        GateKeeper::mayPass($piece, $release, array_column($rows, 'step'));
+        GateKeeper::mayPass($piece, $release, $said, array_column($rows, 'step'));
         $this->varnishLast($piece, $release, [...array_keys($there), ...array_column($rows, 'step')]);
 
         return $rows;

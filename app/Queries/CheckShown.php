@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Actions\AskTheClient;
 use App\Actions\JudgeFaults;
 use App\Models\Answer;
 use App\Models\Check;
@@ -65,6 +66,7 @@ final class CheckShown
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
             'held' => $this->held($check, $user),
+            'client_said' => AskTheClient::said($check),
             'looks' => self::looks($questions),
             'questions' => array_map(
                 fn (array $q, Checkpoint $c) => $q + ['aspect' => null, 'look' => Checks::look($c)],

@@ -52,11 +52,12 @@ final class GateKeeper
     /**
      * A piece does not go on past a gate that refused it.
      *
+     * @param  array<string, GateAnswer>  $said  of it, by gate
      * @param  list<string>  $steps  keys that are to be marked
      */
-    public static function mayPass(Piece $piece, Release $release, array $steps): void
+    public static function mayPass(Piece $piece, Release $release, array $said, array $steps): void
     {
-        $refused = array_filter(self::said([$piece->id])[$piece->id] ?? [], fn (GateAnswer $a) => ! $a->passed);
+        $refused = array_filter($said, fn (GateAnswer $a) => ! $a->passed);
         if ($refused === []) {
             return;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AskTheClient;
 use App\Actions\CheckPiece;
 use App\Actions\JudgeFaults;
 use App\Exceptions\NotAsked;
@@ -100,6 +101,12 @@ final class CheckController
     public function faultPictures(FaultExamples $examples): JsonResponse
     {
         return new JsonResponse(['data' => (object) $examples->addresses()]);
+    }
+
+    /** A link by which the client is asked whether it may leave as it is. */
+    public function askTheClient(NothingSent $given, Check $check, AskTheClient $ask): JsonResponse
+    {
+        return new JsonResponse(['path' => '/agree/'.$ask->ask($check, $given->person())], 201);
     }
 
     public function overrule(FaultOverruled $given, Check $check, int $fault): JsonResponse

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\AskTheClient;
 use App\Actions\ShareSheet;
 use App\Exceptions\LinkShowsNothing;
+use App\Http\Requests\ConcessionAnswered;
 use App\Http\Requests\FigureOnSheet;
 use App\Http\Requests\NewOrderLink;
 use App\Http\Requests\NewShare;
@@ -14,6 +16,7 @@ use App\Models\Example;
 use App\Models\Order;
 use App\Models\Picture;
 use App\Models\ShareLink;
+use App\Queries\ConcessionShown;
 use App\Queries\OrderForClient;
 use App\Queries\SheetShown;
 use App\Repositories\Standards;
@@ -99,6 +102,23 @@ final class ComparisonController
     public function sharedOrder(string $secret, OrderForClient $shown): JsonResponse
     {
         return new JsonResponse($shown->shared(self::holding($secret, 'order')));
+    }
+
+    public function concession(string $secret, ConcessionShown $shown): JsonResponse
+    {
+        return new JsonResponse($shown->of(self::holding($secret, 'concession')));
+    }
+
+    public function concede(
+        ConcessionAnswered $given,
+        string $secret,
+        ConcessionShown $shown,
+        AskTheClient $ask,
+    ): JsonResponse {
+        $link = self::holding($secret, 'concession');
+        $ask->answer($link, $given->name(), $given->agrees());
+
+        return new JsonResponse($shown->of($link->refresh()));
     }
 
     /** A kept detail of finished work, for whoever holds a link that shows any. */

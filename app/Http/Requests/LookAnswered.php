@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 /** One answer to all of a look that is still open. */
-final class LookAnswered extends StudioRequest
+class LookAnswered extends StudioRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array

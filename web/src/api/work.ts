@@ -85,6 +85,19 @@ export const beginDrill = (body: Bodies['BeginDrillBody']) => given(client.POST(
 export const callDrill = (drill: number, body: Bodies['CallDrillBody']) =>
     given(client.PUT('/drill/{drill}', { params: { path: { drill } }, body }));
 
+export const askTheClient = (check: number) =>
+    given(client.POST('/checks/{check}/concession', { params: { path: { check } } }));
+
+export const concessionQuery = (secret: string) =>
+    queryOptions({
+        queryKey: ['concession', secret],
+        queryFn: () => given(client.GET('/concessions/{secret}', { params: { path: { secret } } })),
+        retry: false,
+    });
+
+export const concede = (secret: string, body: Bodies['ConcedeBody']) =>
+    given(client.POST('/concessions/{secret}', { params: { path: { secret } }, body }));
+
 export const takeCheckOver = (check: number) =>
     given(client.POST('/checks/{check}/hold', { params: { path: { check } } }));
 

@@ -26,6 +26,7 @@ const MapPage = lazy(() => import('../features/figures/MapPage'));
 const BenchPage = lazy(() => import('../features/bench/BenchPage'));
 const BatchPage = lazy(() => import('../features/bench/BatchPage'));
 const ChecksPage = lazy(() => import('../features/check/ChecksPage'));
+const AgreePage = lazy(() => import('../features/check/AgreePage'));
 const DrillPage = lazy(() => import('../features/check/DrillPage'));
 const TrayPage = lazy(() => import('../features/check/TrayPage'));
 const CheckPage = lazy(() => import('../features/check/CheckPage'));
@@ -79,6 +80,14 @@ export function Routed() {
                 element={
                     <Suspense fallback={<Loading what="your order" />}>
                         <ForYouPage />
+                    </Suspense>
+                }
+            />
+            <Route
+                path="agree/:secret"
+                element={
+                    <Suspense fallback={<Loading what="the question" />}>
+                        <AgreePage />
                     </Suspense>
                 }
             />

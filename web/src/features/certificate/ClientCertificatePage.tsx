@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Flex, Image } from 'antd';
+import { Button, Flex } from 'antd';
 import { useParams } from 'react-router';
 import { saysWhy } from '../../api/client';
 import type { components } from '../../api/schema';
@@ -8,6 +8,7 @@ import { Says } from '../../ui/Says';
 import { Empty, Loading } from '../../ui/states';
 import { day } from '../../ui/when';
 import css from './Certificate.module.css';
+import { Pictured } from './Pictured';
 
 type Read = components['schemas']['CertificateForClient'];
 
@@ -46,7 +47,7 @@ export default function ClientCertificatePage() {
                     {c.models.length} × {c.figure}, painted and checked to <b>{c.tier}</b>: {c.intent} Made to
                     be seen from {c.distance_cm} cm.
                 </p>
-                <Pictures read={c} secret={secret ?? ''} />
+                <Pictured pictures={c.pictures} from={`/api/v1/certificates/${secret ?? ''}/pictures`} />
                 <h2>What was promised</h2>
                 <ul>
                     {c.promised.map((p) => (
@@ -102,24 +103,4 @@ function foundIn(f: Read['found'][number]): string {
                 : `accepted as it is: ${f.accepted.join(', ')} (${f.why})`,
         );
     return parts.length === 0 ? 'passed first time, without a fault.' : `${parts.join('; ')}.`;
-}
-
-function Pictures({ read, secret }: { read: Read; secret: string }) {
-    if (read.pictures.length === 0) return null;
-    return (
-        <Flex gap={10} wrap className="my-10">
-            {read.pictures.map((p) => (
-                <figure key={`${p.model} ${p.view} ${p.sha256}`} className={css.picture}>
-                    <Image
-                        src={`/api/v1/certificates/${secret}/pictures/${p.sha256}`}
-                        alt={`Model ${p.model}, the ${p.view}`}
-                    />
-                    <figcaption className="small soft">
-                        Model {p.model}, the {p.view}
-                        {p.drawn ? ': drawn, not photographed' : ''}
-                    </figcaption>
-                </figure>
-            ))}
-        </Flex>
-    );
 }

@@ -1,7 +1,8 @@
-import { Descriptions, Flex, Image } from 'antd';
+import { Descriptions } from 'antd';
 import type { Certificate, CertificateRecord } from '../../api/types';
 import { plain } from '../standard/words';
 import css from './Certificate.module.css';
+import { Pictured } from './Pictured';
 import { moment } from '../../ui/when';
 
 /** What was signed: for whom, by whom, against what, and what the check found. */
@@ -44,7 +45,12 @@ export function Signed({ data }: { data: Pick<Certificate, 'record' | 'words'> &
                         : [{ key: 'on', label: 'On', children: moment(data.signed_at) }]),
                 ]}
             />
-            <Photographs record={record} />
+            <Pictured
+                from="/api/v1/pictures"
+                pictures={record.pieces.flatMap((p) =>
+                    (p.photographs ?? []).map((f) => ({ ...f, model: p.number })),
+                )}
+            />
             {(record.promised ?? []).length > 0 && (
                 <>
                     <h2>What the tier promises</h2>
@@ -71,24 +77,6 @@ export function Signed({ data }: { data: Pick<Certificate, 'record' | 'words'> &
                 </p>
             ))}
         </>
-    );
-}
-
-function Photographs({ record }: { record: CertificateRecord }) {
-    const all = record.pieces.flatMap((p) => (p.photographs ?? []).map((f) => ({ ...f, model: p.number })));
-    if (all.length === 0) return null;
-    return (
-        <Flex gap={10} wrap className="my-10">
-            {all.map((p) => (
-                <figure key={`${p.model} ${p.view} ${p.sha256}`} className={css.picture}>
-                    <Image src={`/api/v1/pictures/${p.sha256}`} alt={`Model ${p.model}, the ${p.view}`} />
-                    <figcaption className="small soft">
-                        Model {p.model}, the {p.view}
-                        {p.drawn ? ': drawn, not photographed' : ''}
-                    </figcaption>
-                </figure>
-            ))}
-        </Flex>
     );
 }
 

@@ -1,9 +1,13 @@
-import { Button, Flex, Form, Input } from 'antd';
+import { useMutation } from '@tanstack/react-query';
+import { Button, Flex, Form, Input, Typography } from 'antd';
 import { useState } from 'react';
+import { saysWhy } from '../../api/client';
 import type { Check } from '../../api/types';
+import { askTheClient } from '../../api/work';
 import { Field } from '../../ui/Field';
 import { minutes } from '../../ui/marks';
 import { Says } from '../../ui/Says';
+import { day } from '../../ui/when';
 import css from './Check.module.css';
 import type { CheckDesk } from './useCheck';
 
@@ -68,20 +72,32 @@ function Accepting({ check, desk }: { check: Check; desk: CheckDesk }) {
     const [reason, setReason] = useState('');
     const [consent, setConsent] = useState('');
     const wants = check.verdict_so_far.wants_consent;
-    const ready = reason.trim() !== '' && (!wants || consent.trim() !== '');
+    const said = check.client_said;
+    const ready = reason.trim() !== '' && (!wants || said?.agrees === true || consent.trim() !== '');
     return (
         <Form
             layout="vertical"
             className="stack"
             onFinish={() =>
-                ready && desk.close.mutate({ verdict: 'accepted', reason, consent: wants ? consent : null })
+                ready &&
+                desk.close.mutate({
+                    verdict: 'accepted',
+                    reason,
+                    consent: wants && consent.trim() !== '' ? consent : null,
+                })
             }
         >
             <Field label="Why is it accepted as it is?">
                 <Input autoFocus value={reason} onChange={(e) => setReason(e.target.value)} />
             </Field>
-            {wants && (
-                <Field label="The client agreed: who, when, how">
+            {wants && said && (
+                <Says kind={said.agrees ? 'good' : 'bad'}>
+                    {said.name} {said.agrees ? 'agreed' : 'did not agree'} by the link, {day(said.at)}.
+                </Says>
+            )}
+            {wants && !said && <AskByLink check={check.id} />}
+            {wants && !said?.agrees && (
+                <Field label="Or noted by hand: who agreed, when, how">
                     <Input value={consent} onChange={(e) => setConsent(e.target.value)} />
                 </Field>
             )}
@@ -92,5 +108,26 @@ function Accepting({ check, desk }: { check: Check; desk: CheckDesk }) {
                 <Button onClick={desk.leave}>Leave it</Button>
             </Flex>
         </Form>
+    );
+}
+
+/** A link by which the client is asked about just these faults; what they say is seen here. */
+function AskByLink({ check }: { check: number }) {
+    const ask = useMutation({ mutationFn: () => askTheClient(check) });
+    return (
+        <div>
+            <Button loading={ask.isPending} onClick={() => ask.mutate()}>
+                Ask the client by a link
+            </Button>
+            {ask.isError && <Says kind="bad">{saysWhy(ask.error)}</Says>}
+            {ask.data && (
+                <Says kind="good" className="mt-8">
+                    Send it now, it is not shown again:{' '}
+                    <Typography.Text strong copyable>
+                        {window.location.origin + ask.data.path}
+                    </Typography.Text>
+                </Says>
+            )}
+        </div>
     );
 }

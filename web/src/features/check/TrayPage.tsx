@@ -123,20 +123,28 @@ function Looking({ tray }: { tray: Tray }) {
             </Top>
             <nav className={rail.rail} aria-label="Looks">
                 <div className={rail.looks}>
-                    {tray.looks.map((l, place) => (
-                        <button
-                            key={l.key}
-                            type="button"
-                            className={`${rail.look} ${place === at ? rail.here : ''} ${open(l.key) ? '' : rail.done}`}
-                            aria-current={place === at ? 'step' : undefined}
-                            aria-label={`${l.name}: ${open(l.key) ? 'open' : 'done'}`}
-                            onClick={() => to(place)}
-                        >
-                            {!open(l.key) && <span className={rail.tick}>✓</span>}
-                            {l.view === null ? '' : `${SIDES[l.view] ?? ''}: `}
-                            {l.name}
-                        </button>
-                    ))}
+                    {tray.looks.map((l, place) => {
+                        const side = SIDES[l.view ?? ''];
+                        const name = side === undefined ? l.name : `${side}: ${l.name}`;
+                        const here = place === at ? rail.here : '';
+                        return (
+                            <button
+                                key={l.key}
+                                type="button"
+                                className={`${rail.look} ${here} ${open(l.key) ? '' : rail.done}`}
+                                aria-current={place === at ? 'step' : undefined}
+                                aria-label={`${name}: ${open(l.key) ? 'open' : 'done'}`}
+                                onClick={() => to(place)}
+                            >
+                                {!open(l.key) && (
+                                    <span className={rail.tick} aria-hidden="true">
+                                        ✓
+                                    </span>
+                                )}
+                                {name}
+                            </button>
+                        );
+                    })}
                 </div>
             </nav>
             <div className={`page ${css.page}`}>
