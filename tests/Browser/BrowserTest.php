@@ -448,7 +448,7 @@ final class BrowserTest extends BrowserTestCase
         $chrome->css('svg[aria-label^="The front"]')->click();
         $chrome->waitFor('Repair,');
         $chrome->press('Note the fault');
-        $chrome->css('svg[aria-label^="The front"] text');
+        $chrome->waitFor('Take this fault away');
         $this->answerAll();
         self::assertFalse($chrome->text('Pass', 'button')->isEnabled(), 'a model with a major fault cannot pass');
         $chrome->press('Send back');

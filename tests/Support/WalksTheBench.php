@@ -46,7 +46,7 @@ trait WalksTheBench
 
     protected function openLooks(): int
     {
-        $open = WebDriverBy::cssSelector('nav[aria-label="Looks"] button[aria-label$=": open"]');
+        $open = WebDriverBy::cssSelector('nav[aria-label="Looks"] button[aria-label$="open"]');
 
         return count(self::$chrome->page->findElements($open));
     }

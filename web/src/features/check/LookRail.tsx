@@ -24,7 +24,10 @@ export function LookRail({ check, desk, letters }: { check: Check; desk: CheckDe
                             const faults = faultsOf(check, l.key);
                             const open = desk.isOpen(l.key);
                             const here = place === desk.at ? css.here : '';
-                            const state = faults > 0 ? `${faults} found` : open ? 'open' : 'done';
+                            const found = faults > 0 ? `${faults} found` : '';
+                            const state = [found, open ? 'open' : found ? '' : 'done']
+                                .filter(Boolean)
+                                .join(', ');
                             return (
                                 <button
                                     key={l.key}
