@@ -98,7 +98,7 @@ function found(piece: CertificateRecord['pieces'][number], names: Record<string,
     );
     const conceded = checks.find((c) => c.verdict === 'accepted');
     return [
-        `${checks.reduce((n, c) => n + c.answers.length, 0)} questions ` +
+        `${checks.reduce((n, c) => n + c.answers.length, 0)} lines ` +
             `answered in ${checks.length} ${checks.length === 1 ? 'round' : 'rounds'}`,
         faults.length === 0 ? ', passed first time without a fault' : `; ${faults.join(', ')}`,
         conceded
