@@ -56,5 +56,5 @@ export function LookRail({ check, desk, letters }: { check: Check; desk: CheckDe
     );
 }
 
-export const faultsOf = (check: Check, look: string): number =>
+const faultsOf = (check: Check, look: string): number =>
     check.faults.filter((f) => check.questions.find((q) => q.key === f.question)?.look === look).length;
