@@ -82,6 +82,7 @@ final class DemoStudio
             $this->delivered();
             $this->held();
             $this->arranged();
+            $this->horde();
             Auth::logout();
         });
     }
@@ -163,6 +164,35 @@ final class DemoStudio
         );
         foreach ($unit->pieces as $piece) {
             ($this->movePiece)($piece, StageMove::Deliver, '');
+        }
+    }
+
+    /** Twenty of a horde, finished: so many alike are not looked at one by one. */
+    private function horde(): void
+    {
+        $this->as('lead');
+        $unit = Order::query()->where('number', '26-027')->firstOrFail()->units()->firstOrFail();
+        $this->arrangeUnit->amend(
+            $unit,
+            (object) [
+                'level' => 'unit',
+                'do' => 'set',
+                'clause' => 'muster.accept',
+                'technique' => null,
+                'scope' => (object) [],
+                'values' => (object) [
+                    'inspect' => 'sample',
+                    'level' => 'II',
+                    'aql' => (object) ['major' => 4.0, 'minor' => 10.0],
+                ],
+                'reason' => 'Many alike, seen from far: a few of them speak for all.',
+                'price' => null,
+                'on' => null,
+            ],
+            $unit->revision,
+        );
+        foreach ($this->release('26-027')->pieces as $piece) {
+            $this->finish($piece, $piece->number % 2 === 0 ? 'odo' : 'pim');
         }
     }
 

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\ImportDocument;
+use App\Models\GateAnswer;
 use App\Models\Order;
 use App\Models\Sculpt;
 use App\Models\SignOff;
 use App\Models\StepLog;
 use App\Models\Unit;
+use App\Models\User;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -78,6 +80,13 @@ final class GuardsTest extends StudioTestCase
                 'move a signed order to another row' => 'update orders set id = id + 1000',
                 'replace a signed piece' => 'replace into pieces (id, unit_id, number, code, stage)
                     select id, unit_id, number, code, stage from pieces',
+                'let a model past a gate afterwards' => 'update gate_answers set passed = 1',
+                'delete what was said at a gate' => 'delete from gate_answers',
+                'draw a lot anew' => "update lots set drawn = '[2]'",
+                'turn the verdict of a lot' => "update lots set verdict = 'accepted'",
+                'delete a lot' => 'delete from lots',
+                'call a drill afterwards' => "update drills set calls = '[]'",
+                'delete a finished drill' => 'delete from drills',
                 'alter a table' => 'alter table sign_offs add column x int',
                 'make a trigger of its own' => 'create trigger x before insert on sign_offs for each row set new.hash = new.hash',
             ] as $what => $sql
@@ -95,6 +104,10 @@ final class GuardsTest extends StudioTestCase
         $undo->save();
         $log->update(['undone_by' => $undo->id]);
         StepLog::query()->whereKey(StepLog::query()->min('id'))->update(['covered_by' => 9]);
+        // What ends a transaction would leave these behind.
+        if (preg_match('/gate_answers|lots|drills/', $sql) === 1) {
+            $this->said($log->piece_id);
+        }
         $before = $this->final();
         self::assertStringStartsWith('ordotype_app@', DB::selectOne('select current_user() as u')->u);
         try {
@@ -107,6 +120,39 @@ final class GuardsTest extends StudioTestCase
             );
         }
         self::assertSame($before, $this->final());
+    }
+
+    /** A word at a gate, a lot that was refused and a drill that is ended. */
+    private function said(int $piece): void
+    {
+        $by = ['user_id' => User::query()->value('id')];
+        $unit = Unit::query()->with('order')->firstOrFail();
+        GateAnswer::query()->create($by + [
+            'piece_id' => $piece,
+            'gate' => 'prepared',
+            'passed' => false,
+            'note' => 'A gap.',
+            'answered_at' => now(),
+        ]);
+        DB::table('lots')->insert([
+            'unit_id' => $unit->id,
+            'seed' => 1,
+            'is_tightened' => false,
+            'pieces' => '[1,2]',
+            'drawn' => '[1]',
+            'plans' => '[]',
+            'drawn_by' => $by['user_id'],
+            'verdict' => 'refused',
+        ]);
+        DB::table('drills')->insert($by + [
+            'sculpt_id' => $unit->sculpt_id,
+            'standard_version_id' => $unit->order->standard_version_id,
+            'tier' => $unit->tier,
+            'number' => 1,
+            'pictures' => '[]',
+            'calls' => '[null]',
+            'finished_at' => now(),
+        ]);
     }
 
     /** @return iterable<string, array{string}> what a signature rests on, row by row */
@@ -224,6 +270,9 @@ final class GuardsTest extends StudioTestCase
             'units',
             'orders',
             'activities',
+            'gate_answers',
+            'lots',
+            'drills',
         ]);
     }
 }
