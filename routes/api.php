@@ -46,6 +46,7 @@ Route::get('for-you/{secret}', [ComparisonController::class, 'sharedOrder'])->wh
 Route::get('concessions/{secret}', [ComparisonController::class, 'concession'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::post('concessions/{secret}', [ComparisonController::class, 'concede'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::get('certificates/{secret}', [SignOffController::class, 'forClient'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
+Route::get('certificates/{secret}/paper', [SignOffController::class, 'paperForClient'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::get('certificates/{secret}/pictures/{sha}', [SignOffController::class, 'pictureForClient'])->where(['secret' => '[0-9a-f]{32}', 'sha' => '[0-9a-f]{64}'])->middleware('throttle:shared');
 Route::get('shared/{secret}/pictures/{sha}', [ComparisonController::class, 'sharedPicture'])->where(['secret' => '[0-9a-f]{32}', 'sha' => '[0-9a-f]{64}'])->middleware('throttle:shared');
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Exceptions\Refusal;
+use App\Models\LotRow;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -73,12 +74,15 @@ final class CheckTray
         return $left;
     }
 
-    /** @return Collection<int, Piece> */
+    /** @return Collection<int, Piece> where a sample is drawn, those of it */
     private function offered(Unit $unit): Collection
     {
+        $drawn = LotRow::looked($unit->id);
+
         return Piece::query()
             ->where('unit_id', $unit->id)
             ->where('stage', Stage::Offered->value)
+            ->when($drawn !== null, fn ($q) => $q->whereIn('number', $drawn ?? []))
             ->orderBy('number')
             ->get();
     }

@@ -33,6 +33,12 @@ final class LotRow extends Model
     /** @var array<string, string> */
     protected $casts = ['pieces' => 'array', 'drawn' => 'array', 'plans' => 'array', 'is_tightened' => 'boolean'];
 
+    /** @return list<int>|null numbers of the models of a unit that are looked at now; null: all */
+    public static function looked(int $unit): ?array
+    {
+        return self::query()->where('unit_id', $unit)->where('verdict', 'open')->first()?->drawn;
+    }
+
     public function lot(): Lot
     {
         $plans = array_map(fn (array $p) => new SamplingPlan($p['n'], $p['accepts']), $this->plans);

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $steps how many its unit's work has
  * @property int $passes
  * @property bool $reconstructed
+ * @property bool $is_sampled whether only some of its models are checked
  * @property int|null $released_by
  * @property \Illuminate\Support\Carbon $released_at
  * @property \Illuminate\Support\Carbon|null $taken_back_at
@@ -34,7 +35,7 @@ final class ReleaseRow extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['released_at' => 'datetime', 'taken_back_at' => 'datetime', 'reconstructed' => 'boolean'];
+    protected $casts = ['released_at' => 'datetime', 'taken_back_at' => 'datetime', 'reconstructed' => 'boolean', 'is_sampled' => 'boolean'];
 
     /** @return BelongsTo<Unit, $this> */
     public function unit(): BelongsTo

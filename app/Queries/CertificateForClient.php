@@ -9,8 +9,10 @@ use App\Models\Photograph;
 use App\Models\SignOff;
 use App\Models\Studio;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Inspection\WholeUnit;
 use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Link;
+use Ordotype\Core\Words\CheckWords;
 use stdClass;
 
 /** A signed record as a client reads it by its address: in their words, with pictures, without names or money. */
@@ -48,6 +50,7 @@ final class CertificateForClient
             'promised' => $body->promised,
             'agreed' => array_map(fn (stdClass $a) => $a->reason, $body->agreed),
             'unpainted' => array_map(fn (string $a) => $words['names']->{$a} ?? $a, $body->unpainted),
+            'side_by_side' => isset($body->whole) ? CheckWords::whole(WholeUnit::from($body->whole)) : null,
             'found' => array_map(fn (stdClass $p) => self::found($p, $words['names']), $body->pieces),
             'pictures' => self::pictures($body),
             'withdrawn_at' => $withdrawal?->signed_at->toIso8601ZuluString(),
@@ -106,21 +109,25 @@ final class CertificateForClient
         return $pictures;
     }
 
-    /** @return array{model: int, code: string, repaired: list<string>, accepted: list<string>, why: string|null} */
+    /** @return array{model: int, code: string, said: string} */
     private static function found(stdClass $piece, stdClass $names): array
     {
-        $said = ['model' => $piece->number, 'code' => $piece->code, 'repaired' => [], 'accepted' => [], 'why' => null];
+        $repaired = [];
+        $left = [];
+        $why = null;
         foreach ($piece->checks as $check) {
             foreach ($check->faults as $fault) {
                 $name = ($names->{$fault->fault} ?? 'a fault').
                     ($fault->area === null ? '' : ' on '.($names->{$fault->area} ?? 'a part of it'));
-                if ($fault->severity !== 'note') {
-                    $said[$check->verdict === 'rework' ? 'repaired' : 'accepted'][] = $name;
+                if ($fault->severity !== 'note' && $check->verdict === 'rework') {
+                    $repaired[] = $name;
+                } elseif ($fault->severity !== 'note') {
+                    $left[] = $name;
                 }
             }
-            $said['why'] = $check->verdict === 'accepted' ? $check->reason : $said['why'];
+            $why = $check->verdict === 'accepted' ? $check->reason : $why;
         }
 
-        return $said;
+        return ['model' => $piece->number, 'code' => $piece->code, 'said' => CheckWords::found($repaired, $left, $why)];
     }
 }

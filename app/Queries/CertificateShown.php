@@ -57,6 +57,7 @@ final class CertificateShown
             'record' => $body,
             'words' => $this->words->of($record, $body),
             'path' => $record->secret === null || ! $signs ? null : "/certificate/$record->secret",
+            'paper' => $record->secret === null || ! $signs ? null : "/api/v1/certificates/$record->secret/paper",
             'withdrawn_by' => $signs ? $withdrawn?->number : null,
             'may_withdraw' => $signs && $withdrawn === null && Rights::has($person, 'sign'),
         ];

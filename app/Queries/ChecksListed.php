@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Http\Resources\PieceBrief;
+use App\Models\LotRow;
 use App\Models\Piece;
+use App\Models\ReleaseRow;
 use App\Models\Unit;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ordotype\Core\Bench\Stage;
@@ -28,16 +30,41 @@ final class ChecksListed
             'pieces.checks:id,piece_id,round,verdict,closed_at',
         ]);
 
+        $samples = self::samples(array_map(fn (Unit $u) => $u->id, $units));
+
         return [
             'data' => array_map(
                 fn (Unit $u) => $this->units->brief($u) + [
                     'standard_version' => $u->order->version->number,
+                    'sample' => $samples[$u->id] ?? null,
                     'pieces' => array_values($u->pieces->map($this->piece(...))->all()),
                 ],
                 $units,
             ),
             'next_cursor' => $next,
         ];
+    }
+
+    /**
+     * @param  list<int>  $units
+     * @return array<int, array{drawn: list<int>|null, verdict: string|null}> of those of which only some are checked
+     */
+    private static function samples(array $units): array
+    {
+        $in = ReleaseRow::query()
+            ->whereIn('unit_id', $units)
+            ->whereNull('taken_back_at')
+            ->orderBy('number')
+            ->pluck('is_sampled', 'unit_id');
+        $lots = LotRow::query()->whereIn('unit_id', $in->filter()->keys())->orderBy('id')->get()->keyBy('unit_id');
+
+        return $in
+            ->filter()
+            ->map(fn ($is, int $unit) => [
+                'drawn' => $lots[$unit]->drawn ?? null,
+                'verdict' => $lots[$unit]->verdict ?? null,
+            ])
+            ->all();
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Actions\CheckTray;
 use App\Models\Check;
+use App\Models\LotRow;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -19,7 +20,8 @@ use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Words\CheckWords;
 
 /**
- * All models of a unit that are offered, side by side, with how far each look of theirs is.
+ * All models of a unit that are offered, or those of them that were drawn, side by side, with how far each look of
+ * theirs is.
  *
  * @phpstan-import-type Left from CheckTray
  */
@@ -49,8 +51,12 @@ final class TrayShown
             'pieces.checks.holder',
         ]);
         $release = $this->releases->of($unit);
+        $drawn = LotRow::looked($unit->id);
         $looks = $models = [];
         foreach ($unit->pieces->where('stage', Stage::Offered->value) as $piece) {
+            if ($drawn !== null && ! in_array($piece->number, $drawn, true)) {
+                continue;
+            }
             $piece->setRelation('unit', $unit);
             $check = $piece->checks->first()?->setRelation('piece', $piece);
             $asked = $check === null ? $this->checks->asking($piece, $release) : $this->checks->questions($check);

@@ -114,6 +114,7 @@ final class Releases
             'steps' => count($document->steps),
             'passes' => count($document->passes),
             'reconstructed' => $document->reconstructed,
+            'is_sampled' => ReleaseReader::read($document)->acceptance()?->sampled === true,
             'released_by' => $by,
             'released_at' => now(),
         ]);

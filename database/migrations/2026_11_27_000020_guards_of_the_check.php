@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 
 /** What was said at a gate, what was drawn of a lot and a finished drill stay as they were. */
 return new class extends Migration
@@ -13,6 +15,9 @@ return new class extends Migration
 
     public function up(): void
     {
+        Schema::table('releases', function (Blueprint $table): void {
+            $table->boolean('is_sampled')->default(false)->comment('only some of its models are checked');
+        });
         $this->refuse('gate_answers', 'update', 'true', 'What was said at a gate stays as it was; a later word counts');
         $this->refuse('gate_answers', 'delete', 'true', 'What was said at a gate cannot be deleted');
         $same = implode(' and ', array_map(fn (string $c) => "NEW.$c <=> OLD.$c", self::DRAWN));
@@ -24,6 +29,7 @@ return new class extends Migration
 
     public function down(): void
     {
+        Schema::table('releases', fn (Blueprint $table) => $table->dropColumn('is_sampled'));
         foreach (['gate_answers', 'lots', 'drills'] as $table) {
             foreach (['update', 'delete'] as $event) {
                 DB::unprepared("drop trigger if exists {$table}_keep_on_$event");

@@ -35,6 +35,10 @@ final class RecordsTest extends StudioTestCase
         $body = ['pieces' => [$piece->id], 'whole' => 'clones'];
         $signed = $this->api('lead', 'POST', 'sign-offs', $body, 201)->json('record');
         self::assertSame('clones', $signed['whole']);
+        $secret = SignOff::query()->orderByDesc('number')->value('secret');
+        $read = $this->api(null, 'GET', "certificates/$secret", null, 200)->json();
+        self::assertStringContainsString('like clones', $read['side_by_side']);
+        self::assertSame(['passed first time, without a fault.'], array_column($read['found'], 'said'));
         unset($signed['whole']);
         foreach (['number', 'signed_at', 'format', 'previous'] as $later) {
             unset($signed[$later]);
@@ -89,6 +93,11 @@ final class RecordsTest extends StudioTestCase
         }
         $this->api(null, 'GET', "certificates/$secret/pictures/$kept->sha256", null, 200)
             ->assertHeader('Content-Type', 'image/png');
+        $paper = $this->api(null, 'GET', "certificates/$secret/paper", null, 200);
+        self::assertSame("/api/v1/certificates/$secret/paper", $signed->json('paper'));
+        self::assertStringStartsWith('%PDF-', (string) $paper->getContent());
+        self::assertGreaterThan(0, substr_count((string) $paper->getContent(), '/Subtype /Image'));
+        $this->api(null, 'GET', 'certificates/'.str_repeat('0', 32).'/paper', null, 404);
         // No other picture, no other record, no withdrawal, nothing guessed.
         $other = Photograph::query()->where('sha256', '!=', $kept->sha256)->value('sha256') ?? str_repeat('a', 64);
         $this->api(null, 'GET', "certificates/$secret/pictures/$other", null, 404);

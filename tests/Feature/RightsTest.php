@@ -160,6 +160,7 @@ final class RightsTest extends StudioTestCase
         'POST concessions/{secret}' => 'anyone',
         'POST sign-offs/preview' => 'lead odo',
         'GET certificates/{secret}' => 'anyone',
+        'GET certificates/{secret}/paper' => 'anyone',
         'GET certificates/{secret}/pictures/{sha}' => 'anyone',
         'POST sign-offs' => 'lead odo',
         'POST sign-offs/{number}/withdrawal' => 'lead odo',

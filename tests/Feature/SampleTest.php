@@ -25,11 +25,16 @@ final class SampleTest extends StudioTestCase
         ]);
         self::assertSame([3, 0], [$shown['plans'][0]['n'], $shown['plans'][0]['accepts']]);
         self::assertNull($shown['drawn']);
+        $listed = fn (): ?array => collect($this->api('lead', 'GET', 'checks', null, 200)->json('data'))->firstWhere('id', $unit->id)['sample'];
+        self::assertSame(['drawn' => null, 'verdict' => null], $listed());
         $drawn = $this->api('lead', 'POST', "units/$unit->id/lot", null, 201)->json();
         $again = $this->api('lead', 'POST', "units/$unit->id/lot", null, 201)->json();
         self::assertSame($drawn['drawn'], $again['drawn'], 'drawn once');
         self::assertSame(1, LotRow::query()->count());
         self::assertSame(User::query()->where('name', 'Ines Tallow')->value('id'), LotRow::query()->value('painter_id'));
+        self::assertSame(['drawn' => $drawn['drawn'], 'verdict' => 'open'], $listed());
+        $beside = array_column($this->api('lead', 'GET', "units/$unit->id/tray", null, 200)->json('models'), 'number');
+        self::assertEqualsCanonicalizing($drawn['drawn'], $beside, 'only these are looked at');
         foreach ($drawn['drawn'] as $i => $number) {
             self::assertSame('open', $this->api('lead', 'GET', "units/$unit->id/lot", null, 200)->json('verdict'), "before $i");
             $this->check($unit, $number, false);

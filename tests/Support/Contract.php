@@ -35,15 +35,12 @@ final class Contract
 
             return;
         }
-        if (isset($described->content->{'image/*'})) {
-            Assert::assertStringStartsWith('image/', $type);
+        foreach (['image/*' => 'image/', 'text/csv' => 'text/csv', 'application/pdf' => 'application/pdf'] as $named => $start) {
+            if (isset($described->content->{$named})) {
+                Assert::assertStringStartsWith($start, $type);
 
-            return;
-        }
-        if (isset($described->content->{'text/csv'})) {
-            Assert::assertStringStartsWith('text/csv', $type);
-
-            return;
+                return;
+            }
         }
         $schema = json_decode(
             str_replace(

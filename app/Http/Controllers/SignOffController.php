@@ -11,6 +11,7 @@ use App\Http\Requests\SignOffWanted;
 use App\Http\Requests\SignOffWithdrawn;
 use App\Http\Resources\SignOffBrief;
 use App\Models\SignOff;
+use App\Pdf\CertificatePdf;
 use App\Queries\CertificateForClient;
 use App\Queries\CertificateShown;
 use App\Queries\Keyset;
@@ -71,6 +72,16 @@ final class SignOffController
         Pictures $pictures,
     ): Response {
         return $pictures->answered($shown->photograph($secret, $sha)->picture);
+    }
+
+    /** The same on paper. */
+    public function paperForClient(string $secret, CertificatePdf $paper): Response
+    {
+        return new Response($paper->of($secret), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'attachment; filename="certificate.pdf"',
+            'X-Content-Type-Options' => 'nosniff',
+        ]);
     }
 
     public function withdraw(SignOffWithdrawn $given, int $number): JsonResponse

@@ -17,6 +17,7 @@ use Ordotype\Core\Inspection\RepairWhy;
 use Ordotype\Core\Inspection\Sighting;
 use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Inspection\Verdict;
+use Ordotype\Core\Inspection\WholeUnit;
 use Ordotype\Core\Record\SigningRule;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Criterion;
@@ -173,6 +174,37 @@ final readonly class CheckWords
                 implode(', ', array_map(fn (View $view) => "the $view->value", $v->unphotographed)),
             default => "Passes, {$v->counted['minor']} minor of $v->minorLimit",
         };
+    }
+
+    /** How the models of a unit look side by side. */
+    public static function whole(WholeUnit $whole): string
+    {
+        return match ($whole) {
+            WholeUnit::OneArmy => 'Side by side they are one army, each a little its own.',
+            WholeUnit::Clones => 'Side by side they are one army, but like clones.',
+            WholeUnit::Monotonous => 'Side by side they are one army, but monotonous.',
+        };
+    }
+
+    /**
+     * What a client reads of the checks of one model.
+     *
+     * @param  list<string>  $repaired  faults with where they were
+     * @param  list<string>  $left
+     * @param  string|null  $why  they were accepted; null: the tier allows them
+     */
+    public static function found(array $repaired, array $left, ?string $why): string
+    {
+        $parts = [];
+        if ($repaired !== []) {
+            $parts[] = 'found and put right: '.implode(', ', $repaired);
+        }
+        if ($left !== []) {
+            $list = implode(', ', $left);
+            $parts[] = $why === null ? "within what the tier allows: $list" : "accepted as it is: $list ($why)";
+        }
+
+        return $parts === [] ? 'passed first time, without a fault.' : implode('; ', $parts).'.';
     }
 
     public static function signing(SigningRule $rule): string

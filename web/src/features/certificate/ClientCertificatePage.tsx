@@ -2,15 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Flex } from 'antd';
 import { useParams } from 'react-router';
 import { saysWhy } from '../../api/client';
-import type { components } from '../../api/schema';
 import { certificateForClientQuery } from '../../api/work';
 import { Says } from '../../ui/Says';
 import { Empty, Loading } from '../../ui/states';
 import { day } from '../../ui/when';
 import css from './Certificate.module.css';
 import { Pictured } from './Pictured';
-
-type Read = components['schemas']['CertificateForClient'];
 
 /** A signed record as its client reads it by its address: nothing else is behind it. */
 export default function ClientCertificatePage() {
@@ -39,8 +36,12 @@ export default function ClientCertificatePage() {
                         </div>
                         <h1 className={css.title}>{c.order.title}</h1>
                     </div>
-                    <Button className="no-print" onClick={() => window.print()}>
-                        Print, or keep as PDF
+                    <Button
+                        className="no-print"
+                        type="primary"
+                        href={`/api/v1/certificates/${secret ?? ''}/paper`}
+                    >
+                        Keep as PDF
                     </Button>
                 </Flex>
                 <p className={css.lead}>
@@ -66,12 +67,13 @@ export default function ClientCertificatePage() {
                     </>
                 )}
                 <h2>What the check found</h2>
+                {c.side_by_side !== null && <p className="my-4">{c.side_by_side}</p>}
                 {c.found.map((f) => (
                     <p className="my-4" key={f.model}>
                         <b>
                             Model {f.model}, {f.code}
                         </b>
-                        : {foundIn(f)}
+                        : {f.said}
                     </p>
                 ))}
                 <div className={css.chain}>
@@ -91,16 +93,4 @@ export default function ClientCertificatePage() {
             </article>
         </main>
     );
-}
-
-function foundIn(f: Read['found'][number]): string {
-    const parts = [];
-    if (f.repaired.length > 0) parts.push(`found and put right: ${f.repaired.join(', ')}`);
-    if (f.accepted.length > 0)
-        parts.push(
-            f.why === null
-                ? `within what the tier allows: ${f.accepted.join(', ')}`
-                : `accepted as it is: ${f.accepted.join(', ')} (${f.why})`,
-        );
-    return parts.length === 0 ? 'passed first time, without a fault.' : `${parts.join('; ')}.`;
 }

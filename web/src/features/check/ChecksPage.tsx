@@ -19,6 +19,7 @@ import { useSettled } from '../../ui/useSettled';
 import { day } from '../../ui/when';
 import { Signed } from '../certificate/Signed';
 import css from './Check.module.css';
+import { DrawSample } from './Sample';
 
 export default function ChecksPage() {
     const person = usePerson();
@@ -80,7 +81,10 @@ function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
         if (piece?.open_check != null) void go(`/check/${piece.open_check}`);
         else if (piece && answers) open.mutate(id);
     };
-    const next = waiting.find((p) => p.open_check !== null) ?? (answers ? waiting[0] : undefined);
+    const drawn = u.sample?.verdict === 'open' ? u.sample.drawn : null;
+    const looked = drawn ? waiting.filter((p) => drawn.includes(p.number)) : waiting;
+    const draws = u.sample?.drawn === null && waiting.length > 1 && answers;
+    const next = looked.find((p) => p.open_check !== null) ?? (answers ? looked[0] : undefined);
     return (
         <section className="card pad">
             <Flex gap={12} align="center" wrap>
@@ -93,12 +97,13 @@ function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
                 {passed.length > 0 && can(person, 'sign') && (
                     <Sign unit={u} pieces={passed.map((p) => p.id)} />
                 )}
-                {waiting.length > 1 && (
-                    <LinkButton to={`/check/tray/${u.id}`}>All {waiting.length} side by side</LinkButton>
+                {draws && <DrawSample unit={u.id} primary={passed.length === 0} />}
+                {looked.length > 1 && (
+                    <LinkButton to={`/check/tray/${u.id}`}>All {looked.length} side by side</LinkButton>
                 )}
                 {next && (
                     <Button
-                        type={passed.length > 0 ? 'default' : 'primary'}
+                        type={passed.length > 0 || draws ? 'default' : 'primary'}
                         disabled={open.isPending}
                         onClick={() => enter(next.id)}
                     >
@@ -111,6 +116,7 @@ function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
             <div className="mt-12">
                 <StageStrip pieces={u.pieces} pick={enter} may={(p) => waiting.some((w) => w.id === p.id)} />
             </div>
+            {u.sample && waiting.length > 0 && <p className="soft small mt-8 mb-0">{sampleSays(u.sample)}</p>}
             {waiting.length === 0 && passed.length === 0 && (
                 <p className="soft small mt-8">
                     {u.pieces.some((p) => p.stage === 'rework')
@@ -120,6 +126,14 @@ function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
             )}
         </section>
     );
+}
+
+function sampleSays(sample: NonNullable<CheckUnit['sample']>): string {
+    if (sample.drawn === null)
+        return 'This tier has some of these models checked, and the rest pass with them.';
+    const drawn = [...sample.drawn].sort((a, b) => a - b).join(', ');
+    if (sample.verdict === 'refused') return `The sample (${drawn}) was refused: every model is checked.`;
+    return `The sample is models ${drawn}; the rest pass with them.`;
 }
 
 /** All the record will say first; then it is signed, once. */

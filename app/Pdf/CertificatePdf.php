@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pdf;
+
+use App\Models\Studio;
+use App\Queries\CertificateForClient;
+use App\Studio\Pictures;
+use Carbon\CarbonImmutable;
+use TCPDF;
+
+/** A signed record on paper, in the client's words, with its pictures: the same that its address shows. */
+final class CertificatePdf
+{
+    private const FONT = 'dejavusans';
+
+    private const MARGIN = 18;
+
+    /** Of the row of pictures, in mm. */
+    private const HIGH = 70;
+
+    private const WIDE = 55;
+
+    private const GAP = 4;
+
+    public function __construct(private readonly CertificateForClient $shown, private readonly Pictures $pictures)
+    {
+    }
+
+    /** @return string the document's bytes */
+    public function of(string $secret): string
+    {
+        $read = $this->shown->at($secret);
+        $zone = Studio::row()->time_zone;
+        $day = fn (string $at): string => CarbonImmutable::parse($at)->setTimezone($zone)->format('j F Y');
+        $pdf = new TCPDF('P', 'mm', 'A4');
+        $pdf->setCreator('Ordotype');
+        $pdf->setAuthor($read['studio']);
+        $pdf->setTitle("Certificate {$read['number']}: {$read['order']['title']}");
+        $pdf->setPrintHeader(false);
+        $pdf->setPrintFooter(false);
+        $pdf->setMargins(self::MARGIN, self::MARGIN, self::MARGIN);
+        $pdf->setAutoPageBreak(true, self::MARGIN);
+        $pdf->setFont(self::FONT, '', 9.5);
+        $pdf->AddPage();
+        $part = fn (string $name): string => view("certificate.$name", ['c' => $read, 'day' => $day])->render();
+        $pdf->setListIndentWidth(5);
+        $pdf->writeHTML($part('head'));
+        $pdf->Ln(self::GAP);
+        $this->draw($pdf, $secret, $read['pictures']);
+        $pdf->writeHTML($part('body'));
+
+        return (string) $pdf->Output('', 'S');
+    }
+
+    /** @param  list<array{model: int, view: string, sha256: string, drawn: bool}>  $pictures */
+    private function draw(TCPDF $pdf, string $secret, array $pictures): void
+    {
+        $x = self::MARGIN;
+        foreach ($pictures as $picture) {
+            if ($x + self::WIDE > $pdf->getPageWidth() - self::MARGIN) {
+                $x = self::MARGIN;
+                $pdf->setY($pdf->GetY() + self::HIGH + self::GAP + 8);
+            }
+            if ($pdf->GetY() + self::HIGH + 8 > $pdf->getPageHeight() - self::MARGIN) {
+                $pdf->AddPage();
+            }
+            $y = $pdf->GetY();
+            $bytes = $this->pictures->read($this->shown->photograph($secret, $picture['sha256'])->picture);
+            $pdf->Image("@$bytes", $x, $y, self::WIDE, self::HIGH, '', '', '', true, 200, '', false, false, 0, 'CM');
+            $pdf->setFontSize(7);
+            $pdf->MultiCell(
+                self::WIDE,
+                6,
+                "Model {$picture['model']}, the {$picture['view']}".
+                    ($picture['drawn'] ? ': drawn, not photographed' : ''),
+                0,
+                'L',
+                false,
+                1,
+                $x,
+                $y + self::HIGH + 1,
+            );
+            $pdf->setFontSize(9.5);
+            $pdf->setY($y);
+            $x += self::WIDE + self::GAP;
+        }
+        if ($pictures !== []) {
+            $pdf->setY($pdf->GetY() + self::HIGH + self::GAP + 6);
+        }
+    }
+}
