@@ -1,7 +1,7 @@
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Drawer, Flex } from 'antd';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { saysWhy } from '../../api/client';
 import type { CertificateRecord, CheckUnit } from '../../api/types';
 import { checksQuery, openCheck, previewQuery, signOffsQuery, signPieces } from '../../api/work';
@@ -26,6 +26,7 @@ export default function ChecksPage() {
     const [find, setFind] = useState('');
     const wanted = useSettled(find, 200);
     const query = useInfiniteQuery(checksQuery(wanted));
+    const from = useLocation().state as { unit?: number } | null;
     return (
         <>
             <Top>
@@ -54,7 +55,9 @@ export default function ChecksPage() {
                             </Empty>
                         }
                     >
-                        {(units) => units.map((u) => <UnitToCheck key={u.id} unit={u} />)}
+                        {(units) =>
+                            units.map((u) => <UnitToCheck key={u.id} unit={u} isHere={u.id === from?.unit} />)
+                        }
                     </Listed>
                 </Flex>
                 <SignedOff />
@@ -63,8 +66,12 @@ export default function ChecksPage() {
     );
 }
 
-/** A unit with its models as cells; one that waits is opened by its cell, the next one by the button. */
-function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
+/**
+ * A unit with its models as cells; one that waits is opened by its cell, the next one by the button. Who comes from the
+ * check of its last model has its main action under the Enter key.
+ */
+function UnitToCheck({ unit: u, isHere }: { unit: CheckUnit; isHere: boolean }) {
+    const section = useRef<HTMLElement>(null);
     const person = usePerson();
     const go = useNavigate();
     const notices = useNotices();
@@ -85,8 +92,11 @@ function UnitToCheck({ unit: u }: { unit: CheckUnit }) {
     const looked = drawn ? waiting.filter((p) => drawn.includes(p.number)) : waiting;
     const draws = u.sample?.drawn === null && waiting.length > 1 && answers;
     const next = looked.find((p) => p.open_check !== null) ?? (answers ? looked[0] : undefined);
+    useEffect(() => {
+        if (isHere) section.current?.querySelector<HTMLButtonElement>('.ant-btn-primary')?.focus();
+    }, [isHere, passed.length, next?.id]);
     return (
-        <section className="card pad">
+        <section className="card pad" ref={section}>
             <Flex gap={12} align="center" wrap>
                 <div className="grow">
                     <h2>{u.sculpt}</h2>

@@ -92,7 +92,9 @@ export function useCheck(check: Check) {
                     : `Model ${next.piece.number} has passed.`,
             );
             const waiting = next.unit.pieces.find((p) => p.stage === 'offered');
-            await go(waiting ? `/check/${(await openCheck(waiting.id)).id}` : '/check');
+            await go(waiting ? `/check/${(await openCheck(waiting.id)).id}` : '/check', {
+                state: { unit: next.unit.id },
+            });
         },
         onError: failed,
     });
