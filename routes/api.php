@@ -154,6 +154,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('sculpts/{slug}/photographs', [PhotographController::class, 'ofFigure'])->middleware('can:schemes.read');
     Route::get('units/{unit}/evenness', [PhotographController::class, 'evenness'])->middleware('can:check.read');
     Route::put('units/{unit}/test-model', [PhotographController::class, 'testModel'])->middleware('can:check.answer');
+    Route::post('units/{unit}/test-model', [TrayController::class, 'judgeTest'])->middleware('can:schemes.edit');
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->middleware('can:plan.read');
@@ -185,6 +186,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('units/{unit}/compare', [OutlookController::class, 'compare']);
         Route::get('units/{unit}/raise', [OutlookController::class, 'raise']);
         Route::post('units/{unit}/raise', [OutlookController::class, 'doRaise']);
+        Route::get('units/{unit}/late-variants', [BendController::class, 'lateVariants']);
+        Route::post('units/{unit}/late-variants', [BendController::class, 'varyLate']);
+        Route::post('units/{unit}/colours', [TrayController::class, 'recolour']);
     });
 
     Route::middleware('can:bench.use')->group(function (): void {

@@ -81,31 +81,21 @@ final class EditScheme
 
     /**
      * How the test model came out. Rejected: the scheme gets a new version with the same colours to be changed, what
-     * is
-     * not on the bench waits for it, and the minutes of painting the test model again are known.
+     * is not on the bench waits until they are, and the minutes of painting the test model again are known. Colours
+     * that one figure settled can still be rejected on another.
      */
     public function judge(Scheme $scheme, bool $accepted, ?string $note, ?Piece $test): Scheme
     {
         return DB::transaction(function () use ($scheme, $accepted, $note, $test): Scheme {
             $scheme = Scheme::query()->lockForUpdate()->findOrFail($scheme->id);
             $version = $this->current($scheme);
-            if ($version->outcome !== 'untried') {
+            if ($version->outcome === 'rejected' || ($accepted && $version->outcome === 'accepted')) {
                 throw new SchemeJudged($version);
             }
             if (! $accepted && trim((string) $note) === '') {
                 throw new ReasonMissing('/note', 'Say what is wrong with it.');
             }
-            $minutes =
-                $test === null
-                    ? null
-                    : round(
-                        (float) $test
-                            ->logs()
-                            ->whereNull('skipped')
-                            ->whereNotIn('family', ['prepare', 'undercoat', 'check'])
-                            ->sum(DB::raw('coalesce(minutes, planned_minutes)')),
-                        2,
-                    );
+            $minutes = $test === null ? null : self::minutesOf($test);
             $version->update([
                 'outcome' => $accepted ? 'accepted' : 'rejected',
                 'outcome_note' => $note,
@@ -132,6 +122,19 @@ final class EditScheme
 
             return $scheme->refresh();
         });
+    }
+
+    /** What painting a model again takes: what was spent on it since its undercoat. */
+    public static function minutesOf(Piece $piece): float
+    {
+        $spent = $piece
+            ->logs()
+            ->whereNull('skipped')
+            ->whereNull('covered_by')
+            ->whereNotIn('family', ['prepare', 'undercoat', 'check'])
+            ->sum(DB::raw('coalesce(minutes, planned_minutes)'));
+
+        return round((float) $spent, 2);
     }
 
     public function current(Scheme $scheme): SchemeVersion

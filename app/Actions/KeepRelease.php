@@ -40,7 +40,10 @@ final class KeepRelease
 
     public function __invoke(Unit $unit, UnitPlan $plan): ReleaseRow
     {
-        return $this->releases->keep($unit, ReleaseFormat::write($this->release($unit, $plan)), Auth::id());
+        $release = $this->release($unit, $plan);
+        $isSampled = $release->acceptance()?->sampled === true;
+
+        return $this->releases->keep($unit, ReleaseFormat::write($release), Auth::id(), $isSampled);
     }
 
     public function release(Unit $unit, UnitPlan $plan): Release

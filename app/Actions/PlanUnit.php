@@ -143,7 +143,7 @@ final class PlanUnit
             throw new PlanInConflict($why);
         }
         $scheme = $unit->order->scheme;
-        if ($scheme?->versions()->where('number', $scheme->number)->where('outcome', 'rejected')->exists() === true) {
+        if ($scheme?->isStillRejected() === true) {
             throw new TestModelRejected($scheme);
         }
     }

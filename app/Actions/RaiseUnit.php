@@ -7,17 +7,14 @@ namespace App\Actions;
 use App\Exceptions\MoveInsteadOfRaising;
 use App\Exceptions\NoSuchTier;
 use App\Exceptions\RaisingInConflict;
-use App\Exceptions\SignedOffPieces;
 use App\Exceptions\TierNotHigher;
-use App\Exceptions\UnitChanged;
-use App\Models\Piece;
+use App\Models\StepLog;
 use App\Models\Unit;
 use App\Repositories\Releases;
 use App\Repositories\Standards;
 use App\Studio\ActivityLog;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Outlook\RaisedWork;
@@ -35,7 +32,7 @@ use Ordotype\Core\Words\PlanWords;
 final class RaiseUnit
 {
     public function __construct(
-        private readonly KeepRelease $keep,
+        private readonly NextRelease $next,
         private readonly Releases $releases,
         private readonly AreaSolver $solver,
         private readonly UnitPlans $plans,
@@ -57,7 +54,7 @@ final class RaiseUnit
     public function __invoke(Unit $unit, string $key, bool $stands, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $key, $stands, $revision): Unit {
-            $unit = $this->locked($unit, $revision);
+            $unit = $this->onBench($unit, $revision);
             $tier = $this->tier($unit, $key);
             $work = $this->work($unit, $tier, $stands);
             if ($work->conflicts() !== []) {
@@ -75,16 +72,11 @@ final class RaiseUnit
                 'arrangement' => array_diff_key($unit->arrangement ?? [], ['sequence' => true]) ?: null,
             ]);
             $unit->pieces()->update(['edits' => null]);
-            $this->cover($unit, $work, $this->releases->nextNumber($unit));
-            $unit = Unit::query()
-                ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
-                ->findOrFail($unit->id);
-            ($this->keep)($unit, $this->plans->unitPlan($unit));
-            foreach ($unit->pieces()->get() as $piece) {
-                $stage = Stage::from($piece->stage)->afterAddedWork();
-                $piece->update(['stage' => $stage->value, 'revision' => $piece->revision + 1]);
-            }
-            $unit->update(['revision' => $unit->revision + 1]);
+            $covered = self::covered($work);
+            $unit = $this->next->keep(
+                $unit,
+                fn (StepLog $log) => isset($covered[StepPlace::of($log->area, $log->technique)->id]),
+            );
             $this->log->write('unit.raised', $unit, $before, [
                 'tier' => $tier->key,
                 'minutes' => round($work->minutes(), 2),
@@ -108,22 +100,10 @@ final class RaiseUnit
         return $standard->tier($key);
     }
 
-    private function locked(Unit $unit, int $revision): Unit
+    private function onBench(Unit $unit, int $revision): Unit
     {
-        $unit = Unit::query()
-            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])
-            ->lockForUpdate()
-            ->findOrFail($unit->id);
-        if ($unit->revision !== $revision) {
-            throw new UnitChanged($unit);
-        }
-        if ($unit->released_at === null) {
-            throw new MoveInsteadOfRaising($unit);
-        }
-        $closed = $unit->standing()->filter(fn (Piece $p) => Stage::from($p->stage)->isClosed());
-        if ($closed->isNotEmpty()) {
-            throw new SignedOffPieces(array_values($closed->map(fn (Piece $p) => $p->number)->all()));
-        }
+        $unit = $this->next->locked($unit, $revision) ?? throw new MoveInsteadOfRaising($unit);
+        NextRelease::noneSigned($unit->standing());
 
         return $unit;
     }
@@ -145,11 +125,8 @@ final class RaiseUnit
         return array_map(StepKey::kept(...), array_values($common ?? []));
     }
 
-    /**
-     * Work that is painted over, or is to be done anew at the end, is not taken for done any more; it stays in the
-     * log.
-     */
-    private function cover(Unit $unit, RaisedWork $work, int $release): void
+    /** @return array<string, true> by place: work that is painted over, or is to be done anew at the end */
+    private static function covered(RaisedWork $work): array
     {
         $covered = [];
         foreach ($work->areas as $raised) {
@@ -160,13 +137,8 @@ final class RaiseUnit
         foreach ($work->whole as $used) {
             $covered[StepPlace::of(null, $used->technique->key)->id] = true;
         }
-        foreach ($unit->pieces as $piece) {
-            foreach ($piece->logs->whereNull('covered_by') as $log) {
-                if (isset($covered[StepPlace::of($log->area, $log->technique)->id])) {
-                    $log->update(['covered_by' => $release]);
-                }
-            }
-        }
+
+        return $covered;
     }
 
     /**

@@ -77,7 +77,7 @@ final class ReconstructReleases
         foreach ($document->kinds as $kind) {
             $this->kind($kind, $unit, $stored, array_column($document->steps, 'key'));
         }
-        $row = $this->releases->keep($unit, $document, $unit->released_by);
+        $row = $this->releases->keep($unit, $document, $unit->released_by, null);
         ReleaseRow::query()
             ->whereKey($row->id)
             ->update(['released_at' => $unit->released_at]);

@@ -11,7 +11,6 @@ use App\Exceptions\NotOnTheBench;
 use App\Exceptions\PieceHasNoSuchStep;
 use App\Exceptions\RepairComesFirst;
 use App\Exceptions\StepsOpen;
-use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\StepLog;
 use App\Repositories\Releases;
@@ -62,8 +61,11 @@ final class WorkOnPieces
             $steps = array_values(array_unique($steps));
             foreach ($found->groupBy('unit_id') as $alike) {
                 $release = $this->releases->of($alike[0]->unit);
+                $test = GateKeeper::onTestModel($alike[0]->unit);
                 foreach ($alike as $piece) {
-                    $rows = [...$rows, ...$this->newRows($piece, $release, $steps, $skipped, $said[$piece->id] ?? [])];
+                    $new = $this->newRows($piece, $release, $steps, $skipped);
+                    GateKeeper::mayPass($piece, $release, $said[$piece->id] ?? [], $test, array_column($new, 'step'));
+                    $rows = [...$rows, ...$new];
                 }
             }
             $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
@@ -131,16 +133,10 @@ final class WorkOnPieces
 
     /**
      * @param  list<string>  $steps
-     * @param  array<string, GateAnswer>  $said  of it at its gates
      * @return list<array<string, mixed>> of the log, for steps that are not marked yet
      */
-    private function newRows(
-        Piece $piece,
-        Release $release,
-        array $steps,
-        ?string $skipped,
-        array $said,
-    ): array {
+    private function newRows(Piece $piece, Release $release, array $steps, ?string $skipped): array
+    {
         if (! Stage::from($piece->stage)->isAtWork()) {
             throw new NotOnTheBench($piece);
         }
@@ -157,7 +153,6 @@ final class WorkOnPieces
                 $rows[] = $this->row($piece, $step, $one, $skipped);
             }
         }
-        GateKeeper::mayPass($piece, $release, $said, array_column($rows, 'step'));
         $this->varnishLast($piece, $release, [...array_keys($there), ...array_column($rows, 'step')]);
 
         return $rows;

@@ -31,6 +31,17 @@ final class Scheme extends Model
         return $this->hasMany(SchemeVersion::class);
     }
 
+    /** Whether its test model was rejected and its colours are still those. */
+    public function isStillRejected(): bool
+    {
+        $last = $this->versions()->orderByDesc('number')->limit(2)->get();
+
+        return $last->count() === 2 &&
+            $last[0]->outcome === 'untried' &&
+            $last[1]->outcome === 'rejected' &&
+            $last[0]->document === $last[1]->document;
+    }
+
     /** @return HasMany<Order, $this> */
     public function orders(): HasMany
     {

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Actions\SignPieces;
 use App\Models\Piece;
 use App\Models\SignOff;
+use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
 use App\Studio\NamesApart;
@@ -32,7 +33,20 @@ final class CertificateShown
         assert($record instanceof stdClass);
         $unit = Piece::query()->with('unit')->findOrFail($pieces[0])->unit;
 
-        return ['record' => $record, 'words' => $this->words->ofUnit($unit, $record)];
+        return [
+            'record' => $record,
+            'words' => $this->words->ofUnit($unit, $record),
+            'asks_whole' => count($pieces) > 1 && ! self::isWholeSaid($unit),
+        ];
+    }
+
+    /** How a unit looks side by side is asked once. */
+    private static function isWholeSaid(Unit $unit): bool
+    {
+        return SignOff::query()
+            ->whereHas('pieces', fn ($q) => $q->where('unit_id', $unit->id))
+            ->where('record', 'like', '%"whole":%')
+            ->exists();
     }
 
     /** @return array<string, mixed> */

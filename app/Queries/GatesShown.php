@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Actions\EditScheme;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -11,7 +12,9 @@ use App\Policies\Rights;
 use App\Repositories\Releases;
 use App\Studio\BenchWork;
 use App\Studio\GateKeeper;
+use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Inspection\Gates;
 use Ordotype\Core\Inspection\GateStanding;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Words\CheckWords;
@@ -20,6 +23,8 @@ use Ordotype\Core\Words\Terms;
 /** The gates of a unit with what is looked at there, and the models that stand at them. */
 final class GatesShown
 {
+    private const GONE = [Stage::Lost->value, Stage::Cancelled->value];
+
     public function __construct(private readonly Releases $releases)
     {
     }
@@ -31,6 +36,7 @@ final class GatesShown
             'pieces' => fn ($q) => $q
                 ->whereIn('stage', [Stage::Planned->value, Stage::OnBench->value])
                 ->orderBy('number'),
+            'order.scheme',
             ...array_map(fn (string $of) => "pieces.$of", BenchWork::OF_PIECES),
         ]);
         $release = $this->releases->of($unit);
@@ -63,7 +69,43 @@ final class GatesShown
                 ],
                 $gates->all(),
             ),
+            'test' => $gates->wantsTestModel() && $unit->pieces()->whereNotIn('stage', self::GONE)->count() > 1
+                ? $this->test($unit, $release, $gates, $user)
+                : null,
             'may_answer' => Rights::has($user, 'check.answer'),
+        ];
+    }
+
+    /** @return array<string, mixed> the model that is painted first, how it came out, and what waits for it */
+    private function test(Unit $unit, Release $release, Gates $gates, User $user): array
+    {
+        $piece = $unit->test_piece_id === null
+            ? null
+            : Piece::query()->with(BenchWork::OF_PIECES)->find($unit->test_piece_id)?->setRelation('unit', $unit);
+        $said = GateKeeper::onTestModel($unit);
+        $scheme = $unit->order->scheme;
+        $rest = $unit->pieces
+            ->where('id', '!=', $piece?->id)
+            ->filter(fn (Piece $p) => GateKeeper::standing($gates, Gate::TestModel, $p, $release) !== GateStanding::Past);
+
+        return [
+            'model' => $piece?->number,
+            'is_painted' => $piece !== null && GateKeeper::isPainted($piece, $release),
+            'passed' => $said?->passed,
+            'note' => $said?->note,
+            'by' => $said?->user->name,
+            'lines' => CheckWords::gate(Gate::TestModel),
+            'rest' => array_values($rest->pluck('number')->all()),
+            'minutes' => $piece === null ? 0 : (int) round(EditScheme::minutesOf($piece)),
+            'scheme' => $scheme === null ? null : [
+                'slug' => $scheme->slug,
+                'name' => $scheme->name,
+                'painted' => $unit->scheme_number,
+                'newest' => $scheme->number,
+                'is_changed' => ! $scheme->isStillRejected(),
+            ],
+            'unit_revision' => $unit->revision,
+            'may_judge' => Rights::has($user, 'schemes.edit'),
         ];
     }
 }

@@ -102,11 +102,12 @@ final class Releases
         return 1 + (int) ReleaseRow::query()->where('unit_id', $unit->id)->max('number');
     }
 
-    public function keep(Unit $unit, stdClass $document, ?int $by): ReleaseRow
+    /** @param  bool|null  $isSampled  null: not known, of a time when no tier had samples checked */
+    public function keep(Unit $unit, stdClass $document, ?int $by, ?bool $isSampled): ReleaseRow
     {
         $text = Json::compact($document);
 
-        return ReleaseRow::query()->create([
+        return ReleaseRow::query()->create(($isSampled === null ? [] : ['is_sampled' => $isSampled]) + [
             'unit_id' => $unit->id,
             'number' => $document->number,
             'document' => $text,
@@ -114,7 +115,6 @@ final class Releases
             'steps' => count($document->steps),
             'passes' => count($document->passes),
             'reconstructed' => $document->reconstructed,
-            'is_sampled' => ReleaseReader::read($document)->acceptance()?->sampled === true,
             'released_by' => $by,
             'released_at' => now(),
         ]);
@@ -128,7 +128,7 @@ final class Releases
         if ($document instanceof stdClass) {
             $next = ReleaseFormat::withoutPiece($document, $piece->number);
             $next->number = $this->nextNumber($piece->unit);
-            $this->keep($piece->unit, $next, $by);
+            $this->keep($piece->unit, $next, $by, $row->is_sampled);
         }
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use App\Exceptions\GateRefused;
+use App\Exceptions\WaitsForTestModel;
 use App\Models\GateAnswer;
 use App\Models\Piece;
+use App\Models\Unit;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Inspection\Gates;
 use Ordotype\Core\Inspection\GateStanding;
@@ -33,6 +35,25 @@ final class GateKeeper
         );
     }
 
+    /** Whether a piece is done but for its varnish, and what comes after. */
+    public static function isPainted(Piece $piece, Release $release): bool
+    {
+        $gates = new Gates($release->plan->work->steps, [Gate::BeforeVarnish]);
+        $open = array_diff_key($release->stepsOf($piece->number), array_flip(BenchWork::done($piece)));
+
+        return $gates->all() === []
+            ? $open === []
+            : self::standing($gates, Gate::BeforeVarnish, $piece, $release) !== GateStanding::Before;
+    }
+
+    /** The last word on a unit's test model; null where it has none, or nobody looked at it yet. */
+    public static function onTestModel(Unit $unit): ?GateAnswer
+    {
+        return $unit->test_piece_id === null
+            ? null
+            : self::said([$unit->test_piece_id])[$unit->test_piece_id][Gate::TestModel->value] ?? null;
+    }
+
     /**
      * @param  list<int>  $pieces  ids
      * @return array<int, array<string, GateAnswer>> by piece and gate: the last word
@@ -50,24 +71,32 @@ final class GateKeeper
     }
 
     /**
-     * A piece does not go on past a gate that refused it.
+     * A piece does not go on past a gate that refused it, nor into colours that its unit's test model was rejected in.
      *
      * @param  array<string, GateAnswer>  $said  of it, by gate
+     * @param  GateAnswer|null  $test  what was said of its unit's test model
      * @param  list<string>  $steps  keys that are to be marked
      */
-    public static function mayPass(Piece $piece, Release $release, array $said, array $steps): void
+    public static function mayPass(Piece $piece, Release $release, array $said, ?GateAnswer $test, array $steps): void
     {
-        $refused = array_filter($said, fn (GateAnswer $a) => ! $a->passed);
-        if ($refused === []) {
+        $refused = array_filter(
+            $said,
+            fn (GateAnswer $a) => ! $a->passed && $a->gate !== Gate::TestModel->value,
+        );
+        $waits = $test !== null && ! $test->passed && $test->piece_id !== $piece->id;
+        if ($refused === [] && ! $waits) {
             return;
         }
         $gates = self::of($release);
-        $places = array_flip(array_keys($release->steps()));
-        foreach ($refused as $answer) {
-            foreach ($steps as $step) {
-                if (isset($places[$step]) && $gates->isBeyond(Gate::from($answer->gate), $places[$step])) {
+        $places = array_intersect_key(array_flip(array_keys($release->steps())), array_flip($steps));
+        foreach ($places as $place) {
+            foreach ($refused as $answer) {
+                if ($gates->isBeyond(Gate::from($answer->gate), $place)) {
                     throw new GateRefused($piece, Terms::gate(Gate::from($answer->gate)), (string) $answer->note);
                 }
+            }
+            if ($waits && $gates->isBeyond(Gate::TestModel, $place)) {
+                throw new WaitsForTestModel($piece, (string) $test?->note);
             }
         }
     }

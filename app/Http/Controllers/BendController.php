@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\BendPlan;
+use App\Actions\VaryPieces;
 use App\Http\Requests\AimOfUnit;
 use App\Http\Requests\AreasLacking;
 use App\Http\Requests\OldRevision;
@@ -15,9 +16,11 @@ use App\Http\Requests\SequenceOfSteps;
 use App\Http\Requests\StepDetails;
 use App\Http\Requests\StepMoved;
 use App\Http\Requests\StudioRequest;
+use App\Http\Requests\VariantsGivenLate;
 use App\Http\Requests\VariantsOfUnit;
 use App\Models\Piece;
 use App\Models\Unit;
+use App\Queries\LateVariantsShown;
 use App\Queries\MoveOfStep;
 use App\Queries\PlanShown;
 use Illuminate\Http\JsonResponse;
@@ -76,6 +79,18 @@ final class BendController
     public function variants(VariantsOfUnit $given, Unit $unit): JsonResponse
     {
         return $this->view($given, $this->bend->variants($unit, $given->variants(), $given->revision()));
+    }
+
+    public function lateVariants(Unit $unit, LateVariantsShown $late): JsonResponse
+    {
+        return new JsonResponse($late->of($unit));
+    }
+
+    public function varyLate(VariantsGivenLate $given, Unit $unit, VaryPieces $vary): JsonResponse
+    {
+        $unit = $vary($unit, $given->pieces(), $given->area(), $given->technique(), $given->revision());
+
+        return $this->view($given, $unit);
     }
 
     public function lacks(AreasLacking $given, Piece $piece): JsonResponse

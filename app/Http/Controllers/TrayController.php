@@ -6,9 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Actions\AnswerGates;
 use App\Actions\CheckTray;
+use App\Actions\JudgeTestModel;
+use App\Actions\RecolourUnit;
 use App\Actions\SampleUnit;
 use App\Http\Requests\GateAnswered;
+use App\Http\Requests\GateWord;
 use App\Http\Requests\NothingSent;
+use App\Http\Requests\OldRevision;
 use App\Http\Requests\TrayAnswered;
 use App\Models\Unit;
 use App\Queries\GatesShown;
@@ -54,6 +58,18 @@ final class TrayController
         $gates->answer($unit, $person, $given->gate(), $given->pieces(), $given->passed(), $given->note());
 
         return new JsonResponse($shown->of($unit->refresh(), $person));
+    }
+
+    public function judgeTest(GateWord $given, Unit $unit, GatesShown $shown, JudgeTestModel $judge): JsonResponse
+    {
+        $judge($unit, $given->person(), $given->passed(), $given->note());
+
+        return new JsonResponse($shown->of($unit->refresh(), $given->person()));
+    }
+
+    public function recolour(OldRevision $given, Unit $unit, GatesShown $shown, RecolourUnit $recolour): JsonResponse
+    {
+        return new JsonResponse($shown->of($recolour($unit, $given->revision()), $given->person()));
     }
 
     public function lot(NothingSent $given, Unit $unit, LotShown $shown): JsonResponse

@@ -7,17 +7,15 @@ namespace App\Http\Requests;
 use Ordotype\Core\Standard\Gate;
 
 /** Models that are let past a gate, or kept there. */
-final class GateAnswered extends StudioRequest
+final class GateAnswered extends GateWord
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return [
+        return parent::rules() + [
             'gate' => ['required', 'in:'.implode(',', array_column(Gate::cases(), 'value'))],
             'pieces' => ['required', 'array', 'min:1', 'max:500'],
             'pieces.*' => ['integer'],
-            'passed' => ['required', 'boolean'],
-            'note' => ['nullable', 'string', 'max:1000'],
         ];
     }
 
@@ -30,15 +28,5 @@ final class GateAnswered extends StudioRequest
     public function pieces(): array
     {
         return array_map(intval(...), $this->texts('pieces'));
-    }
-
-    public function passed(): bool
-    {
-        return (bool) $this->validated('passed');
-    }
-
-    public function note(): ?string
-    {
-        return $this->textOrNull('note');
     }
 }

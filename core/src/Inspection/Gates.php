@@ -11,7 +11,8 @@ use OutOfBoundsException;
 
 /**
  * Where the gates of a tier stand in an order of work: after the last preparing step, after the undercoat and what
- * shows light on it, after joining, and before matt varnish. The test model and the final look are no place in it.
+ * shows light on it, after joining, and before matt varnish. That of the test model stands where the colours begin: one
+ * model is painted, and when it is rejected the others come no further. The final look is no place in it.
  */
 final readonly class Gates
 {
@@ -19,6 +20,7 @@ final readonly class Gates
     private const AFTER = [
         'prepared' => [Phase::Prepare],
         'undercoated' => [Phase::Undercoat, Phase::Value],
+        'test_model' => [Phase::Prepare, Phase::Undercoat, Phase::Value],
         'joined' => [Phase::Join, Phase::JointTidy],
     ];
 
@@ -44,10 +46,18 @@ final readonly class Gates
         $this->places = $places;
     }
 
-    /** @return list<Gate> in the order of work */
+    /** @return list<Gate> at which every model is looked at, in the order of work */
     public function all(): array
     {
-        return array_map(Gate::from(...), array_keys($this->places));
+        $gates = array_map(Gate::from(...), array_keys($this->places));
+
+        return array_values(array_filter($gates, fn (Gate $g) => $g !== Gate::TestModel));
+    }
+
+    /** Whether one model is to be painted first and settles the colours of the rest. */
+    public function wantsTestModel(): bool
+    {
+        return isset($this->places[Gate::TestModel->value]);
     }
 
     /**

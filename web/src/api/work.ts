@@ -68,6 +68,12 @@ export const gatesQuery = (unit: number, revision: string) =>
 export const answerGate = (unit: number, body: Bodies['AnswerGateBody']) =>
     given(client.POST('/units/{unit}/gates', { params: { path: { unit } }, body }));
 
+export const judgeTest = (unit: number, body: Bodies['GateWordBody']) =>
+    given(client.POST('/units/{unit}/test-model', { params: { path: { unit } }, body }));
+
+export const takeColours = (unit: number, revision: number) =>
+    given(client.POST('/units/{unit}/colours', { params: { path: { unit } }, body: { revision } }));
+
 export const lotQuery = (unit: number) =>
     queryOptions({
         queryKey: ['lot', unit],
@@ -147,6 +153,15 @@ export const previewQuery = (pieces: number[]) =>
         queryFn: () => given(client.POST('/sign-offs/preview', { body: { pieces } })),
         retry: false,
     });
+
+export const lateVariantsQuery = (unit: number) =>
+    queryOptions({
+        queryKey: ['late', unit],
+        queryFn: () => given(client.GET('/units/{unit}/late-variants', { params: { path: { unit } } })),
+    });
+
+export const giveLateVariants = (unit: number, body: Bodies['LateVariantsBody']) =>
+    given(client.POST('/units/{unit}/late-variants', { params: { path: { unit } }, body }));
 
 export const withdrawSignOff = (number: number, reason: string) =>
     given(client.POST('/sign-offs/{number}/withdrawal', { params: { path: { number } }, body: { reason } }));

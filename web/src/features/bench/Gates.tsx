@@ -7,6 +7,7 @@ import { answerGate, gatesQuery } from '../../api/work';
 import { Chip } from '../../ui/Chip';
 import { Says } from '../../ui/Says';
 import css from './Bench.module.css';
+import { TestModel } from './TestModel';
 
 type Gate = components['schemas']['Gates']['data'][number];
 
@@ -14,12 +15,22 @@ type Gate = components['schemas']['Gates']['data'][number];
 export function Gates({ unit, revision }: { unit: number; revision: string }) {
     const query = useQuery(gatesQuery(unit, revision));
     if (query.isError) return <Says kind="bad">{saysWhy(query.error)}</Says>;
-    return query.data?.data
-        .filter((g) => g.models.some((m) => m.passed !== true))
-        .map((g) => (
-            <GateCard key={g.gate} unit={unit} revision={revision} gate={g} may={query.data.may_answer} />
-        ));
+    if (!query.data) return null;
+    const { data, test, may_answer: may } = query.data;
+    return (
+        <>
+            {data
+                .filter((g) => g.models.some((m) => m.passed !== true))
+                .map((g) => (
+                    <GateCard key={g.gate} unit={unit} revision={revision} gate={g} may={may} />
+                ))}
+            {test && <TestModel unit={unit} revision={revision} test={test} />}
+        </>
+    );
 }
+
+const fineOn = (all: number, left: number): string =>
+    all === 1 ? 'Fine' : left === 0 ? `Fine on all ${all}` : `Fine on all but ${left}`;
 
 function GateCard({
     unit,
@@ -50,14 +61,9 @@ function GateCard({
         setStruck((now) => (now.includes(id) ? now.filter((n) => n !== id) : [...now, id]));
     return (
         <section className={`card pad ${css.gate}`} aria-label={`Gate: ${g.name}`}>
-            <div className="eyebrow">Gate</div>
-            <h2>{g.name.charAt(0).toUpperCase() + g.name.slice(1)}: look before it goes on</h2>
-            <ul className="small">
-                {g.lines.map((line) => (
-                    <li key={line}>{line}</li>
-                ))}
-            </ul>
-            <Flex gap={6} wrap align="center">
+            <h2>Gate: {g.name}</h2>
+            <p className="small m-0">{g.lines.join(' · ')}</p>
+            <Flex gap={6} wrap align="center" className="mt-8">
                 {waiting.map((m) => (
                     <Chip
                         key={m.id}
@@ -71,6 +77,16 @@ function GateCard({
                     </Chip>
                 ))}
                 <span className="small soft">press a model to leave it out</span>
+                <span className="room" />
+                {may && (
+                    <Button
+                        type="primary"
+                        disabled={fine.length === 0 || answer.isPending}
+                        onClick={() => answer.mutate({ gate: g.gate, pieces: fine, passed: true })}
+                    >
+                        {fineOn(waiting.length, struck.length)}
+                    </Button>
+                )}
             </Flex>
             {waiting
                 .filter((m) => m.passed === false)
@@ -80,43 +96,24 @@ function GateCard({
                     </Says>
                 ))}
             {answer.isError && <Says kind="bad">{saysWhy(answer.error)}</Says>}
-            {may && (
-                <Flex gap={10} wrap align="center" className="mt-10">
-                    <Button
-                        type="primary"
-                        size="large"
-                        disabled={fine.length === 0 || answer.isPending}
-                        onClick={() => answer.mutate({ gate: g.gate, pieces: fine, passed: true })}
-                    >
-                        {fine.length === waiting.length
-                            ? `Fine on all ${fine.length}`
-                            : `Fine on all but ${struck.length}`}
-                    </Button>
-                    {struck.length > 0 && (
-                        <Form
-                            layout="inline"
-                            onFinish={() =>
-                                answer.mutate({ gate: g.gate, pieces: struck, passed: false, note })
-                            }
-                        >
-                            <Flex gap={8} align="center">
-                                <Input
-                                    aria-label="What keeps them here"
-                                    placeholder="what keeps them here"
-                                    value={note}
-                                    onChange={(e) => setNote(e.target.value)}
-                                />
-                                <Button
-                                    htmlType="submit"
-                                    size="large"
-                                    disabled={!note.trim() || answer.isPending}
-                                >
-                                    Keep {struck.length} here
-                                </Button>
-                            </Flex>
-                        </Form>
-                    )}
-                </Flex>
+            {may && struck.length > 0 && (
+                <Form
+                    layout="inline"
+                    className="mt-10"
+                    onFinish={() => answer.mutate({ gate: g.gate, pieces: struck, passed: false, note })}
+                >
+                    <Flex gap={8} align="center">
+                        <Input
+                            aria-label="What keeps them here"
+                            placeholder="what keeps them here"
+                            value={note}
+                            onChange={(e) => setNote(e.target.value)}
+                        />
+                        <Button htmlType="submit" disabled={!note.trim() || answer.isPending}>
+                            Keep {struck.length} here
+                        </Button>
+                    </Flex>
+                </Form>
             )}
         </section>
     );

@@ -1,25 +1,21 @@
-import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Drawer, Flex } from 'antd';
+import { useInfiniteQuery, useMutation } from '@tanstack/react-query';
+import { Button, Flex } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
-import { saysWhy } from '../../api/client';
-import type { CertificateRecord, CheckUnit } from '../../api/types';
-import { checksQuery, openCheck, previewQuery, signOffsQuery, signPieces } from '../../api/work';
+import type { CheckUnit } from '../../api/types';
+import { checksQuery, openCheck, signOffsQuery } from '../../api/work';
 import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { LinkButton } from '../../ui/LinkButton';
-import { Field } from '../../ui/Field';
-import { Pick } from '../../ui/Pick';
 import { StageStrip } from '../../ui/marks';
 import { FindAmongMany, Listed } from '../../ui/Listed';
-import { Says } from '../../ui/Says';
-import { Empty, Loading } from '../../ui/states';
+import { Empty } from '../../ui/states';
 import { useSettled } from '../../ui/useSettled';
 import { day } from '../../ui/when';
-import { Signed } from '../certificate/Signed';
 import css from './Check.module.css';
 import { DrawSample } from './Sample';
+import { Sign } from './SignUnit';
 
 export default function ChecksPage() {
     const person = usePerson();
@@ -144,79 +140,6 @@ function sampleSays(sample: NonNullable<CheckUnit['sample']>): string {
     const drawn = [...sample.drawn].sort((a, b) => a - b).join(', ');
     if (sample.verdict === 'refused') return `The sample (${drawn}) was refused: every model is checked.`;
     return `The sample is models ${drawn}; the rest pass with them.`;
-}
-
-/** All the record will say first; then it is signed, once. */
-function Sign({ unit: u, pieces }: { unit: CheckUnit; pieces: number[] }) {
-    const [asking, setAsking] = useState(false);
-    return (
-        <>
-            <Button type="primary" onClick={() => setAsking(true)}>
-                Sign off {pieces.length} passed
-            </Button>
-            <Drawer
-                open={asking}
-                title={`Sign off ${pieces.length} ${pieces.length === 1 ? 'model' : 'models'} of ${u.sculpt}?`}
-                size={560}
-                onClose={() => setAsking(false)}
-                destroyOnHidden
-            >
-                <SignThis pieces={pieces} leave={() => setAsking(false)} />
-            </Drawer>
-        </>
-    );
-}
-
-type Whole = 'one_army' | 'clones' | 'monotonous';
-
-function SignThis({ pieces, leave }: { pieces: number[]; leave: () => void }) {
-    const queries = useQueryClient();
-    const go = useNavigate();
-    const [whole, setWhole] = useState<Whole>('one_army');
-    const query = useQuery(previewQuery(pieces));
-    const sign = useMutation({
-        mutationFn: signPieces,
-        onSuccess: async (c) => {
-            await queries.invalidateQueries();
-            await go(`/certificates/${c.number}`);
-        },
-    });
-    if (query.isPending) return <Loading what="what the record will say" />;
-    if (query.isError) return <Says kind="bad">{saysWhy(query.error)}</Says>;
-    return (
-        <Flex vertical gap={14}>
-            <p className="soft m-0">
-                This is what the record will say. Nobody can change it later; it can only be withdrawn.
-            </p>
-            <article className="card pad">
-                <Signed data={{ record: query.data.record as CertificateRecord, words: query.data.words }} />
-            </article>
-            {pieces.length > 1 && (
-                <Field label="The models side by side">
-                    <Pick<Whole>
-                        value={whole}
-                        onChange={setWhole}
-                        options={[
-                            { value: 'one_army', label: 'one army, each a little its own' },
-                            { value: 'clones', label: 'one army, but like clones' },
-                            { value: 'monotonous', label: 'one army, but monotonous' },
-                        ]}
-                    />
-                </Field>
-            )}
-            {sign.isError && <Says kind="bad">{saysWhy(sign.error)}</Says>}
-            <Flex gap={8} justify="flex-end" className={css.actions}>
-                <Button onClick={leave}>Not yet</Button>
-                <Button
-                    type="primary"
-                    loading={sign.isPending}
-                    onClick={() => sign.mutate({ pieces, ...(pieces.length > 1 && { whole }) })}
-                >
-                    Sign off
-                </Button>
-            </Flex>
-        </Flex>
-    );
 }
 
 function SignedOff() {

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\GateAnswer;
+use App\Models\Piece;
+use App\Models\ReleaseRow;
+use App\Models\Scheme;
+use App\Models\Unit;
+use App\Repositories\Releases;
+use App\Studio\BenchWork;
+use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Sequencing\Step;
+
+/** One model is painted first and settles the colours of the rest; and what finished models can still be given. */
+final class TestModelTest extends StudioTestCase
+{
+    public function test_a_rejected_test_model_holds_the_rest_until_its_colours_are_changed_and_one_is_accepted(): void
+    {
+        $unit = $this->unit('26-041');
+        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => $unit->revision], 200);
+        [$first, $second] = $unit->pieces()->orderBy('number')->limit(2)->pluck('id')->map(fn ($id) => (int) $id)->all();
+        $under = [Phase::Prepare, Phase::Undercoat, Phase::Value];
+        $ground = $this->steps($unit, fn (Step $s) => in_array($s->phase, $under, true));
+        $paint = $this->steps($unit, fn (Step $s) => ! in_array($s->phase, $under, true) && $s->phase->value < 170);
+        $test = $this->test($unit);
+        self::assertSame([null, false, 12], [$test['model'], $test['is_painted'], count($test['rest'])]);
+
+        $judge = fn (string $who, array $word, int $status) => $this->api($who, 'POST', "units/$unit->id/test-model", $word, $status);
+        $judge('lead', ['passed' => true], 409)->assertJsonPath('errors.0.pointer', '/passed');
+        $this->api('lead', 'PUT', "units/$unit->id/test-model", ['model' => 1], 200);
+        $this->mark([$first, $second], $ground);
+        $judge('lead', ['passed' => true], 409);
+        $this->mark([$first], $paint);
+        $judge('painter', ['passed' => true], 403);
+        $judge('lead', ['passed' => false], 422)->assertJsonPath('errors.0.pointer', '/note');
+        $no = ['passed' => false, 'note' => 'Too dark from the table.'];
+        $judge('lead', $no, 200);
+        $said = $judge('lead', $no, 200)->json('test');
+        self::assertSame([false, 'Too dark from the table.', 11], [$said['passed'], $said['note'], count($said['rest'])]);
+        self::assertSame(1, GateAnswer::query()->where('gate', 'test_model')->count(), 'pressed twice, said once');
+        self::assertSame([1, 2, false], [$said['scheme']['painted'], $said['scheme']['newest'], $said['scheme']['is_changed']]);
+        $planned = (float) Piece::query()->findOrFail($first)->logs()
+            ->whereNotIn('family', ['prepare', 'undercoat', 'check'])->sum('planned_minutes');
+        self::assertEqualsWithDelta($planned, $said['minutes'], 0.5, 'what was spent on it since its undercoat');
+
+        // The rest waits at its undercoat, on the bench and before it.
+        $held = $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$second], 'steps' => [$paint[0]]], 409);
+        self::assertStringContainsString('Too dark from the table.', (string) $held->json('detail'));
+        $this->api('lead', 'POST', "units/$unit->id/colours", ['revision' => $said['unit_revision']], 409);
+        $other = $this->unit('26-041', 1);
+        $release = ['revision' => $other->revision, 'despite' => 'Agreed.'];
+        $this->api('lead', 'POST', "units/$other->id/release", $release, 409)->assertJsonPath('errors.0.pointer', '/scheme');
+
+        $this->recolour('Indigo Cloth');
+        $taken = $this->api('lead', 'POST', "units/$unit->id/colours", ['revision' => $said['unit_revision']], 200)->json('test');
+        self::assertSame([2, 2, true, false], [
+            $taken['scheme']['painted'],
+            $taken['scheme']['newest'],
+            $taken['scheme']['is_changed'],
+            $taken['is_painted'],
+        ]);
+        $this->api('lead', 'POST', "units/$unit->id/colours", ['revision' => $taken['unit_revision']], 409);
+        $done = BenchWork::done(Piece::query()->with(BenchWork::OF_PIECES)->findOrFail($first));
+        self::assertEqualsCanonicalizing($ground, $done, 'what lies under the colours stays');
+        self::assertSame('Indigo Cloth', $this->paintOf($unit, 'coat'));
+        $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$second], 'steps' => [$paint[0]]], 409);
+        $anew = $this->steps($unit, fn (Step $s) => ! in_array($s->phase, $under, true) && $s->phase->value < 170);
+        $this->mark([$first], $anew);
+        $judge('lead', ['passed' => true], 200);
+        $this->mark([$second], [$anew[0]]);
+        $outcomes = Scheme::query()->where('slug', 'tidemark')->firstOrFail()->versions()->orderBy('number')->pluck('outcome');
+        self::assertSame(['rejected', 'accepted'], $outcomes->all());
+        $this->api('lead', 'POST', "units/$other->id/release", $release, 200);
+    }
+
+    public function test_finished_models_that_look_like_clones_get_something_more_and_are_looked_at_again(): void
+    {
+        $unit = $this->unit('26-033');
+        $piece = $unit->pieces()->where('stage', 'passed')->firstOrFail();
+        $before = $unit->pieces()->where('id', '!=', $piece->id)->orderBy('id')->pluck('stage')->all();
+        $shown = $this->api('lead', 'GET', "units/$unit->id/late-variants", null, 200)->json();
+        $on = array_column($shown['areas'], 'techniques', 'key');
+        self::assertContains('tint_filter', array_column($on['coat'], 'key'));
+        self::assertNotContains('base_coat', array_column($on['coat'], 'key'), 'nothing that paints it over');
+        self::assertNotContains('sponge_chips', array_column($on['coat'], 'key'), 'cloth does not chip');
+
+        $give = fn (array $what, int $status) => $this->api('lead', 'POST', "units/$unit->id/late-variants", $what + [
+            'revision' => $shown['revision'],
+            'pieces' => [$piece->id],
+            'area' => 'coat',
+            'technique' => 'tint_filter',
+        ], $status);
+        $give(['technique' => 'base_coat'], 422)->assertJsonPath('errors.0.pointer', '/technique');
+        $give(['area' => 'wings'], 422)->assertJsonPath('errors.0.pointer', '/area');
+        $give(['pieces' => [999_999]], 404);
+        $give(['revision' => 0], 409);
+        $releases = ReleaseRow::query()->where('unit_id', $unit->id)->count();
+        $give([], 200);
+        self::assertSame($releases + 1, ReleaseRow::query()->where('unit_id', $unit->id)->count());
+        self::assertSame('on_bench', $piece->refresh()->stage);
+        self::assertSame($before, $unit->pieces()->where('id', '!=', $piece->id)->orderBy('id')->pluck('stage')->all());
+
+        // What is left is what was added, and the varnish and the last look over it.
+        $release = app(Releases::class)->of($unit);
+        $done = BenchWork::done(Piece::query()->with(BenchWork::OF_PIECES)->findOrFail($piece->id));
+        $left = array_diff_key($release->stepsOf($piece->number), array_flip($done));
+        $techniques = array_values(array_unique(array_map(fn (Step $s) => $s->technique->key, $left)));
+        self::assertContains('tint_filter', $techniques);
+        self::assertContains('matt_varnish', $techniques);
+        foreach ($left as $step) {
+            $isAgain = in_array($step->technique->family->value, ['protect', 'check'], true);
+            self::assertTrue($isAgain || [$step->technique->key, $step->area?->key] === ['tint_filter', 'coat'], $step->technique->key);
+        }
+        $this->mark([$piece->id], array_keys($left));
+        $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
+        $check = $this->api('lead', 'POST', "pieces/$piece->id/check", null, 201)->json();
+        self::assertNotSame([], $check['looks']);
+    }
+
+    /**
+     * @param  callable(Step): bool  $which
+     * @return list<string> keys
+     */
+    private function steps(Unit $unit, callable $which): array
+    {
+        return array_keys(array_filter(app(Releases::class)->of($unit)->steps(), $which));
+    }
+
+    /**
+     * @param  list<int>  $pieces
+     * @param  list<string>  $steps
+     */
+    private function mark(array $pieces, array $steps): void
+    {
+        $this->api('painter', 'POST', 'bench/marks', ['pieces' => $pieces, 'steps' => $steps], 200);
+    }
+
+    /** @return array<string, mixed> */
+    private function test(Unit $unit): array
+    {
+        return $this->api('painter', 'GET', "units/$unit->id/gates", null, 200)->json('test');
+    }
+
+    private function recolour(string $paint): void
+    {
+        $scheme = $this->api('lead', 'GET', 'schemes/tidemark', null, 200);
+        $document = $scheme->json('document');
+        $document['areas'] = (object) $document['areas'];
+        $document['slots']['main cloth']['base'] = $paint;
+        $body = ['number' => $scheme->json('number'), 'document' => $document, 'note' => 'Lighter.'];
+        $this->api('lead', 'PUT', 'schemes/tidemark', $body, 200);
+    }
+
+    private function paintOf(Unit $unit, string $area): ?string
+    {
+        $figure = $this->api('lead', 'GET', "units/$unit->id/plan", null, 200)->json('figure');
+
+        return collect($figure)->firstWhere('key', $area)['paint'];
+    }
+}
