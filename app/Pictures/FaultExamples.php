@@ -6,11 +6,11 @@ namespace App\Pictures;
 
 use Ordotype\Core\Booth\Faults;
 
-/** What faults look like: each planted on the example's cloak, as far as it can be drawn there. */
+/** What faults look like: each planted on the example's cloak, or on the face or base that can have it. */
 final class FaultExamples
 {
-    /** Those that lie on something a cloak does not have. */
-    private const ELSEWHERE = ['decal_missing', 'eyes_uneven', 'rim_untidy', 'missing_technique'];
+    /** Where they are nothing is: there is nothing to show. */
+    private const ABSENT = ['decal_missing', 'missing_technique'];
 
     public function __construct(private readonly FinishExamples $examples, private readonly Drawings $drawings)
     {
@@ -20,7 +20,7 @@ final class FaultExamples
     public function addresses(): array
     {
         $addresses = [];
-        foreach (array_diff(Faults::DRAWN, self::ELSEWHERE) as $fault) {
+        foreach (array_diff(Faults::DRAWN, self::ABSENT) as $fault) {
             $addresses[$fault] = $this->drawings->address($this->examples->withFault($fault));
         }
 

@@ -74,9 +74,12 @@ final class FinishExamples
 
     public function __construct(private readonly Booth $booth = new Booth())
     {
-        $this->sculpt = SculptFormat::read(
-            Json::decode((string) file_get_contents(database_path('catalogue/example.json'))),
-        );
+        $this->sculpt = self::sculpt('example');
+    }
+
+    private static function sculpt(string $file): Sculpt
+    {
+        return SculptFormat::read(Json::decode((string) file_get_contents(database_path("catalogue/$file.json"))));
     }
 
     public function request(string $example): BoothRequest
@@ -93,22 +96,53 @@ final class FinishExamples
         );
     }
 
-    /** The cloak well painted, with a fault as large as it usually is. */
+    /** The cloak well painted, or what else can have it, with a fault as large as it usually is. */
     public function withFault(string $fault): BoothRequest
     {
-        $faults = [new PlantedFault($fault, self::AREA)];
+        [$sculpt, $area, $coats] = match ($fault) {
+            'eyes_uneven' => [self::sculpt('example-face'), 'eyes', self::face()],
+            'rim_untidy' => [self::sculpt('example-base'), 'rim', self::base()],
+            default => [$this->sculpt, self::AREA, self::coats('four_lights')],
+        };
 
-        return new BoothRequest($this->sculpt, self::coats('four_lights'), View::Front, self::WIDTH, 1, $faults);
+        return new BoothRequest($sculpt, $coats, View::Front, self::WIDTH, 1, [new PlantedFault($fault, $area)]);
+    }
+
+    /** @return list<Coat> */
+    private static function face(): array
+    {
+        return [
+            self::coat(null, Mark::Undercoat, self::UNDERCOAT),
+            self::coat('face', Mark::Cover, '#b98560', true),
+            self::coat('face', Mark::Wash, '#7a4a35'),
+            self::coat('face', Mark::TwoBrush, '#d3a27c'),
+            self::coat('eyes', Mark::EyeFull, '#4a5a3a', true),
+        ];
+    }
+
+    /** @return list<Coat> */
+    private static function base(): array
+    {
+        return [
+            self::coat(null, Mark::Undercoat, self::UNDERCOAT),
+            self::coat('ground', Mark::GroundSand, null),
+            self::coat('ground', Mark::GroundPaint, '#6d5a41', true),
+            self::coat('rim', Mark::Rim, '#26241f', true),
+        ];
+    }
+
+    private static function coat(?string $area, Mark $mark, ?string $hex, bool $isBase = false): Coat
+    {
+        return new Coat($area, $mark, Extent::Full, $hex === null ? null : Srgb::fromHex($hex), $isBase);
     }
 
     /** @return list<Coat> */
     private static function coats(string $example): array
     {
-        $coat = fn (Mark $mark, ?string $hex, bool $isBase = false): Coat => new Coat(
+        $coat = fn (Mark $mark, ?string $hex, bool $isBase = false): Coat => self::coat(
             $mark === Mark::Undercoat ? null : self::AREA,
             $mark,
-            Extent::Full,
-            $hex === null ? null : Srgb::fromHex($hex),
+            $hex,
             $isBase,
         );
         $under = [$coat(Mark::Undercoat, self::UNDERCOAT)];

@@ -128,7 +128,8 @@ final class LooksTest extends StudioTestCase
         $pictures = $this->api('painter', 'GET', 'faults/pictures', null, 200)->json('data');
         self::assertArrayHasKey('tide_mark', $pictures);
         self::assertArrayNotHasKey('decal_silvering', $pictures, 'what has no mark of its own is said in words');
-        self::assertArrayNotHasKey('eyes_uneven', $pictures, 'a cloak has no eyes');
+        self::assertArrayNotHasKey('decal_missing', $pictures, 'what is not there cannot be shown');
+        self::assertNotSame($pictures['eyes_uneven'], $pictures['rim_untidy']);
         self::assertSame($pictures, array_unique($pictures));
         $this->api(null, 'GET', "drawn/{$pictures['tide_mark']}", null, 200)->assertJsonPath('state', 'waiting');
     }
