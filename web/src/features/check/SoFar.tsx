@@ -1,11 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
-import { Button, Flex, Form, Input, Typography } from 'antd';
+import { Button, Flex, Form, Input } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import type { Check } from '../../api/types';
 import { askTheClient } from '../../api/work';
 import { Field } from '../../ui/Field';
 import { minutes } from '../../ui/marks';
+import { NewLink } from '../../ui/Links';
 import { Says } from '../../ui/Says';
 import { day } from '../../ui/when';
 import css from './Check.module.css';
@@ -120,14 +121,7 @@ function AskByLink({ check }: { check: number }) {
                 Ask the client by a link
             </Button>
             {ask.isError && <Says kind="bad">{saysWhy(ask.error)}</Says>}
-            {ask.data && (
-                <Says kind="good" className="mt-8">
-                    Send it now, it is not shown again:{' '}
-                    <Typography.Text strong copyable>
-                        {window.location.origin + ask.data.path}
-                    </Typography.Text>
-                </Says>
-            )}
+            {ask.data && <NewLink path={ask.data.path} />}
         </div>
     );
 }
