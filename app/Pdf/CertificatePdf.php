@@ -24,6 +24,9 @@ final class CertificatePdf
 
     private const GAP = 4;
 
+    /** So many pictures are printed; the rest is seen at the record's address. */
+    private const MOST = 24;
+
     public function __construct(private readonly CertificateForClient $shown, private readonly Pictures $pictures)
     {
     }
@@ -58,7 +61,7 @@ final class CertificatePdf
     private function draw(TCPDF $pdf, string $secret, array $pictures): void
     {
         $x = self::MARGIN;
-        foreach ($pictures as $picture) {
+        foreach (array_slice($pictures, 0, self::MOST) as $picture) {
             if ($x + self::WIDE > $pdf->getPageWidth() - self::MARGIN) {
                 $x = self::MARGIN;
                 $pdf->setY($pdf->GetY() + self::HIGH + self::GAP + 8);
@@ -88,6 +91,10 @@ final class CertificatePdf
         }
         if ($pictures !== []) {
             $pdf->setY($pdf->GetY() + self::HIGH + self::GAP + 6);
+        }
+        $more = count($pictures) - self::MOST;
+        if ($more > 0) {
+            $pdf->writeHTML("<p>$more more are seen at the address of the record.</p>");
         }
     }
 }

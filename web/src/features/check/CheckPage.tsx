@@ -46,9 +46,13 @@ function Looking({ check }: { check: Check }) {
                 <span className="pill">
                     {check.unit.tier} v{check.unit.standard_version}
                 </span>
-                <span className="pill">painted by {check.piece.painters.join(', ') || 'nobody yet'}</span>
+                <span className="pill" title="Who painted it">
+                    by {check.piece.painters.join(', ') || 'nobody yet'}
+                </span>
                 {check.round > 1 && (
-                    <span className="pill">round {check.round}: what the repair touched</span>
+                    <span className="pill" title="What the repair touched, and the final look">
+                        round {check.round}
+                    </span>
                 )}
                 <span className="room" />
                 <Flex gap={4} aria-label="Models of the unit">
@@ -106,7 +110,7 @@ function nextAction(check: Check, desk: CheckDesk): Next {
     const more = check.unit.pieces.some((p) => p.stage === 'offered' && p.id !== check.piece.id);
     if (check.verdict_so_far.passes)
         return {
-            text: more ? 'Pass, and the next model' : 'Pass',
+            text: more ? 'Pass, next model' : 'Pass',
             act: may ? () => desk.close.mutate({ verdict: 'passed' }) : null,
         };
     const counts = check.faults.some((f) => f.severity !== 'note');
