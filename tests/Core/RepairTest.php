@@ -7,16 +7,20 @@ namespace Tests\Core;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Inspection\Repair;
 use Ordotype\Core\Inspection\RepairStep;
+use Ordotype\Core\Inspection\RepairWhy;
 use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Relief;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\FaultKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Tests\Reference\Csv;
 use Tests\Support\Demo;
 
 /** Every fault of the table on every area of the demo's figures, against what the page says of a repair. */
@@ -83,6 +87,8 @@ final class RepairTest extends TestCase
         if ($stain) {
             $at = (int) array_search($own, array_map(fn (RepairStep $s) => $s->technique->key, $here), true);
             self::assertSame('light_underlay', $here[$at - 1]->technique->key ?? null, $where);
+            $isEnough = max(1, self::gradeOfStain($plan, $area, (string) $own) - 1) >= $plan->area($area->key)->gradeBar;
+            self::assertSame($isEnough ? RepairWhy::OwnStain : RepairWhy::OwnStainUneven, $here[$at]->why, $where);
         }
         foreach ($here as $step) {
             $planned = array_values(array_filter(
@@ -103,6 +109,26 @@ final class RepairTest extends TestCase
         if (! in_array('matt_varnish', $fault->first, true)) {
             self::assertSame($sorted, $protects, $where);
         }
+    }
+
+    /** By the trade's table: one better where it is made for the relief, one worse where only possible, 4 when tidied. */
+    private static function gradeOfStain(Plan $plan, Area $area, string $stain): int
+    {
+        $row = array_column(Csv::rows('techniques.csv'), null, 'key')[$stain];
+        $suits = [];
+        foreach (explode(' ', $row['suits']) as $suit) {
+            [$relief, $how] = explode(':', $suit);
+            $suits[$relief] = (int) $how;
+        }
+        $suit = max(array_map(fn (Relief $r) => $suits[$r->value] ?? $suits['all'] ?? 0, $area->relief));
+        $grade = (int) $row['grade'] + [1 => -1, 2 => 0, 3 => 1][$suit];
+        foreach ($plan->area($area->key)->choice->techniques ?? [] as $used) {
+            $tidies = $used->technique->key === 'tidy_base' ||
+                ($used->technique->key === 'layer' && $used->extent === Extent::Full);
+            $grade = $tidies && $row['tidied'] === '1' ? max($grade, 4) : $grade;
+        }
+
+        return max(1, min(5, $grade));
     }
 
     private static function ownBase(Plan $plan, Area $area): ?string

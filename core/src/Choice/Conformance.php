@@ -19,6 +19,9 @@ use Ordotype\Core\Standard\WellKnown;
 /** How work on a model, computed or changed by hand, stands to what is asked. */
 final class Conformance
 {
+    /** A wash or stain that is tidied counts as this grade at least (model.md 5). */
+    public const TIDIED_GRADE = 4;
+
     /**
      * The state of what is asked of one area (or of the whole model, for effects and techniques).
      *

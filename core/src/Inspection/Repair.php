@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Inspection;
 
 use Ordotype\Core\Choice\Candidate;
+use Ordotype\Core\Choice\Conformance;
 use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Demand\TechniqueRequirement;
@@ -164,10 +165,25 @@ final readonly class Repair
                 $light = $this->known(WellKnown::LIGHT_UNDERLAY);
                 $steps[] = $light === null ? null : $this->step($light, $on, $spread, RepairWhy::LightGround);
             }
-            $steps[] = $base === null ? null : $this->step($base, $on, $spread, RepairWhy::OwnBase);
+            $steps[] = $base === null ? null : $this->step($base, $on, $spread, $this->whyAgain($base, $area));
         }
 
         return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
+    }
+
+    /** A stain that is laid again is a grade less even (model.md 9), which may be less than the pace of the tier wants. */
+    private function whyAgain(Technique $base, ?Area $area): RepairWhy
+    {
+        if ($area === null || ! MethodOnModel::showsTheGround($base)) {
+            return RepairWhy::OwnBase;
+        }
+        $planned = $this->plan->area($area->key);
+        $grade = Candidate::gradeOn($base, $base->suit($area->relief));
+        if ($base->tidied && Conformance::isTidied($planned->choice->techniques ?? [])) {
+            $grade = max((int) $grade, Conformance::TIDIED_GRADE);
+        }
+
+        return $grade !== null && max(1, $grade - 1) < $planned->gradeBar ? RepairWhy::OwnStainUneven : RepairWhy::OwnStain;
     }
 
     /** @param  list<RepairStep>  $steps */

@@ -10,6 +10,10 @@ enum RepairWhy
     case PutsRight;
     case LightGround;
     case OwnBase;
+    /** A stain laid again: its grade counts one less. */
+    case OwnStain;
+    /** One less is less than the tier's pace wants there. */
+    case OwnStainUneven;
     case DoneAgain;
     case Strayed;
     case VarnishWasOn;

@@ -27,9 +27,6 @@ use Ordotype\Core\Standard\WellKnown;
 /** The cheapest addition to what is done on one area, keeping as much of it as that lets stand. */
 final readonly class RaisingOnTop
 {
-    /** A wash that is tidied counts as this grade at least. */
-    private const TIDIED_GRADE = 4;
-
     public function __construct(private AreaSolver $solver, private Pace $pace)
     {
     }
@@ -162,7 +159,7 @@ final readonly class RaisingOnTop
         $rescued = self::only(
             $there,
             fn (ChosenTechnique $u) => $u->technique->tidied &&
-                $bar <= self::TIDIED_GRADE &&
+                $bar <= Conformance::TIDIED_GRADE &&
                 ! in_array($u, $clean, true),
         );
         $all = self::only(
@@ -213,7 +210,7 @@ final readonly class RaisingOnTop
         foreach ([WellKnown::TIDY, WellKnown::LAYER] as $tidier) {
             $isClean = fn (Candidate $c): bool => $c->grade === null ||
                 $c->grade >= $bar ||
-                ($c->technique->tidied && $bar <= self::TIDIED_GRADE) ||
+                ($c->technique->tidied && $bar <= Conformance::TIDIED_GRADE) ||
                 in_array($tidier, $required, true);
             $fit = array_filter(
                 $left->candidates,
