@@ -101,7 +101,7 @@ final class TrainTheEye
     public static function missed(User $by): array
     {
         $missed = [];
-        foreach (DrillRun::query()->where('user_id', $by->id)->get() as $run) {
+        foreach (DrillRun::latestOf($by->id) as $run) {
             foreach ($run->planted() as $place => $picture) {
                 $isCalled = array_key_exists($place, $run->calls);
                 if ($isCalled && $picture->answered($run->calls[$place]) === DrillOutcome::Missed) {

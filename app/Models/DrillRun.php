@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ordotype\Core\Inspection\DrillPicture;
@@ -27,6 +28,9 @@ use Ordotype\Core\Inspection\DrillPicture;
  */
 final class DrillRun extends Model
 {
+    /** So many drills of a person are looked back on. */
+    private const LOOKED_BACK_ON = 100;
+
     protected $table = 'drills';
 
     protected $guarded = [];
@@ -35,6 +39,22 @@ final class DrillRun extends Model
 
     /** @var array<string, string> */
     protected $casts = ['pictures' => 'array', 'calls' => 'array', 'finished_at' => 'datetime'];
+
+    /**
+     * @param  list<string>  $with
+     * @return Collection<int, self> a person's last drills, the oldest first
+     */
+    public static function latestOf(int $user, array $with = []): Collection
+    {
+        return self::query()
+            ->with($with)
+            ->where('user_id', $user)
+            ->orderByDesc('id')
+            ->limit(self::LOOKED_BACK_ON)
+            ->get()
+            ->reverse()
+            ->values();
+    }
 
     /** @return BelongsTo<Sculpt, $this> */
     public function sculpt(): BelongsTo

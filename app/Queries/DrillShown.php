@@ -35,7 +35,7 @@ final class DrillShown
     /** @return array<string, mixed> */
     public function of(User $user, ?DrillRun $run = null): array
     {
-        $runs = DrillRun::query()->with(['sculpt', 'version'])->where('user_id', $user->id)->orderBy('id')->get();
+        $runs = DrillRun::latestOf($user->id, ['sculpt', 'version']);
         $run ??= $runs->whereNull('finished_at')->last();
         $published = $this->standards->published();
         $tiers = $published === null ? [] : $this->standards->core($published)->tiers;
@@ -170,14 +170,15 @@ final class DrillShown
     {
         $pairs = [];
         $lead = User::query()->where('role', Role::Lead->value)->whereKeyNot($user->id)->pluck('id');
+        $same = fn (DrillRun $r): string => "$r->sculpt_id $r->standard_version_id $r->tier $r->number";
+        $theirs = DrillRun::query()
+            ->whereIn('user_id', $lead)
+            ->whereIn('number', $runs->pluck('number')->unique())
+            ->orderByDesc('id')
+            ->get()
+            ->keyBy($same);
         foreach ($runs as $run) {
-            $leads = DrillRun::query()
-                ->where('sculpt_id', $run->sculpt_id)
-                ->where('standard_version_id', $run->standard_version_id)
-                ->where('tier', $run->tier)
-                ->where('number', $run->number)
-                ->whereIn('user_id', $lead)
-                ->first();
+            $leads = $theirs->get($same($run));
             foreach ($leads === null ? [] : array_intersect_key($run->calls, $leads->calls) as $place => $mine) {
                 $pairs[] = [$mine !== null, $leads->calls[$place] !== null];
             }
