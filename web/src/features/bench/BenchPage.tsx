@@ -58,6 +58,7 @@ export default function BenchPage() {
 function Batch({ unit: u }: { unit: BenchUnit }) {
     const done = u.pieces.reduce((n, p) => n + Math.min(p.done, u.steps), 0);
     const back = u.pieces.filter((p) => p.stage === 'rework').length;
+    const isAtWork = u.pieces.some((p) => ['planned', 'on_bench', 'rework'].includes(p.stage));
     const percent = Math.round((100 * done) / Math.max(1, u.steps * u.pieces.length));
     return (
         <section className={`card pad ${css.batch}`}>
@@ -73,8 +74,13 @@ function Batch({ unit: u }: { unit: BenchUnit }) {
             <Progress percent={percent} size="small" aria-label="Steps done" />
             <StageStrip pieces={u.pieces} />
             {back > 0 && <Says kind="bad">{back} sent back by the check</Says>}
-            <LinkButton className={css.work} type="primary" size="large" to={`/bench/${u.id}`}>
-                Work on this batch
+            <LinkButton
+                className={css.work}
+                type={isAtWork ? 'primary' : 'default'}
+                size="large"
+                to={`/bench/${u.id}`}
+            >
+                {isAtWork ? 'Work on this batch' : 'Finished: waits for the check'}
             </LinkButton>
         </section>
     );
