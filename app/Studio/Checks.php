@@ -8,6 +8,7 @@ use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\Photograph;
 use App\Models\Piece;
+use App\Models\ReleaseRow;
 use App\Models\User;
 use App\Repositories\Releases;
 use Ordotype\Core\Bench\OwnWork;
@@ -139,7 +140,10 @@ final class Checks
         );
     }
 
-    /** @return list<Checkpoint> what a check of it asks now: everything, or after a repair only what that touched */
+    /**
+     * @return list<Checkpoint> what a check of it asks now: everything, or after a repair only what that touched and
+     *     what was never asked; all again where it was painted over since
+     */
     public function asking(Piece $piece, Release $release): array
     {
         $list = self::listOf($piece, $release);
@@ -150,9 +154,20 @@ final class Checks
             ->orderByDesc('round')
             ->first();
 
-        return $last?->verdict === 'rework'
-            ? $this->touchedBy($list->checkpoints(), $last, $release->request->standard)
-            : $list->checkpoints();
+        return $last?->verdict !== 'rework' || self::isPaintedOver($piece, $last)
+            ? $list->checkpoints()
+            : $this->touchedBy($list->checkpoints(), $last, $release->request->standard);
+    }
+
+    private static function isPaintedOver(Piece $piece, Check $last): bool
+    {
+        $release = $last->release_id === null ? null : ReleaseRow::query()->whereKey($last->release_id)->value('number');
+
+        return $release !== null && $piece
+            ->logs()
+            ->where('covered_by', '>', $release)
+            ->whereNotIn('family', [Family::Protect->value, Family::Check->value])
+            ->exists();
     }
 
     /**
@@ -165,6 +180,11 @@ final class Checks
     {
         $answered = $last->answers->pluck('question')->all();
         $open = array_filter($this->questions($last), fn (Checkpoint $c) => ! in_array($c->key->id, $answered, true));
+        $before = Check::query()->where('piece_id', $last->piece_id)->pluck('questions');
+        $asked = array_column(array_merge(...$before->all()), 'key');
+        $new = array_filter($checkpoints, fn (Checkpoint $c) => ! in_array($c->key->id, $asked, true));
+        // Checks from before there were looks name nothing as it is named now.
+        $new = count($new) < count($checkpoints) - 1 ? $new : [];
         $mended = $last->faults
             ->where('severity', '!=', 'note')
             ->map(fn (FaultRow $f) => Mended::by($f->fault, $f->area, self::steps($f, $standard)));
@@ -172,7 +192,7 @@ final class Checks
         return Touched::by(
             $checkpoints,
             array_values($mended->all()),
-            array_values(array_map(fn (Checkpoint $c) => $c->key, $open)),
+            array_values(array_map(fn (Checkpoint $c) => $c->key, [...$open, ...$new])),
         );
     }
 

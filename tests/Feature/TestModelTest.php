@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Check;
 use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\ReleaseRow;
@@ -118,6 +119,53 @@ final class TestModelTest extends StudioTestCase
         $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
         $check = $this->api('lead', 'POST', "pieces/$piece->id/check", null, 201)->json();
         self::assertNotSame([], $check['looks']);
+    }
+
+    public function test_a_re_check_asks_what_the_repair_touched_and_what_was_added_and_all_where_it_was_painted_over(): void
+    {
+        $unit = $this->unit('26-033');
+        $piece = $unit->pieces()->where('stage', 'rework')->firstOrFail();
+        $all = Check::query()->where('piece_id', $piece->id)->firstOrFail()->questions;
+        $late = ['pieces' => [$piece->id], 'area' => 'hood', 'technique' => 'tint_filter'];
+        $this->api('lead', 'POST', "units/$unit->id/late-variants", $late + ['revision' => $unit->revision], 200);
+        $asked = $this->recheck($unit, $piece);
+        $tint = array_values(array_filter($asked, fn (array $q) => ! in_array($q['key'], array_column($all, 'key'), true)));
+        self::assertSame([['hood']], array_column($tint, 'areas'), 'what was added is asked');
+        self::assertLessThan(count($all), count($asked));
+        $hood = array_filter($asked, fn (array $q) => $q['areas'] === ['hood']);
+        self::assertCount(1, $hood, 'the repair was on the coat');
+
+        // Sent back once more, and then painted over in other colours: everything is asked.
+        $check = Check::query()->where('piece_id', $piece->id)->whereNull('closed_at')->firstOrFail();
+        $cover = collect($asked)->firstOrFail(fn (array $q) => in_array('overspill', $q['faults'], true));
+        $this->api('lead', 'PUT', "checks/$check->id/answers", [
+            'question' => $cover['key'],
+            'answer' => 'fault',
+            'faults' => [['fault' => 'overspill', 'area' => 'coat', 'spread' => 'whole']],
+        ], 200);
+        foreach ($this->api('lead', 'GET', "checks/$check->id", null, 200)->json('looks') as $look) {
+            $this->api('lead', 'PUT', "checks/$check->id/looks", ['look' => $look['key'], 'answer' => 'yes'], 200);
+        }
+        $this->api('lead', 'POST', "checks/$check->id/verdict", ['verdict' => 'rework'], 200);
+        $this->recolour('Indigo Cloth');
+        $this->api('lead', 'POST', "units/$unit->id/colours", ['revision' => $unit->refresh()->revision], 200);
+        $asked = array_column($this->recheck($unit, $piece), 'key');
+        self::assertSame([], array_diff(array_column($all, 'key'), $asked));
+    }
+
+    /** @return list<array<string, mixed>> what is asked when it was finished and offered again */
+    private function recheck(Unit $unit, Piece $piece): array
+    {
+        $this->actingAs($this->person('painter'));
+        $release = app(Releases::class)->of($unit);
+        $piece = Piece::query()->with(BenchWork::OF_PIECES)->findOrFail($piece->id)->setRelation('unit', $unit);
+        $wanted = array_keys(app(BenchWork::class)->wanted($piece, $release));
+        foreach (array_diff($wanted, BenchWork::done($piece)) as $step) {
+            $this->mark([$piece->id], [$step]);
+        }
+        $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
+
+        return $this->api('lead', 'POST', "pieces/$piece->id/check", null, 201)->json('questions');
     }
 
     /**
