@@ -47,7 +47,8 @@ final class RecolourUnit
             $unit->update(['scheme_number' => $scheme->number]);
             $unit = $this->next->keep(
                 $unit,
-                fn (StepLog $log) => isset($places[$log->step]) && $gates->isBeyond(Gate::TestModel, $places[$log->step]),
+                fn (StepLog $log) => isset($places[$log->step]) &&
+                    $gates->isBeyond(Gate::TestModel, $places[$log->step]),
             );
             $this->log->write('unit.recoloured', $unit, $before, $scheme->number);
 

@@ -59,7 +59,8 @@ final class VaryPieces
                 'on' => null,
             ]);
             foreach ($found as $piece) {
-                AmendmentRow::query()->create(['piece_id' => $piece->id, 'body' => $amendment, 'made_by' => Auth::id()]);
+                $of = ['piece_id' => $piece->id, 'made_by' => Auth::id()];
+                AmendmentRow::query()->create($of + ['body' => $amendment]);
             }
             $again = array_map(fn (Family $f) => $f->value, self::DONE_AGAIN);
             $unit = $this->next->keep(

@@ -12,7 +12,8 @@ final class WaitsForTestModel extends Refusal
     public function __construct(Piece $piece, string $note)
     {
         parent::__construct(
-            "Model $piece->number waits: the test model was rejected. $note The colours are changed and taken over first.",
+            "Model $piece->number waits: the test model was rejected. $note ".
+                'The colours are changed and taken over first.',
             '/steps',
             409,
         );

@@ -35,7 +35,12 @@ final class ReleaseRow extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['released_at' => 'datetime', 'taken_back_at' => 'datetime', 'reconstructed' => 'boolean', 'is_sampled' => 'boolean'];
+    protected $casts = [
+        'released_at' => 'datetime',
+        'taken_back_at' => 'datetime',
+        'reconstructed' => 'boolean',
+        'is_sampled' => 'boolean',
+    ];
 
     /** @return BelongsTo<Unit, $this> */
     public function unit(): BelongsTo

@@ -86,7 +86,8 @@ final class GatesShown
         $scheme = $unit->order->scheme;
         $rest = $unit->pieces
             ->where('id', '!=', $piece?->id)
-            ->filter(fn (Piece $p) => GateKeeper::standing($gates, Gate::TestModel, $p, $release) !== GateStanding::Past);
+            ->map(fn (Piece $p) => [$p->number, GateKeeper::standing($gates, Gate::TestModel, $p, $release)])
+            ->reject(fn (array $p) => $p[1] === GateStanding::Past);
 
         return [
             'model' => $piece?->number,
@@ -95,7 +96,7 @@ final class GatesShown
             'note' => $said?->note,
             'by' => $said?->user->name,
             'lines' => CheckWords::gate(Gate::TestModel),
-            'rest' => array_values($rest->pluck('number')->all()),
+            'rest' => array_values($rest->map(fn (array $p) => $p[0])->all()),
             'minutes' => $piece === null ? 0 : (int) round(EditScheme::minutesOf($piece)),
             'scheme' => $scheme === null ? null : [
                 'slug' => $scheme->slug,

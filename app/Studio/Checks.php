@@ -161,7 +161,7 @@ final class Checks
 
     private static function isPaintedOver(Piece $piece, Check $last): bool
     {
-        $release = $last->release_id === null ? null : ReleaseRow::query()->whereKey($last->release_id)->value('number');
+        $release = ReleaseRow::query()->whereKey($last->release_id)->value('number');
 
         return $release !== null && $piece
             ->logs()

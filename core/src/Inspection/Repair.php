@@ -171,7 +171,7 @@ final readonly class Repair
         return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
     }
 
-    /** A stain that is laid again is a grade less even (model.md 9), which may be less than the pace of the tier wants. */
+    /** A stain that is laid again is a grade less even (model.md 9): it may be less than the tier's pace wants. */
     private function whyAgain(Technique $base, ?Area $area): RepairWhy
     {
         if ($area === null || ! MethodOnModel::showsTheGround($base)) {
@@ -183,7 +183,9 @@ final readonly class Repair
             $grade = max((int) $grade, Conformance::TIDIED_GRADE);
         }
 
-        return $grade !== null && max(1, $grade - 1) < $planned->gradeBar ? RepairWhy::OwnStainUneven : RepairWhy::OwnStain;
+        return $grade !== null && max(1, $grade - 1) < $planned->gradeBar
+            ? RepairWhy::OwnStainUneven
+            : RepairWhy::OwnStain;
     }
 
     /** @param  list<RepairStep>  $steps */

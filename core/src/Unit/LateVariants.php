@@ -15,7 +15,13 @@ use Ordotype\Core\Standard\Technique;
 final class LateVariants
 {
     private const OVER_PAINT = [
-        Effect::Tint, Effect::Tone, Effect::Freehand, Effect::Wear, Effect::WearDrawn, Effect::Grime, Effect::GroundPlants,
+        Effect::Tint,
+        Effect::Tone,
+        Effect::Freehand,
+        Effect::Wear,
+        Effect::WearDrawn,
+        Effect::Grime,
+        Effect::GroundPlants,
     ];
 
     /**

@@ -145,7 +145,8 @@ final readonly class CheckWords
             RepairWhy::LightGround => 'a stain wants a light ground under it',
             RepairWhy::OwnBase => 'the area’s own base, by brush',
             RepairWhy::OwnStain => 'the area’s own stain again, a little less even than before',
-            RepairWhy::OwnStainUneven => 'the area’s own stain again, less even than this tier wants there: look whether it will do',
+            RepairWhy::OwnStainUneven => 'the area’s own stain again, less even than this tier wants there: '.
+                'look whether it will do',
             RepairWhy::DoneAgain => 'a later step of the plan, done again',
             RepairWhy::Strayed => 'what strayed onto it is tidied',
             RepairWhy::VarnishWasOn => 'the varnish was on already',

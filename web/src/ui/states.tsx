@@ -27,7 +27,7 @@ export function Failed({ error, again }: { error: unknown; again?: () => void })
 
 export function Empty({ title, children }: { title: string; children?: ReactNode }) {
     return (
-        <Nothing className="state" image={null} description={<h2>{title}</h2>}>
+        <Nothing className="state" image={false} description={<h2>{title}</h2>}>
             {children}
         </Nothing>
     );
