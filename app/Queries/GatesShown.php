@@ -69,16 +69,20 @@ final class GatesShown
                 ],
                 $gates->all(),
             ),
-            'test' => $gates->wantsTestModel() && $unit->pieces()->whereNotIn('stage', self::GONE)->count() > 1
-                ? $this->test($unit, $release, $gates, $user)
-                : null,
+            'test' => $gates->wantsTestModel() ? $this->test($unit, $release, $gates, $user) : null,
             'may_answer' => Rights::has($user, 'check.answer'),
         ];
     }
 
-    /** @return array<string, mixed> the model that is painted first, how it came out, and what waits for it */
-    private function test(Unit $unit, Release $release, Gates $gates, User $user): array
+    /**
+     * The model that is painted first, how it came out, and what waits for it; nobody is asked for one when a single
+     * model is painted, or colours were begun without.
+     *
+     * @return array<string, mixed>|null
+     */
+    private function test(Unit $unit, Release $release, Gates $gates, User $user): ?array
     {
+        $all = $unit->pieces()->whereNotIn('stage', self::GONE)->count();
         $piece = $unit->test_piece_id === null
             ? null
             : Piece::query()->with(BenchWork::OF_PIECES)->find($unit->test_piece_id)?->setRelation('unit', $unit);
@@ -88,6 +92,10 @@ final class GatesShown
             ->where('id', '!=', $piece?->id)
             ->map(fn (Piece $p) => [$p->number, GateKeeper::standing($gates, Gate::TestModel, $p, $release)])
             ->reject(fn (array $p) => $p[1] === GateStanding::Past);
+
+        if ($all < 2 || ($piece === null && $rest->count() < $all)) {
+            return null;
+        }
 
         return [
             'model' => $piece?->number,

@@ -75,6 +75,9 @@ final class TestModelTest extends StudioTestCase
         $outcomes = Scheme::query()->where('slug', 'tidemark')->firstOrFail()->versions()->orderBy('number')->pluck('outcome');
         self::assertSame(['rejected', 'accepted'], $outcomes->all());
         $this->api('lead', 'POST', "units/$other->id/release", $release, 200);
+        self::assertNull($this->test($other), 'one alone has none');
+        $this->api('lead', 'PUT', "units/$unit->id/test-model", ['model' => null], 200);
+        self::assertNull($this->test($unit), 'colours were begun');
     }
 
     public function test_finished_models_that_look_like_clones_get_something_more_and_are_looked_at_again(): void
@@ -186,8 +189,8 @@ final class TestModelTest extends StudioTestCase
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => $pieces, 'steps' => $steps], 200);
     }
 
-    /** @return array<string, mixed> */
-    private function test(Unit $unit): array
+    /** @return array<string, mixed>|null */
+    private function test(Unit $unit): ?array
     {
         return $this->api('painter', 'GET', "units/$unit->id/gates", null, 200)->json('test');
     }
