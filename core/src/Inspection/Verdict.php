@@ -11,12 +11,13 @@ use Ordotype\Core\Standard\Severity;
 
 /**
  * Whether a piece passes: no critical and no major fault, minors within the limit, every mandatory question answered,
- * and photographed where the tier wants that.
+ * looked at from every view that the tier names, and photographed where it wants that.
  */
 final readonly class Verdict
 {
     /**
-     * @param  list<CheckpointKey>  $open  mandatory questions without an answer
+     * @param  list<CheckpointKey>  $open  mandatory questions without an answer, and the first one of a view that was
+     *     not looked at
      * @param  array<string, int>  $counted  severity word to the number of faults
      * @param  list<View>  $unphotographed  views that the tier wants photographed, and are not
      */
@@ -49,6 +50,13 @@ final readonly class Verdict
         foreach ($questions as $question) {
             if ($question->mandatory && ! isset($done[$question->key->id])) {
                 $open[] = $question->key;
+            }
+        }
+        foreach ($acceptance->views ?? [] as $view) {
+            $there = array_values(array_filter($questions, fn (Checkpoint $c) => $c->view === $view));
+            $isSeen = array_filter($there, fn (Checkpoint $c) => isset($done[$c->key->id])) !== [];
+            if ($there !== [] && ! $isSeen && array_filter($there, fn (Checkpoint $c) => $c->mandatory) === []) {
+                $open[] = $there[0]->key;
             }
         }
         $counted = ['critical' => 0, 'major' => 0, 'minor' => 0];
