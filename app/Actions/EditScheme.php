@@ -8,16 +8,19 @@ use App\Exceptions\ReasonMissing;
 use App\Exceptions\SchemeChanged;
 use App\Exceptions\SchemeJudged;
 use App\Exceptions\SchemeNameTaken;
+use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\Scheme;
 use App\Models\SchemeVersion;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
+use App\Studio\GateKeeper;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Standard\Gate;
 use stdClass;
 
 /**
@@ -103,6 +106,9 @@ final class EditScheme
                 'outcome_at' => now(),
                 'repaint_minutes' => $accepted ? null : $minutes,
             ]);
+            if ($test !== null) {
+                $this->atTheGate($test, $accepted, $note);
+            }
             if (! $accepted) {
                 $document = Json::decode($scheme->document);
                 assert($document instanceof stdClass);
@@ -122,6 +128,23 @@ final class EditScheme
 
             return $scheme->refresh();
         });
+    }
+
+    /** What is said of a unit's test model where its scheme stands is said at its gate, too. */
+    private function atTheGate(Piece $test, bool $accepted, ?string $note): void
+    {
+        $unit = Unit::query()->whereKey($test->unit_id)->where('test_piece_id', $test->id)->first();
+        $last = $unit === null ? null : GateKeeper::onTestModel($unit);
+        if ($unit !== null && $last?->passed !== $accepted) {
+            GateAnswer::query()->create([
+                'piece_id' => $test->id,
+                'gate' => Gate::TestModel->value,
+                'passed' => $accepted,
+                'note' => $note,
+                'user_id' => (int) Auth::id(),
+                'answered_at' => now(),
+            ]);
+        }
     }
 
     /** What painting a model again takes: what was spent on it since its undercoat. */

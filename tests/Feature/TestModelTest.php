@@ -80,6 +80,20 @@ final class TestModelTest extends StudioTestCase
         self::assertNull($this->test($unit), 'colours were begun');
     }
 
+    public function test_what_is_said_of_a_test_model_on_its_scheme_is_said_at_its_gate(): void
+    {
+        $unit = $this->unit('26-041');
+        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => $unit->revision], 200);
+        $this->api('lead', 'PUT', "units/$unit->id/test-model", ['model' => 2], 200);
+        $piece = $unit->pieces()->where('number', 2)->firstOrFail();
+        $this->api('lead', 'POST', 'schemes/tidemark/outcome', ['outcome' => 'accepted', 'piece' => $piece->id], 200);
+        self::assertSame([2, true, 'Runa Wick'], array_values(array_intersect_key(
+            (array) $this->test($unit),
+            ['model' => 0, 'passed' => 0, 'by' => 0],
+        )));
+        self::assertSame(1, GateAnswer::query()->where('piece_id', $piece->id)->count());
+    }
+
     public function test_finished_models_that_look_like_clones_get_something_more_and_are_looked_at_again(): void
     {
         $unit = $this->unit('26-033');
