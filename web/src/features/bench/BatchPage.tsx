@@ -22,7 +22,8 @@ export default function BatchPage() {
     const query = useQuery({ ...batchQuery(Number(id)), staleTime: 0 });
     if (query.isError) return <Failed error={query.error} again={() => void query.refetch()} />;
     if (query.isPending || query.dataUpdatedAt < opened) return <Loading what="the batch" />;
-    return <Work batch={query.data} />;
+    // Another release has other passes.
+    return <Work key={query.data.unit.release} batch={query.data} />;
 }
 
 function Work({ batch }: { batch: Batch }) {
