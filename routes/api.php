@@ -226,6 +226,7 @@ Route::middleware('auth')->group(function (): void {
     Route::middleware('can:certificate.read')->group(function (): void {
         Route::get('sign-offs', [SignOffController::class, 'index']);
         Route::get('sign-offs/{number}', [SignOffController::class, 'show']);
+        Route::get('sign-offs/{number}/record', [SignOffController::class, 'record'])->middleware('can:orders.read');
     });
     Route::middleware('can:sign')->group(function (): void {
         Route::post('checks/{check}/concession', [CheckController::class, 'askTheClient']);

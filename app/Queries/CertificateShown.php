@@ -31,6 +31,7 @@ final class CertificateShown
     {
         $record = Json::decode(Json::encode($this->sign->preview($pieces, $person)));
         assert($record instanceof stdClass);
+        self::hidePrices($record, $person);
         $unit = Piece::query()->with('unit')->findOrFail($pieces[0])->unit;
 
         return [
@@ -38,6 +39,13 @@ final class CertificateShown
             'words' => $this->words->ofUnit($unit, $record),
             'asks_whole' => count($pieces) > 1 && ! self::isWholeSaid($unit),
         ];
+    }
+
+    private static function hidePrices(stdClass $record, User $person): void
+    {
+        foreach (Rights::seesMoney($person) ? [] : $record->agreed ?? [] as $agreed) {
+            $agreed->price = null;
+        }
     }
 
     /** How a unit looks side by side is asked once. */
@@ -60,6 +68,7 @@ final class CertificateShown
             ->first();
         $body = NamesApart::put(Json::decode($record->record), NamesApart::of($record));
         assert($body instanceof stdClass);
+        self::hidePrices($body, $person);
         $signs = $record->kind === 'sign_off';
 
         return [
@@ -72,6 +81,7 @@ final class CertificateShown
             'words' => $this->words->of($record, $body),
             'path' => $record->secret === null || ! $signs ? null : "/certificate/$record->secret",
             'paper' => $record->secret === null || ! $signs ? null : "/api/v1/certificates/$record->secret/paper",
+            'file' => Rights::seesMoney($person) ? "/api/v1/sign-offs/$record->number/record" : null,
             'withdrawn_by' => $signs ? $withdrawn?->number : null,
             'may_withdraw' => $signs && $withdrawn === null && Rights::has($person, 'sign'),
         ];

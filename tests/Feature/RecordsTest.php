@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Formats\SchemaCheck;
 use App\Models\Photograph;
 use App\Models\Piece;
 use App\Models\RecordName;
@@ -14,6 +15,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Storage;
 use Ordotype\Core\Booth\Booth;
 use Ordotype\Core\Booth\BoothRequest;
+use Ordotype\Core\Format\Json;
 use Tests\Support\Demo;
 
 /** What a sign-off keeps, who can read it, and how a name goes without breaking it. */
@@ -35,6 +37,11 @@ final class RecordsTest extends StudioTestCase
         $body = ['pieces' => [$piece->id], 'whole' => 'clones'];
         $signed = $this->api('lead', 'POST', 'sign-offs', $body, 201)->json('record');
         self::assertSame('clones', $signed['whole']);
+        // The file is what was hashed, and fits its schema.
+        $file = (string) $this->api('desk', 'GET', "sign-offs/{$signed['number']}/record", null, 200)->getContent();
+        self::assertSame(SignOff::query()->where('number', $signed['number'])->value('hash'), hash('sha256', $file));
+        SchemaCheck::against('certificate@2', Json::decode($file));
+        $this->api('odo', 'GET', "sign-offs/{$signed['number']}/record", null, 403);
         $secret = SignOff::query()->orderByDesc('number')->value('secret');
         $read = $this->api(null, 'GET', "certificates/$secret", null, 200)->json();
         self::assertStringContainsString('like clones', $read['side_by_side']);
@@ -104,6 +111,7 @@ final class RecordsTest extends StudioTestCase
         $this->api(null, 'GET', 'certificates/'.str_repeat('0', 32), null, 404);
         $this->api(null, 'GET', "for-you/$secret", null, 404);
         $gone = $this->api('lead', 'POST', "sign-offs/{$signed->json('number')}/withdrawal", ['reason' => 'A chip.'], 201);
+        SchemaCheck::against('certificate@2', Json::decode((string) SignOff::query()->latest('number')->value('record')));
         self::assertNull($gone->json('path'));
         $withdrawal = SignOff::query()->where('number', $gone->json('number'))->value('secret');
         $this->api(null, 'GET', "certificates/$withdrawal", null, 404);

@@ -167,6 +167,7 @@ final class RightsTest extends StudioTestCase
         'GET certificates/{secret}/paper' => 'anyone',
         'GET certificates/{secret}/pictures/{sha}' => 'anyone',
         'POST sign-offs' => 'lead odo',
+        'GET sign-offs/{number}/record' => 'lead desk',
         'POST sign-offs/{number}/withdrawal' => 'lead odo',
     ];
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Formats\SchemaCheck;
 use App\Models\Activity;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\SignOff;
 use Illuminate\Support\Facades\Artisan;
+use Ordotype\Core\Format\Json;
 use Ordotype\Core\Record\Chain;
 use Ordotype\Core\Record\Link;
 
@@ -205,6 +207,7 @@ final class WayTest extends StudioTestCase
             ->assertJsonPath('record.pieces.0.rule', 'signed by someone who did not paint on it');
         self::assertSame(SignOff::query()->where('number', 2)->value('hash'), $certificate->json('previous'));
         self::assertSame(0, Artisan::call('ordotype:verify', ['--head' => $certificate->json('hash')]));
+        SchemaCheck::against('certificate@2', Json::decode((string) SignOff::query()->where('number', 3)->value('record')));
         $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 409);
         $this->api('desk', 'GET', 'sign-offs/3', null, 200);
 

@@ -47,6 +47,15 @@ final class SignOffController
         return new JsonResponse($this->shown->of(self::numbered($number), $given->person()));
     }
 
+    /** The record itself, byte for byte what its hash is of. */
+    public function record(int $number): Response
+    {
+        return new Response(self::numbered($number)->record, 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"certificate-$number.json\"",
+        ]);
+    }
+
     public function store(SignOffWanted $given): JsonResponse
     {
         $record = $this->sign->sign($given->pieces(), $given->person(), $given->whole());

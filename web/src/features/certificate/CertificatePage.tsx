@@ -42,6 +42,7 @@ function Sheet({ data }: { data: Certificate }) {
                     </Button>
                 )}
                 {data.path !== null && <LinkButton to={data.path}>As the client reads it</LinkButton>}
+                {data.file !== null && <Button href={data.file}>Record</Button>}
                 {data.paper !== null && <Button href={data.paper}>PDF</Button>}
                 <Button type="primary" onClick={() => window.print()}>
                     Print
