@@ -21,6 +21,9 @@ use Ordotype\Core\Standard\Gate;
  */
 final class RecolourUnit
 {
+    /** What lies under the colours. */
+    private const UNDER = ['prepare', 'undercoat'];
+
     public function __construct(
         private readonly NextRelease $next,
         private readonly Releases $releases,
@@ -47,8 +50,10 @@ final class RecolourUnit
             $unit->update(['scheme_number' => $scheme->number]);
             $unit = $this->next->keep(
                 $unit,
-                fn (StepLog $log) => isset($places[$log->step]) &&
-                    $gates->isBeyond(Gate::TestModel, $places[$log->step]),
+                // Steps of a repair are none of the release's; they lie on the paint, or go with it.
+                fn (StepLog $log) => isset($places[$log->step])
+                    ? $gates->isBeyond(Gate::TestModel, $places[$log->step])
+                    : ! in_array($log->family, self::UNDER, true),
             );
             $this->log->write('unit.recoloured', $unit, $before, $scheme->number);
 

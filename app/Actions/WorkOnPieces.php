@@ -188,7 +188,7 @@ final class WorkOnPieces
             'planned_minutes' => round($wanted->minutes, 2),
             'skipped' => $skipped,
             'user_id' => Auth::id(),
-            'done_at' => now(),
+            'done_at' => now()->format('Y-m-d H:i:s.v'),
         ];
     }
 

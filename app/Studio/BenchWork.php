@@ -6,6 +6,7 @@ namespace App\Studio;
 
 use App\Models\FaultRow;
 use App\Models\Piece;
+use App\Models\StepLog;
 use App\Repositories\Releases;
 use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Bench\Release;
@@ -46,13 +47,21 @@ final class BenchWork
         return array_diff_key($steps, $last) + $last;
     }
 
-    /** @return Collection<int, FaultRow> what the last check sent back; what does not count is left as it is */
+    /**
+     * @return Collection<int, FaultRow> what the last check sent back; what does not count is left as it is, and what
+     *     lay on paint that is painted over since is gone with it
+     */
     public function sentBack(Piece $piece): Collection
     {
         $check = $piece->lastClosed;
+        $isThere = fn (FaultRow $f): bool => $f->area === null ||
+            $piece->standing->contains(
+                fn (StepLog $log) => $log->area === $f->area && $log->done_at <= $check?->closed_at,
+            ) ||
+            ! $piece->logs()->where('area', $f->area)->whereNotNull('covered_by')->exists();
 
         return $check?->verdict === 'rework'
-            ? $check->faults->where('severity', '!=', 'note')->sortBy('id')->values()
+            ? $check->faults->where('severity', '!=', 'note')->filter($isThere)->sortBy('id')->values()
             : new Collection();
     }
 

@@ -164,8 +164,13 @@ final class TestModelTest extends StudioTestCase
             $this->api('lead', 'PUT', "checks/$check->id/looks", ['look' => $look['key'], 'answer' => 'yes'], 200);
         }
         $this->api('lead', 'POST', "checks/$check->id/verdict", ['verdict' => 'rework'], 200);
+        $sentBack = fn (): int => app(BenchWork::class)
+            ->sentBack(Piece::query()->with(BenchWork::OF_PIECES)->findOrFail($piece->id))
+            ->count();
+        self::assertSame(1, $sentBack());
         $this->recolour('Indigo Cloth');
         $this->api('lead', 'POST', "units/$unit->id/colours", ['revision' => $unit->refresh()->revision], 200);
+        self::assertSame(0, $sentBack(), 'the fault is gone with the paint that it lay on');
         $asked = array_column($this->recheck($unit, $piece), 'key');
         self::assertSame([], array_diff(array_column($all, 'key'), $asked));
     }
