@@ -65,12 +65,15 @@ final class KeepPhotographs
      */
     private function kept(array $as, Builder $before, Sculpt $sculpt, User $by): Photograph
     {
-        $placement = $before->whereNotNull('placement')->latest('id')->first()?->placement;
-        $placement ??= $this->finding->in(
-            Picture::query()->findOrFail($as['sha256']),
-            $sculpt,
-            View::from((string) $as['view']),
-        );
+        $picture = Picture::query()->findOrFail($as['sha256']);
+        // Points in pixels say nothing in a picture of another size.
+        $alike = ['width' => $picture->width, 'height' => $picture->height];
+        $placement = $before
+            ->whereNotNull('placement')
+            ->whereHas('picture', fn ($q) => $q->where($alike))
+            ->latest('id')
+            ->first()?->placement;
+        $placement ??= $this->finding->in($picture, $sculpt, View::from((string) $as['view']));
 
         return DB::transaction(function () use ($as, $placement, $by): Photograph {
             $photograph = Photograph::query()->create(

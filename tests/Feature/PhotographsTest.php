@@ -85,6 +85,13 @@ final class PhotographsTest extends StudioTestCase
         self::assertSame('kept', $next->json('state'), 'but nobody has looked at it yet');
         $back = $this->api('lead', 'POST', "pieces/$piece->id/photographs", ['sha256' => $sha, 'view' => 'back'], 201);
         self::assertNotEquals($placed->json('placement'), $back->json('placement'), 'another side is another set-up');
+        // In a picture of another size the points lie elsewhere: they are found anew there.
+        $larger = self::drawn(Demo::sculpt(), 320);
+        $as = ['sha256' => $this->sent(Png::of($larger)), 'view' => 'front'];
+        $anew = $this->api('painter', 'POST', "pieces/$piece->id/photographs", $as, 201);
+        $off = abs($anew->json('placement.base_left.0') - $none->json('marks.front.base_left.0') * $larger->width);
+        self::assertLessThan(1.5 * $larger->scale, $off);
+        $this->api('lead', 'DELETE', "photographs/{$anew->json('id')}", null, 204);
         $this->api('lead', 'DELETE', "photographs/{$next->json('id')}", null, 204);
         $this->api('lead', 'DELETE', "photographs/{$next->json('id')}", null, 404);
         self::assertCount(2, $this->api('lead', 'GET', "pieces/$piece->id/photographs", null, 200)->json('data'));

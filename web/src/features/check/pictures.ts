@@ -25,7 +25,8 @@ const point = (p: number[] | undefined): Point => [p?.[0] ?? 0, p?.[1] ?? 0];
 
 export function photographIn(p: Photograph, marks: Marks, frame: [number, number]): Laid {
     const made = { href: `/api/v1/pictures/${p.sha256}`, width: p.width, height: p.height, drawn: p.drawn };
-    if (p.placement === null || !marks) {
+    // What was only proposed is not laid: nobody has looked at it yet.
+    if (p.placement === null || p.state === 'kept' || !marks) {
         const scale = frame[0] / p.width;
         return {
             ...made,
