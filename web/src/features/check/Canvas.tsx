@@ -146,6 +146,7 @@ export function Canvas({
                     }),
                 )}
             {!small &&
+                (picture === null || picture.placed) &&
                 lit.length < areas.length &&
                 drawn.map((area) => (
                     <Number key={area.key} area={area} view={view} frame={frame} lit={lit} unit={unit} />
