@@ -46,8 +46,9 @@ final class JudgeTestModel
                 throw new NotAtTheGate($piece, Terms::gate(Gate::TestModel));
             }
             $last = GateKeeper::said([$piece->id])[$piece->id][Gate::TestModel->value] ?? null;
-            // Pressed twice, it is said once.
-            if ($last !== null && $last->passed === $passed && $last->note === $note) {
+            // Pressed twice, it is said once; of colours that nobody judged yet the same can be said again.
+            $isSaid = $last !== null && $last->passed === $passed && $last->note === $note;
+            if ($isSaid && ! $this->isUnjudged($unit)) {
                 return;
             }
             GateAnswer::query()->create([
@@ -74,8 +75,17 @@ final class JudgeTestModel
         if ($scheme === null || $scheme->number !== $unit->scheme_number) {
             return;
         }
-        if (! $passed || $this->schemes->current($scheme)->outcome === 'untried') {
+        if (! $passed || $this->isUnjudged($unit)) {
             $this->schemes->judge($scheme, $passed, $note, $piece);
         }
+    }
+
+    private function isUnjudged(Unit $unit): bool
+    {
+        $scheme = $unit->order->scheme;
+
+        return $scheme !== null &&
+            $scheme->number === $unit->scheme_number &&
+            $this->schemes->current($scheme)->outcome === 'untried';
     }
 }

@@ -70,10 +70,18 @@ final class TestModelTest extends StudioTestCase
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$second], 'steps' => [$paint[0]]], 409);
         $anew = $this->steps($unit, fn (Step $s) => ! in_array($s->phase, $under, true) && $s->phase->value < 170);
         $this->mark([$first], $anew);
+        // The same may be wrong with the next colours, too.
+        $judge('lead', $no, 200);
+        self::assertSame(2, GateAnswer::query()->where('gate', 'test_model')->count());
+        $this->recolour('Mist Blue');
+        $revision = $this->test($unit)['unit_revision'] ?? 0;
+        $this->api('lead', 'POST', "units/$unit->id/colours", ['revision' => $revision], 200);
+        $anew = $this->steps($unit, fn (Step $s) => ! in_array($s->phase, $under, true) && $s->phase->value < 170);
+        $this->mark([$first], $anew);
         $judge('lead', ['passed' => true], 200);
         $this->mark([$second], [$anew[0]]);
         $outcomes = Scheme::query()->where('slug', 'tidemark')->firstOrFail()->versions()->orderBy('number')->pluck('outcome');
-        self::assertSame(['rejected', 'accepted'], $outcomes->all());
+        self::assertSame(['rejected', 'rejected', 'accepted'], $outcomes->all());
         $this->api('lead', 'POST', "units/$other->id/release", $release, 200);
         self::assertNull($this->test($other), 'one alone has none');
         $this->api('lead', 'PUT', "units/$unit->id/test-model", ['model' => null], 200);
