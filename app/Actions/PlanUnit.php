@@ -21,7 +21,6 @@ use App\Studio\ActivityLog;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Unit\UnitPlan;
 use Ordotype\Core\Words\PlanWords;
 use Ordotype\Core\Words\Terms;
@@ -165,7 +164,7 @@ final class PlanUnit
         foreach ($plan->kinds as $kind) {
             $words = new PlanWords($kind->plan->request);
             foreach ($kind->plan->requirements as $state) {
-                if (in_array($state->state, [Standing::Short, Standing::Over], true)) {
+                if ($state->state?->isOff() === true) {
                     $key = $state->requirement->area;
                     $area = $key === null ? null : $kind->plan->request->sculpt->area($key);
                     $short[] = $words->subject($state->requirement).' on '.PlanWords::area($area);

@@ -13,6 +13,7 @@ use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\GateKeeper;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Gate;
 
 /**
@@ -21,9 +22,6 @@ use Ordotype\Core\Standard\Gate;
  */
 final class RecolourUnit
 {
-    /** What lies under the colours. */
-    private const UNDER = ['prepare', 'undercoat'];
-
     public function __construct(
         private readonly NextRelease $next,
         private readonly Releases $releases,
@@ -53,7 +51,7 @@ final class RecolourUnit
                 // Steps of a repair are none of the release's; they lie on the paint, or go with it.
                 fn (StepLog $log) => isset($places[$log->step])
                     ? $gates->isBeyond(Gate::TestModel, $places[$log->step])
-                    : ! in_array($log->family, self::UNDER, true),
+                    : ! Family::from($log->family)->isUnderColour(),
             );
             $this->log->write('unit.recoloured', $unit, $before, $scheme->number);
 

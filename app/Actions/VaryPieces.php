@@ -27,8 +27,6 @@ use Ordotype\Core\Words\PlanWords;
  */
 final class VaryPieces
 {
-    private const DONE_AGAIN = [Family::Protect, Family::Check];
-
     public function __construct(
         private readonly NextRelease $next,
         private readonly Releases $releases,
@@ -62,7 +60,10 @@ final class VaryPieces
                 $of = ['piece_id' => $piece->id, 'made_by' => Auth::id()];
                 AmendmentRow::query()->create($of + ['body' => $amendment]);
             }
-            $again = array_map(fn (Family $f) => $f->value, self::DONE_AGAIN);
+            $again = array_map(
+                fn (Family $f) => $f->value,
+                array_filter(Family::cases(), fn (Family $f) => $f->isDoneAgain()),
+            );
             $unit = $this->next->keep(
                 $unit,
                 fn (StepLog $log) => in_array($log->family, $again, true),

@@ -205,7 +205,7 @@ final class BenchCommand extends CoreCommand
         $before = StandardFormat::read($document);
         $tier = $before->tier($this->needed('tier'));
         $clause =
-            array_values(array_filter($tier->clauses, fn (Clause $c) => $c instanceof EffectClause))[0] ??
+            Clause::only(EffectClause::class, $tier->clauses)[0] ??
             throw new InvalidArgumentException("$tier->name has no effect clause of its own to edit.");
         $was = ClauseFormat::write($clause);
         $is = clone $was;

@@ -39,7 +39,7 @@ final class BoothCommand extends CoreCommand
         $request = $this->request();
         $out = $this->needed('out');
         $view = View::tryFrom($this->needed('view'));
-        if ($view === null || ! in_array($view, Booth::VIEWS, true)) {
+        if ($view === null || ! $view->isOutlined()) {
             throw new InvalidArgumentException('--view: front and back are drawn; the others are not.');
         }
         $plan = $this->planner()->plan($request);

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use BackedEnum;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Sculpt;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -16,12 +19,6 @@ use stdClass;
 /** Standards far larger than a studio's, made from one by seeded chance: how checking and planning grow with them. */
 final class Growth
 {
-    private const MATERIALS = [
-        'plate', 'cloth', 'leather', 'skin', 'hair_fur', 'bone_horn', 'scale_chitin', 'wood', 'stone', 'steel', 'gold',
-    ];
-
-    private const ROLES = ['regular', 'hero', 'horde', 'centrepiece'];
-
     private readonly Randomizer $random;
 
     public function __construct(private readonly stdClass $standard, int $seed = 3)
@@ -43,9 +40,9 @@ final class Growth
             $clause = $this->copy($own[$of][$this->random->getInt(0, count($own[$of]) - 1)]);
             $clause->id = "{$tiers[$of]->key}.more$n";
             $scope = (array) ($clause->scope ?? []);
-            $picked = array_slice($this->random->shuffleArray(self::MATERIALS), 0, $this->random->getInt(0, 3));
+            $picked = array_slice($this->random->shuffleArray(array_slice(self::words(Material::cases()), 0, 11)), 0, $this->random->getInt(0, 3));
             $scope += $picked === [] ? [] : ['material' => $picked];
-            $scope += $this->random->getInt(0, 1) === 0 ? [] : ['role' => [self::ROLES[$this->random->getInt(0, 3)]]];
+            $scope += $this->random->getInt(0, 1) === 0 ? [] : ['role' => [self::words(Role::cases())[$this->random->getInt(0, 3)]]];
             $scope += $this->random->getInt(0, 2) > 0 ? [] : ['focus_min' => $this->random->getInt(1, 3)];
             if ($scope !== []) {
                 $clause->scope = (object) $scope;
@@ -87,5 +84,14 @@ final class Growth
         $work();
 
         return (hrtime(true) - $since) / 1e6;
+    }
+
+    /**
+     * @param  list<BackedEnum>  $cases
+     * @return list<string>
+     */
+    private static function words(array $cases): array
+    {
+        return array_map(fn (BackedEnum $c) => (string) $c->value, $cases);
     }
 }

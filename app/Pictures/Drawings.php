@@ -80,7 +80,7 @@ final class Drawings
     public function inViews(Sculpt $sculpt, array $coats, int $seed = 1, int $width = self::WIDTH): array
     {
         $views = [];
-        foreach (Booth::VIEWS as $view) {
+        foreach (View::drawn() as $view) {
             if (self::isOutlined($sculpt, $view)) {
                 $views[$view->value] = $this->address(new BoothRequest($sculpt, $coats, $view, $width, $seed));
             }

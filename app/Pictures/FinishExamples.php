@@ -34,18 +34,6 @@ final class FinishExamples
 
     public const WORD = 'ordotype/finish-examples@1';
 
-    /** What is drawn for each criterion, from little work to much, or from a small fault to a large one. */
-    public const OF = [
-        'tonal_span' => ['undercoat', 'flat', 'washed', 'two_lights', 'four_lights'],
-        'tones' => ['flat', 'one_light', 'two_lights', 'four_lights'],
-        'hard_step' => ['blended', 'four_lights', 'one_light'],
-        'light_from_above' => ['four_lights', 'from_below'],
-        'line_width' => ['line_fine', 'line_middle', 'line_wide', 'line_widest'],
-        'bare_primer' => ['washed', 'bare_small', 'bare_middle', 'bare_large'],
-        'base_colour' => ['off_little', 'off_some', 'off_much'],
-        'colour_drift' => ['off_little', 'off_some', 'off_much'],
-    ];
-
     private const AREA = 'cloak';
 
     private const UNDERCOAT = '#8d8c88';
@@ -71,6 +59,21 @@ final class FinishExamples
     ];
 
     private readonly Sculpt $sculpt;
+
+    /** @return list<string> what is drawn of a criterion, from little work to much, or from a small fault to a large one */
+    public static function of(Criterion $criterion): array
+    {
+        return match ($criterion) {
+            Criterion::TonalSpan => ['undercoat', 'flat', 'washed', 'two_lights', 'four_lights'],
+            Criterion::Tones => ['flat', 'one_light', 'two_lights', 'four_lights'],
+            Criterion::HardStep => ['blended', 'four_lights', 'one_light'],
+            Criterion::LightFromAbove => ['four_lights', 'from_below'],
+            Criterion::LineWidth => ['line_fine', 'line_middle', 'line_wide', 'line_widest'],
+            Criterion::BarePrimer => ['washed', 'bare_small', 'bare_middle', 'bare_large'],
+            Criterion::BaseColour, Criterion::ColourDrift => ['off_little', 'off_some', 'off_much'],
+            Criterion::LineShare, Criterion::LastLight => [],
+        };
+    }
 
     public function __construct(private readonly Booth $booth = new Booth())
     {
@@ -181,22 +184,23 @@ final class FinishExamples
         };
         $plain = $of('washed');
         $values = [];
-        foreach (self::OF as $criterion => $examples) {
-            foreach ($examples as $example) {
+        foreach (Criterion::cases() as $criterion) {
+            foreach (self::of($criterion) as $example) {
                 $m = $of($example);
-                $value = match (Criterion::from($criterion)) {
+                $value = match ($criterion) {
                     Criterion::TonalSpan => $m->contrast->value,
                     Criterion::Tones => $m->tones === null ? null : (float) count($m->tones),
                     Criterion::HardStep => $m->stark->value,
                     Criterion::LightFromAbove => $m->fromAbove->value,
                     Criterion::LineWidth => $m->lineWidth->value,
                     Criterion::BarePrimer => $m->bare->value === null ? null : 100 * $m->bare->value,
-                    default => $m->colour === null || $plain->colour === null
+                    Criterion::BaseColour, Criterion::ColourDrift => $m->colour === null || $plain->colour === null
                         ? null
                         : $m->colour->deltaE00($plain->colour),
+                    Criterion::LineShare, Criterion::LastLight => null,
                 };
                 if ($value !== null) {
-                    $values[$criterion][$example] = round($value, 2);
+                    $values[$criterion->value][$example] = round($value, 2);
                 }
             }
         }

@@ -15,8 +15,8 @@ use Ordotype\Core\Photo\Meter;
 use Ordotype\Core\Photo\Placement;
 use Ordotype\Core\Photo\RgbPixels;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Extent;
 
 /** Draws figures in undercoat and in one flat coat, and measures what light alone makes of them. */
@@ -41,7 +41,7 @@ final class FlatPaintTable
         foreach ($sculpt->areas as $area) {
             $flat[] = new Coat($area->key, Mark::Cover, Extent::Full, Srgb::fromHex(self::MIDDLE), true);
         }
-        foreach (Booth::VIEWS as $view) {
+        foreach (View::drawn() as $view) {
             $booth = new Booth();
             $this->measure($booth, new BoothRequest($sculpt, $undercoat, $view, $this->width, self::SEED), 'undercoat');
             $this->measure($booth, new BoothRequest($sculpt, $flat, $view, $this->width, self::SEED), 'flat');
@@ -89,7 +89,7 @@ final class FlatPaintTable
     /** Details and the base are too small or too rough to say what light makes of a form; metal shines by itself. */
     private static function counts(Area $area): bool
     {
-        return in_array($area->rank, [Rank::Main, Rank::Secondary], true) && ! $area->isMetal();
+        return $area->rank->isForm() && ! $area->isMetal();
     }
 
     /** @param  list<float>  $values */

@@ -101,7 +101,7 @@ final class Measuring
     /** The plan as the booth draws it, measured in the same way. */
     private function drawn(Plan $plan, View $view): ?string
     {
-        if (! in_array($view, Booth::VIEWS, true)) {
+        if (! $view->isOutlined()) {
             return null;
         }
         $request = new BoothRequest($plan->request->sculpt, Coat::all($plan->work->steps), $view, self::DRAWN);

@@ -10,7 +10,7 @@ use Ordotype\Core\Booth\BoothRequest;
 use Ordotype\Core\Booth\Coat;
 use Ordotype\Core\Booth\Dice;
 use Ordotype\Core\Booth\Mark;
-use Ordotype\Core\Booth\Painter;
+use Ordotype\Core\Booth\Patch;
 use Ordotype\Core\Booth\PlantedFault;
 use Ordotype\Core\Colour\Lab;
 use Ordotype\Core\Colour\Srgb;
@@ -167,7 +167,7 @@ final class TruthTable
         ?BoothPicture $undercoated = null,
     ): array {
         $pixels = new RgbPixels($picture->width, $picture->height, $picture->rgb);
-        $undercoat = Srgb::fromHex(Painter::UNDERCOAT);
+        $undercoat = Srgb::fromHex(Patch::UNDERCOAT);
         $meter = new Meter(
             $plan->request->sculpt,
             self::card($picture),

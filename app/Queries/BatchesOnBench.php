@@ -16,8 +16,6 @@ use Ordotype\Core\Bench\Stage;
 /** The batches that have something to be done or looked at, the most urgent first. */
 final class BatchesOnBench
 {
-    private const OPEN = [Stage::Planned, Stage::OnBench, Stage::Rework, Stage::Offered];
-
     public function __construct(private readonly UnitsOfStages $units)
     {
     }
@@ -25,7 +23,7 @@ final class BatchesOnBench
     /** @return array{data: list<array<string, mixed>>, next_cursor: string|null} */
     public function page(?string $find, ?string $cursor): array
     {
-        $open = array_map(fn (Stage $s) => $s->value, self::OPEN);
+        $open = Stage::words(fn (Stage $s) => $s->isOnBench());
         [$units, $next] = $this->units->page('bench', $open, $find, $cursor, [
             'pieces' => fn (HasMany $q) => $q
                 ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])

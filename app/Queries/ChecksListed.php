@@ -15,8 +15,6 @@ use Ordotype\Core\Bench\Stage;
 /** The units that have pieces to be looked at or to be signed, the most urgent first. */
 final class ChecksListed
 {
-    private const WAIT = [Stage::Offered, Stage::Rework, Stage::Passed];
-
     public function __construct(private readonly UnitsOfStages $units)
     {
     }
@@ -24,7 +22,7 @@ final class ChecksListed
     /** @return array{data: list<array<string, mixed>>, next_cursor: string|null} */
     public function page(?string $find, ?string $cursor): array
     {
-        $wait = array_map(fn (Stage $s) => $s->value, self::WAIT);
+        $wait = Stage::words(fn (Stage $s) => $s->waitsForCheck());
         [$units, $next] = $this->units->page('checks', $wait, $find, $cursor, [
             'pieces' => fn (HasMany $q) => $q->orderBy('number'),
             'pieces.checks:id,piece_id,round,verdict,closed_at',

@@ -7,8 +7,8 @@ namespace App\Queries;
 use App\Exceptions\NoSuchTier;
 use App\Repositories\Figures;
 use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
@@ -56,7 +56,7 @@ final class EditOnFigure
             'after' => round($to->minutesByPasses(), 2),
             'steps_before' => count($difference->from->work->steps),
             'steps_after' => count($to->work->steps),
-            'ceiling' => $to->whole->demand->ofModel(RequirementKind::Minutes)?->max,
+            'ceiling' => $to->whole->demand->ofModel(ModelFigure::Minutes)?->max,
             'price' => self::price($now, $after),
             'price_before' => self::price($price, $after),
             'changes' => array_map(fn (RequirementChange $c) => self::change($c, $to, $words), $difference->changes),

@@ -105,8 +105,8 @@ final class EvennessShown
     {
         $limits = [];
         foreach ($plan->areas as $planned) {
-            foreach ($planned->demand->requirements as $r) {
-                if ($r instanceof FinishRequirement && $r->criterion === Criterion::ColourDrift) {
+            foreach ($planned->demand->of(FinishRequirement::class) as $r) {
+                if ($r->criterion === Criterion::ColourDrift) {
                     $limits[(string) $r->area] = $r->limit;
                 }
             }

@@ -19,15 +19,16 @@ use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Ladder\Cell;
 use Ordotype\Core\Ladder\Change;
+use Ordotype\Core\Ladder\ClauseView;
+use Ordotype\Core\Ladder\ClauseViews;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Ladder\Row;
 use Ordotype\Core\Ladder\StandardChange;
 use Ordotype\Core\Standard\Clause;
-use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TechniqueClause;
+use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 use Ordotype\Core\Words\ChangeWords;
@@ -118,6 +119,7 @@ final class LadderShown
     {
         $words = new LadderWords($standard);
         $clauses = new ClauseWords($standard);
+        $views = new ClauseViews($standard);
         $revisions = $version
             ->clauses()
             ->get(['tier', 'clause', 'revision'])
@@ -128,12 +130,12 @@ final class LadderShown
         return array_map(
             fn (Row $row, string $label) => [
                 'suffix' => $row->suffix,
-                'group' => $row->group,
+                'group' => $row->group->value,
                 'label' => $label,
                 'family' => $row->family?->value,
                 'folded' => $this->folded($row, $rows, $grid->tiers(), $words),
                 'cells' => array_map(
-                    fn (Cell $cell, string $in) => $this->cell($cell, $in, $standard, $clauses, $revisions),
+                    fn (Cell $cell, string $in) => $this->cell($cell, $in, $standard, $clauses, $views, $revisions),
                     $row->cells,
                     $words->cells($row),
                 ),
@@ -176,6 +178,7 @@ final class LadderShown
         string $words,
         Standard $standard,
         ClauseWords $clauses,
+        ClauseViews $views,
         Collection $revisions,
     ): array {
         $clause = $cell->clause;
@@ -189,19 +192,21 @@ final class LadderShown
             'revision' => $cell->own ? $revisions->get("$cell->tier {$clause?->id}")->revision ?? 0 : 0,
             'clause' => $clause === null ? null : ClauseFormat::write($clause),
             'says' => $clause === null ? null : $clauses->sentence($clause),
-            'extent' => $clause instanceof EffectClause ||
-                ($clause instanceof TechniqueClause && $clause->status->value === 'required')
-                    ? $clause->extent()->word()
-                    : null,
-            'passes' => $clause instanceof EffectClause || $clause instanceof TechniqueClause
-                    ? $clause->passes()
-                    : null,
-            'status' => match (true) {
-                $clause === null => null,
-                $clause instanceof TechniqueClause => $clause->status->value,
-                default => 'required',
-            },
+            ...self::marks($clause === null ? null : $views->of($clause)),
             'dropped' => $clause === null && $tier->drop !== null && in_array($cell->suffix, $tier->drop, true),
+        ];
+    }
+
+    /** @return array<string, mixed> what a cell shows beside its words */
+    private static function marks(?ClauseView $view): array
+    {
+        $technique = $view?->technique;
+        $extent = $view?->effect?->extent() ?? ($technique?->isRequired() === true ? $technique->extent() : null);
+
+        return [
+            'extent' => $extent?->word(),
+            'passes' => $view?->effect?->passes() ?? $technique?->passes(),
+            'status' => $view === null ? null : ($technique->status ?? TechniqueStatus::Required)->value,
         ];
     }
 

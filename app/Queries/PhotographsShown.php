@@ -14,7 +14,6 @@ use App\Studio\UnitPhotographs;
 use App\Studio\UnitPlans;
 use Illuminate\Database\Eloquent\Builder;
 use InvalidArgumentException;
-use Ordotype\Core\Booth\Booth;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Photo\AreaMeasure;
 use Ordotype\Core\Photo\Drift;
@@ -24,6 +23,7 @@ use Ordotype\Core\Photo\HeldFigure;
 use Ordotype\Core\Photo\Placement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Words\PhotoWords;
 use stdClass;
 
@@ -79,7 +79,7 @@ final class PhotographsShown
     private static function marks(Sculpt $sculpt): array
     {
         $marks = [];
-        foreach (Booth::VIEWS as $view) {
+        foreach (View::drawn() as $view) {
             try {
                 [$left, $right, $top] = Placement::marks($sculpt, $view);
                 $marks[$view->value] = ['base_left' => $left, 'base_right' => $right, 'top' => $top];

@@ -17,9 +17,8 @@ use App\Studio\UnitPlans;
 use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Paint;
-use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Method\MethodOnModel;
@@ -275,7 +274,7 @@ final class PlanShown
             'short' => count(
                 array_filter(
                     $kind->plan->requirements,
-                    fn (RequirementState $s) => in_array($s->state, [Standing::Short, Standing::Conflict], true),
+                    fn (RequirementState $s) => $s->state?->isLacking() === true,
                 ),
             ),
         ];
@@ -295,7 +294,7 @@ final class PlanShown
             $areas = [];
             foreach ($plan->areas as $planned) {
                 $area = $planned->demand->area;
-                if ($area !== null && DemandResolver::fits($technique, $area)) {
+                if ($area !== null && FittingTechniques::fits($technique, $area)) {
                     $minutes = Candidate::onArea($technique, $index, $area, $r->sculpt, $r->tier->pace, $method)
                         ->minutes;
                     $areas[$area->key] = [

@@ -7,7 +7,6 @@ namespace App\Queries;
 use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
@@ -81,7 +80,7 @@ final class SchoolsOfUnit
         return count(
             array_filter(
                 $plan->requirements,
-                fn ($r) => in_array($r->state, [Standing::Short, Standing::Conflict], true),
+                fn ($r) => $r->state?->isLacking() === true,
             ),
         );
     }

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Repositories\Standards;
 use Ordotype\Core\Format\TechniqueFormat;
 use Ordotype\Core\Ladder\Grid;
+use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
@@ -51,10 +52,7 @@ final class TechniquesShown
     private static function saidAt(Tier $tier, Standard $standard): array
     {
         $said = [];
-        foreach ($standard->clausesOf($tier) as $clause) {
-            if (! ($clause instanceof TechniqueClause)) {
-                continue;
-            }
+        foreach (Clause::only(TechniqueClause::class, $standard->clausesOf($tier)) as $clause) {
             foreach ($standard->techniques as $technique) {
                 if ($clause->names($technique)) {
                     // A scope only narrows where.

@@ -11,7 +11,6 @@ use App\Models\Piece;
 use App\Models\ReleaseRow;
 use App\Models\User;
 use App\Repositories\Releases;
-use Ordotype\Core\Bench\OwnWork;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Inspection\Aspect;
@@ -51,7 +50,9 @@ final class Checks
     /** @return list<string> families whose logged steps make a piece somebody's own work */
     public function ownFamilies(): array
     {
-        return array_map(fn (Family $f) => $f->value, OwnWork::families());
+        return array_values(
+            array_map(fn (Family $f) => $f->value, array_filter(Family::cases(), fn (Family $f) => $f->isOwnWork())),
+        );
     }
 
     /** @return list<int> ids of those who painted on it */
@@ -218,7 +219,7 @@ final class Checks
         $counted = match ($this->releases->ofCheck($check)->acceptance()?->consent) {
             Consent::Minor => ['major', 'minor'],
             Consent::Major => ['major'],
-            default => [],
+            null, Consent::None => [],
         };
 
         return $check->faults()->whereIn('severity', $counted)->exists();

@@ -10,6 +10,7 @@ use PHPUnit\Framework\TestCase;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
+use Tests\Support\ClosedSets;
 
 /** The core depends on PHP itself and on nothing else: no framework, no clock, no input or output, no chance. */
 final class ArchitectureTest extends TestCase
@@ -26,7 +27,13 @@ final class ArchitectureTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
     {
-        $root = dirname(__DIR__, 2).'/core/src';
+        return self::filesIn('core/src');
+    }
+
+    /** @return iterable<string, array{string}> */
+    private static function filesIn(string $folder): iterable
+    {
+        $root = dirname(__DIR__, 2)."/$folder";
         foreach (
             new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file
         ) {
@@ -56,6 +63,59 @@ final class ArchitectureTest extends TestCase
         }
     }
 
+    /** So that a new case, kind, family or status does not pass PHPStan before each place has said what it is there. */
+    public function test_no_case_of_a_closed_set_is_left_open(): void
+    {
+        $open = [];
+        foreach (['core/src', 'app'] as $root) {
+            foreach (self::filesIn($root) as $name => [$file]) {
+                foreach (ClosedSets::leftOpen((string) file_get_contents($file)) as $where) {
+                    $open[] = "$name, $where";
+                }
+            }
+        }
+        self::assertSame([], $open);
+    }
+
+    public function test_what_leaves_a_case_open_is_found(): void
+    {
+        $source = <<<'PHP'
+            <?php
+            namespace Ordotype\Core\X;
+            use Ordotype\Core\Standard\{Aim, Effect, EffectClause, Severity};
+            final class A {
+                private const GRAVE = [Severity::Critical, Severity::Major];
+                private const NESTED = [[Effect::Shade, 1]];
+                private const WORDS = ['quickest' => 1, 'best' => 2];
+                private const OTHER = ['quickest' => 1, 'something' => 2];
+                function a($s) { return match ($s) { Severity::Minor => 1, default => 2 }; }
+                function b($c) { return $c instanceof EffectClause; }
+                function c($c) { return match (true) { $c instanceof EffectClause => 1, default => 2 }; }
+                function d($s) { return match (true) { $s === Severity::Minor => 1, default => 2 }; }
+                function e($s) { return in_array($s, [Severity::Minor], true); }
+                function f($s, $n) { return match (true) { $n > 3 => 1, $s === Severity::Minor => 2, default => 3 }; }
+                function g($s) { return match ($s) { Aim::Best => 1, Aim::Quickest => 2 }; }
+                function h($s) { switch ($s) { case 1: return 2; } }
+                function i($o) { return $o instanceof self; }
+            }
+            PHP;
+        self::assertSame(
+            [
+                'line 5: a constant list of cases',
+                'line 6: a constant list of cases',
+                'line 7: a constant list by the words of an enum',
+                'line 9: a default beside cases',
+                'line 10: asks for a kind',
+                'line 11: asks for a kind',
+                'line 11: a default beside cases',
+                'line 12: a default beside cases',
+                'line 13: a constant list of cases',
+                'line 16: a switch',
+            ],
+            ClosedSets::leftOpen($source),
+        );
+    }
+
     public function test_the_check_finds_what_it_looks_for(): void
     {
         $source =
@@ -70,7 +130,8 @@ final class ArchitectureTest extends TestCase
 
     /**
      * @param  list<string>  $lines
-     * @return array<string, int> lines by method, as the code style lays them out
+     * @return array<string, int> lines by method, as the code style lays them out; of what is one table over a closed
+     * set, which cannot be cut in two, none
      */
     private static function methods(array $lines): array
     {
@@ -80,7 +141,10 @@ final class ArchitectureTest extends TestCase
             if (preg_match('/^    (?:\w+ )*function (\w+)\(/', $line, $found) === 1) {
                 [$begin, $name] = [$no, $found[1]];
             } elseif ($line === '    }' && $begin !== null) {
-                $methods[(string) $name] = $no - $begin + 1;
+                $first = trim($lines[$begin + 2] ?? '');
+                $isTable = preg_match('/^(return )?match \(\$\w+\) \{$/', $first) === 1 &&
+                    in_array($lines[$no - 1], ['        };', '        }'], true);
+                $methods[(string) $name] = $isTable ? 0 : $no - $begin + 1;
                 $begin = null;
             }
         }

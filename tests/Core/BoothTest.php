@@ -17,7 +17,7 @@ use Ordotype\Core\Booth\PlantedFault;
 use Ordotype\Core\Booth\Ring;
 use Ordotype\Core\Booth\SculptForm;
 use Ordotype\Core\Colour\Srgb;
-use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Format\BoothFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Planning\Plan;
@@ -271,7 +271,7 @@ final class BoothTest extends TestCase
         foreach (DemoPlans::SCULPTS as $name) {
             $sculpt = Demo::sculpt($name);
             foreach ($sculpt->areas as $area) {
-                $fits = $technique->whole || DemandResolver::fits($technique, $area);
+                $fits = $technique->whole || FittingTechniques::fits($technique, $area);
                 $isSeen = ($area->outline['front'] ?? []) !== [];
                 if ($fits && $isSeen && ($best === null || $area->sharePct > $best[1]->sharePct)) {
                     $best = [$sculpt, $area];

@@ -225,7 +225,7 @@ final class InspectionTest extends TestCase
         self::assertFalse($of(['a', 'b'], [Severity::Major], $accept)->passes);
         self::assertFalse($of(['a', 'b'], [Severity::Critical], $accept)->passes);
         // Where the tier wants photographs, each view must have one.
-        $wants = (new ClauseChange(photographs: PhotographsWanted::Required))->of($accept);
+        $wants = $accept->changed(new ClauseChange(photographs: PhotographsWanted::Required));
         self::assertInstanceOf(AcceptanceClause::class, $wants);
         $seen = fn (array $views): Verdict => Verdict::of($questions, array_map(CheckpointKey::kept(...), ['a', 'b']), [], $wants, $views);
         self::assertSame([false, [View::Front, View::Back]], [$seen([])->passes, $seen([])->unphotographed]);

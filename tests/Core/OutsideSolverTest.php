@@ -60,7 +60,7 @@ final class OutsideSolverTest extends TestCase
             if ($area === null || in_array($area, $sprayed, true)) {
                 continue;
             }
-            $sprays = $chosen->whole->demand->ofModel(\Ordotype\Core\Demand\RequirementKind::SprayedColours) === null;
+            $sprays = $chosen->whole->demand->ofModel(\Ordotype\Core\Demand\ModelFigure::SprayedColours) === null;
             $least = fn (int $bar): ?float => (new IntegerProgramme(
                 $request,
                 $area,

@@ -9,7 +9,7 @@ use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Choice\Standing;
-use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
@@ -185,7 +185,7 @@ final class RandomEditsTest extends TestCase
                 $fitting = array_values(
                     array_filter(
                         $standard->techniques,
-                        fn ($t) => DemandResolver::fits($t, $area) &&
+                        fn ($t) => FittingTechniques::fits($t, $area) &&
                             ! $t->has(Effect::BaseColour) &&
                             array_filter($used, fn ($u) => $u->technique->key === $t->key) === [],
                     ),

@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Standing;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Planning\Extra;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlanRequest;
@@ -65,7 +65,7 @@ final class SpareMinutesTest extends TestCase
                 Demo::planner()->withAim($request, Aim::Quickest),
                 Demo::planner()->withAim($request, Aim::Best),
             ];
-            $ceiling = $quick->whole->demand->ofModel(RequirementKind::Minutes)?->max;
+            $ceiling = $quick->whole->demand->ofModel(ModelFigure::Minutes)?->max;
             self::assertNotNull($ceiling);
             self::assertGreaterThan($quick->minutesByPasses(), $best->minutesByPasses(), $key);
             self::assertLessThanOrEqual($ceiling, $best->minutesByPasses(), $key);

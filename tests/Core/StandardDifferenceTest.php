@@ -14,7 +14,6 @@ use Ordotype\Core\Ladder\ComparisonSheet;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Ladder\StandardChange;
 use Ordotype\Core\Ladder\StandardDifference;
-use Ordotype\Core\Ladder\Strength;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Problem\FormatException;
@@ -140,29 +139,26 @@ final class StandardDifferenceTest extends TestCase
     {
         $clause = fn (array $c) => Demo::tierOf([$c])->tiers[0]->clauses[0];
         $edge = ['kind' => 'effect', 'effect' => 'highlight_edge'];
-        self::assertTrue(Strength::implies($clause(['passes' => 2] + $edge), $clause($edge)));
-        self::assertFalse(Strength::implies($clause($edge), $clause(['passes' => 2] + $edge)));
-        self::assertTrue(Strength::implies($clause(['by' => ['edge_highlight']] + $edge), $clause($edge)));
+        self::assertTrue($clause(['passes' => 2] + $edge)->implies($clause($edge)));
+        self::assertFalse($clause($edge)->implies($clause(['passes' => 2] + $edge)));
+        self::assertTrue($clause(['by' => ['edge_highlight']] + $edge)->implies($clause($edge)));
         self::assertFalse(
-            Strength::implies($clause(['scope' => ['rank' => ['main']]] + $edge), $clause($edge)),
+            $clause(['scope' => ['rank' => ['main']]] + $edge)->implies($clause($edge)),
             'another scope',
         );
         self::assertTrue(
-            Strength::implies(
-                $clause(['kind' => 'finish', 'criterion' => 'colour_drift', 'limit' => 3]),
+            $clause(['kind' => 'finish', 'criterion' => 'colour_drift', 'limit' => 3])->implies(
                 $clause(['kind' => 'finish', 'criterion' => 'colour_drift', 'limit' => 5]),
             ),
             'less drift is more',
         );
         self::assertFalse(
-            Strength::implies(
-                $clause(['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 3]),
+            $clause(['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 3])->implies(
                 $clause(['kind' => 'finish', 'criterion' => 'tonal_span', 'limit' => 5]),
             ),
         );
         self::assertTrue(
-            Strength::implies(
-                $clause(['kind' => 'steps', 'min' => 3, 'max' => 3]),
+            $clause(['kind' => 'steps', 'min' => 3, 'max' => 3])->implies(
                 $clause(['kind' => 'steps', 'min' => 2, 'max' => null]),
             ),
             'ceilings do not count',

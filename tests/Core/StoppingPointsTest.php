@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Outlook\StoppingPoint;
 use Ordotype\Core\Outlook\StoppingPoints;
@@ -233,7 +233,7 @@ final class StoppingPointsTest extends TestCase
         }
         $best = null;
         $least = INF;
-        if (count($plan->sprayed) < ($whole->demand->ofModel(RequirementKind::SprayedColours)->min ?? 0)) {
+        if (count($plan->sprayed) < ($whole->demand->ofModel(ModelFigure::SprayedColours)->min ?? 0)) {
             return null;
         }
         for ($bits = 0; $bits < 1 << count($paint); $bits++) {

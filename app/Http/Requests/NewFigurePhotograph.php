@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\Rule;
-use Ordotype\Core\Booth\Booth;
 use Ordotype\Core\Sculpt\View;
 
 /** A picture that was sent, as the photograph of a figure in undercoat or bare. */
@@ -16,7 +15,7 @@ final class NewFigurePhotograph extends StudioRequest
     {
         return [
             'sha256' => ['required', 'string', 'exists:pictures,sha256'],
-            'view' => ['required', 'string', Rule::in(array_map(fn (View $v) => $v->value, Booth::VIEWS))],
+            'view' => ['required', 'string', Rule::in(array_map(fn (View $v) => $v->value, View::drawn()))],
             'shows' => ['required', 'string', 'in:undercoated,bare'],
         ];
     }

@@ -11,6 +11,7 @@ use Ordotype\Core\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Sequencing\StepKey;
 use Ordotype\Core\Standard\AcceptanceClause;
+use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Unit\PieceKind;
 use Ordotype\Core\Unit\UnitPlan;
@@ -99,8 +100,7 @@ final readonly class Release
             if ($amendment->action === Action::Omit) {
                 return null;
             }
-            $changed = $amendment->change?->of($clause);
-            $clause = $changed instanceof AcceptanceClause ? $changed : $clause;
+            $clause = $amendment->change === null ? $clause : $clause->changed($amendment->change);
         }
 
         return $clause;
@@ -109,8 +109,9 @@ final readonly class Release
     /** How pieces of this sculpt are checked; null where the tier does not say. */
     public function acceptance(): ?AcceptanceClause
     {
-        foreach ($this->request->standard->clausesOf($this->request->tier) as $clause) {
-            if ($clause instanceof AcceptanceClause && in_array($this->request->sculpt->role, $clause->role, true)) {
+        $clauses = $this->request->standard->clausesOf($this->request->tier);
+        foreach (Clause::only(AcceptanceClause::class, $clauses) as $clause) {
+            if (in_array($this->request->sculpt->role, $clause->role, true)) {
                 return $this->amended($clause);
             }
         }

@@ -21,7 +21,11 @@ enum Stage: string
     /** Whether steps may be marked on it. */
     public function isAtWork(): bool
     {
-        return in_array($this, [self::Planned, self::OnBench, self::Rework], true);
+        return match ($this) {
+            self::Planned, self::OnBench, self::Rework => true,
+            self::Offered, self::Passed, self::Signed, self::Delivered, self::OnHold, self::Lost,
+            self::Cancelled => false,
+        };
     }
 
     /** Whether it is still to be delivered. */
@@ -39,6 +43,38 @@ enum Stage: string
     /** Where work goes on when something is added to what was finished. */
     public function afterAddedWork(): self
     {
-        return in_array($this, [self::Offered, self::Rework, self::Passed], true) ? self::OnBench : $this;
+        return match ($this) {
+            self::Offered, self::Rework, self::Passed => self::OnBench,
+            self::Planned, self::OnBench, self::Signed, self::Delivered, self::OnHold, self::Lost,
+            self::Cancelled => $this,
+        };
+    }
+
+    /** Whether something is to be done or looked at on the bench. */
+    public function isOnBench(): bool
+    {
+        return match ($this) {
+            self::Planned, self::OnBench, self::Rework, self::Offered => true,
+            self::Passed, self::Signed, self::Delivered, self::OnHold, self::Lost, self::Cancelled => false,
+        };
+    }
+
+    /** Whether it is to be looked at or to be signed. */
+    public function waitsForCheck(): bool
+    {
+        return match ($this) {
+            self::Offered, self::Rework, self::Passed => true,
+            self::Planned, self::OnBench, self::Signed, self::Delivered, self::OnHold, self::Lost,
+            self::Cancelled => false,
+        };
+    }
+
+    /**
+     * @param  callable(self): bool  $which
+     * @return list<string> words of some stages
+     */
+    public static function words(callable $which): array
+    {
+        return array_values(array_map(fn (self $s) => $s->value, array_filter(self::cases(), $which)));
     }
 }

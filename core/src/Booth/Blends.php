@@ -7,48 +7,25 @@ namespace Ordotype\Core\Booth;
 /** Glazes, tones, edges, lines and reflections: what lies thin over the coats. */
 final class Blends
 {
-    public static function lay(Mark $mark, Stroke $s): void
-    {
-        match ($mark) {
-            Mark::Glaze => $s->patch->blend($s->colour, $s->masks->slope(0.58, 0.0, 0.34 * $s->reach())),
-            Mark::LightGlaze => $s->patch->blend($s->colour, $s->masks->slope(0.42, 1.02, 0.42 * $s->reach())),
-            Mark::SprayFade => self::fade($s),
-            Mark::TwoBrush => self::twoBrush($s),
-            Mark::Filter => $s->patch->stain($s->colour->filter(), $s->masks->all(0.55)),
-            Mark::ToningGlaze => $s->patch->stain($s->colour->filter(), $s->masks->all(0.24)),
-            Mark::ToningWash => self::toningWash($s),
-            Mark::TintOver => self::tintOver($s),
-            Mark::Edge => self::edge($s),
-            Mark::Hatch => self::hatch($s),
-            Mark::Point => self::point($s),
-            Mark::DarkLine => self::line($s, $s->colour, 0.14, 0.95),
-            Mark::TintedLine => self::line($s, $s->colour, 0.16, 0.75),
-            Mark::Reflection => self::reflection($s),
-            Mark::Matt => self::varnish($s, 0.0),
-            Mark::Gloss => self::varnish($s, 1.0),
-            default => Details::lay($mark, $s),
-        };
-    }
-
-    private static function fade(Stroke $s): void
+    public static function fade(Stroke $s): void
     {
         $s->patch->blend($s->colour, $s->masks->slope(0.3, 1.0, 0.75 * $s->reach()));
     }
 
-    private static function twoBrush(Stroke $s): void
+    public static function twoBrush(Stroke $s): void
     {
         $s->patch->blend($s->base->times(0.5), $s->masks->slope(0.62, 0.0, 0.5));
         $s->patch->blend($s->colour, $s->masks->slope(0.42, 1.02, 0.92 * $s->reach()));
     }
 
-    private static function toningWash(Stroke $s): void
+    public static function toningWash(Stroke $s): void
     {
         $s->patch->stain($s->colour->filter(), $s->masks->all(0.2));
         $s->patch->stain($s->colour->filter()->times(0.6), $s->masks->gathered(0.4, 0.45));
     }
 
     /** Saturated colour over a light dot whose middle stays bright. */
-    private static function tintOver(Stroke $s): void
+    public static function tintOver(Stroke $s): void
     {
         foreach (self::highest($s, 1) as [$x, $y, $r]) {
             $light = $s->colour->towards(new Colour(1.0, 1.0, 1.0), 0.4);
@@ -59,7 +36,7 @@ final class Blends
     }
 
     /** Lines inside one band of at most 0.30 mm along rims that face up, each thinner and brighter than the last. */
-    private static function edge(Stroke $s): void
+    public static function edge(Stroke $s): void
     {
         $wide = max(0.13, 0.25 - 0.05 * $s->edges) * ($s->reach() < 0.5 ? 0.8 : 1.0);
         $least = match (true) {
@@ -82,7 +59,7 @@ final class Blends
     }
 
     /** Short strokes from the edge inwards, the denser the lighter. */
-    private static function hatch(Stroke $s): void
+    public static function hatch(Stroke $s): void
     {
         $noise = $s->noise(21);
         $light = $s->masks->above($s->from(0.5), 0.25, 0.0, 0.9);
@@ -96,7 +73,7 @@ final class Blends
         $s->patch->paint($s->colour, $how);
     }
 
-    private static function point(Stroke $s): void
+    public static function point(Stroke $s): void
     {
         foreach (self::highest($s, $s->patch->ring->area->count > 4 ? 3 : 2) as [$x, $y, $r]) {
             $s->patch->paint($s->colour, $s->masks->disc($x, $y, min(0.2, 0.4 * $r), 0.16));
@@ -136,7 +113,7 @@ final class Blends
         return $found;
     }
 
-    private static function line(Stroke $s, Colour $colour, float $wide, float $share): void
+    public static function line(Stroke $s, Colour $colour, float $wide, float $share): void
     {
         $down = $s->masks->edge(0.0, $wide, 1.0, -0.1, 0.3);
         $s->patch->paint($colour, array_map(fn (float $a) => $share * $a, $down));
@@ -144,7 +121,7 @@ final class Blends
     }
 
     /** A bright soft band across hard forms, its dark below. */
-    private static function reflection(Stroke $s): void
+    public static function reflection(Stroke $s): void
     {
         $top = $s->patch->ring->top / $s->patch->form->scale;
         $tall = max(0.5, $s->patch->ring->height / $s->patch->form->scale);
@@ -158,7 +135,7 @@ final class Blends
         $s->patch->paint($s->colour->towards(new Colour(0.95, 0.95, 0.93), 0.45), $light);
     }
 
-    private static function varnish(Stroke $s, float $gloss): void
+    public static function varnish(Stroke $s, float $gloss): void
     {
         foreach ($s->patch->gloss as $k => $_) {
             $s->patch->gloss[$k] = $gloss;

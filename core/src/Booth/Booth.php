@@ -4,16 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Booth;
 
-use Ordotype\Core\Sculpt\View;
-
 /**
  * Draws a painted model as if it had been photographed on a paper sweep. The same request gives the same picture.
  */
 final class Booth
 {
-    /** Views that can be drawn. */
-    public const VIEWS = [View::Front, View::Back];
-
     /** Pixels across. */
     public const LEAST = 120;
 

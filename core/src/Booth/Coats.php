@@ -13,39 +13,7 @@ final class Coats
     /** The same where there are few: one light alone is kept to what stands up. */
     private const FEW_LIGHTS = [1 => [0.68], 2 => [0.56, 0.83]];
 
-    public static function lay(Mark $mark, Stroke $s): void
-    {
-        match ($mark) {
-            Mark::Undercoat => self::undercoat($s, 0.0, 0.0),
-            Mark::CanUndercoat => self::undercoat($s, 0.05, 0.0),
-            Mark::BrushedUndercoat => self::undercoat($s, 0.0, 0.09),
-            Mark::ValueSketch => $s->patch->paint(Colour::hex('#d9d7d0'), $s->masks->ramp(0.35, 0.95, 0.9)),
-            Mark::ValueDrybrush => $s->patch->paint(Colour::hex('#c9c6bd'), $s->masks->above(0.55, 0.12, 0.3, 0.75)),
-            Mark::ValueWash => $s->patch->stain(Colour::hex('#2c2824'), $s->masks->gathered(0.6, 0.85)),
-            Mark::Cover => self::cover($s, 1.0),
-            Mark::LightUnderlay => $s->patch->paint($s->colour, $s->masks->above(0.0, 0.5, 0.5, 0.94)),
-            Mark::SprayedCover => self::cover($s, 0.985),
-            Mark::ThinCover, Mark::PickOut => self::thin($s),
-            Mark::ShadedCover => self::shaded($s),
-            Mark::Stain => self::stained($s, 0.55, 0.9),
-            Mark::StainFade => self::faded($s),
-            Mark::WetBlend => self::wetBlend($s),
-            Mark::MetalUnderlay => self::metal($s, 0.25),
-            Mark::Metal => self::metal($s, 1.0),
-            Mark::DryMetal => self::dryMetal($s),
-            Mark::MetalIllusion => self::illusion($s),
-            Mark::MetalWash, Mark::Wash, Mark::StainShade => self::wash($s, $mark),
-            Mark::StainOver => self::stainOver($s),
-            Mark::Recess => $s->patch->paint($s->colour, $s->masks->gathered(0.26 * $s->reach(), 0.9, 0.6)),
-            Mark::Tidy => self::step($s, $s->base, $s->from(0.4), 0.03, $s->isBlended ? 0.5 : 0.97),
-            Mark::Overbrush, Mark::Drybrush, Mark::GroundDrybrush => self::dry($s, $mark),
-            Mark::Layer => self::step($s, $s->colour, self::rank($s), 0.022, 1.0),
-            Mark::Stipple => $s->patch->blend($s->colour, $s->masks->slope(self::rank($s) - 0.25, 1.1, 0.7, 0.22)),
-            default => Blends::lay($mark, $s),
-        };
-    }
-
-    private static function rank(Stroke $s): float
+    public static function rank(Stroke $s): float
     {
         $lights = self::FEW_LIGHTS[$s->lightsInAll] ?? self::LIGHTS;
 
@@ -53,7 +21,7 @@ final class Coats
     }
 
     /** From a rank upwards: with an edge, or feathered into what a blend lays beside it. */
-    private static function step(Stroke $s, Colour $colour, float $from, float $soft, float $share): void
+    public static function step(Stroke $s, Colour $colour, float $from, float $soft, float $share): void
     {
         if ($s->isBlended) {
             $s->patch->blend($colour, $s->masks->slope($from - 0.22, 1.02, $share, 0.05));
@@ -63,7 +31,7 @@ final class Coats
     }
 
     /** Smooth from an airbrush, faintly grainy from a can, streaked by a brush. */
-    private static function undercoat(Stroke $s, float $grain, float $streaks): void
+    public static function undercoat(Stroke $s, float $grain, float $streaks): void
     {
         $s->patch->paint($s->colour, $s->masks->all(1.0));
         foreach ($s->patch->fine as $k => $fine) {
@@ -77,7 +45,7 @@ final class Coats
         }
     }
 
-    private static function cover(Stroke $s, float $share): void
+    public static function cover(Stroke $s, float $share): void
     {
         $s->patch->paint($s->colour, $s->masks->all($share));
         $s->patch->flakes($s->masks->all($share), 0.0);
@@ -85,7 +53,7 @@ final class Coats
     }
 
     /** One coat: the ground shows through where the paint ran thin. */
-    private static function thin(Stroke $s): void
+    public static function thin(Stroke $s): void
     {
         $how = [];
         $noise = $s->noise(11);
@@ -98,7 +66,7 @@ final class Coats
     }
 
     /** Thin paint over a value sketch: what lies under it keeps its lights and darks. */
-    private static function shaded(Stroke $s): void
+    public static function shaded(Stroke $s): void
     {
         $s->patch->paint($s->colour->times(0.5), $s->masks->all(0.94));
         $s->patch->paint($s->colour, $s->masks->ramp(0.15, 0.75, 0.95));
@@ -106,7 +74,7 @@ final class Coats
     }
 
     /** A stain colours and shades in one go: thin on what stands up, dark where it runs together. */
-    private static function stained(Stroke $s, float $rank, float $dark): void
+    public static function stained(Stroke $s, float $rank, float $dark): void
     {
         $s->patch->paint($s->colour->times(1.25), $s->masks->all(0.94));
         $s->patch->stain($s->colour->filter()->times(0.30), $s->masks->gathered($rank, $dark, 1.2));
@@ -115,28 +83,28 @@ final class Coats
         self::streaks($s, 0.10);
     }
 
-    private static function faded(Stroke $s): void
+    public static function faded(Stroke $s): void
     {
         $s->patch->paint($s->colour, $s->masks->all(0.95));
         $s->patch->stain($s->colour->filter()->times(0.25), $s->masks->slope(0.62, 0.0, 0.85));
         $s->patch->blend($s->colour->times(1.9), $s->masks->slope(0.45, 1.0, 0.6));
     }
 
-    private static function wetBlend(Stroke $s): void
+    public static function wetBlend(Stroke $s): void
     {
         $s->patch->paint($s->colour, $s->masks->all(1.0));
         $s->patch->blend($s->colour->times(0.42), $s->masks->slope(0.5, 0.0, 0.9));
         $s->patch->blend($s->colour->times(1.7), $s->masks->slope(0.4, 1.0, 0.7));
     }
 
-    private static function metal(Stroke $s, float $shine): void
+    public static function metal(Stroke $s, float $shine): void
     {
         $s->patch->paint($s->colour, $s->masks->all(1.0));
         $s->patch->flakes($s->masks->all(1.0), $shine);
     }
 
     /** Metal brushed nearly dry over dark: the deep places stay dark. */
-    private static function dryMetal(Stroke $s): void
+    public static function dryMetal(Stroke $s): void
     {
         $how = $s->masks->above($s->from(0.22), 0.16, 0.22, 0.95);
         $s->patch->paint($s->colour, $how);
@@ -144,7 +112,7 @@ final class Coats
     }
 
     /** Painted metal: a dark horizon with a bright sky above it and a soft ground below. */
-    private static function illusion(Stroke $s): void
+    public static function illusion(Stroke $s): void
     {
         $s->patch->paint($s->colour->times(0.45), $s->masks->all(1.0));
         $s->patch->flakes($s->masks->all(1.0), 0.0);
@@ -163,27 +131,22 @@ final class Coats
         $s->patch->paint($s->colour, $ground);
     }
 
-    private static function wash(Stroke $s, Mark $mark): void
+    public static function wash(Stroke $s, float $gather, float $tint): void
     {
-        [$gather, $tint] = match ($mark) {
-            Mark::StainShade => [0.7, 0.10],
-            Mark::MetalWash => [0.9, 0.30],
-            default => [0.92, 0.24],
-        };
         $filter = $s->colour->towards($s->colour->filter()->times(0.35), 0.5);
         $s->patch->stain($filter->towards(new Colour(1.0, 1.0, 1.0), 0.45), $s->masks->all($tint * $s->reach()));
         $s->patch->stain($filter, $s->masks->gathered(0.5, $gather * $s->reach(), 0.9));
         self::streaks($s, 0.03);
     }
 
-    private static function stainOver(Stroke $s): void
+    public static function stainOver(Stroke $s): void
     {
         $s->patch->stain($s->colour->filter(), $s->masks->all(0.7));
         $s->patch->paint($s->colour, $s->masks->all(0.22));
         $s->patch->stain($s->colour->filter()->times(0.4), $s->masks->gathered(0.4, 0.6));
     }
 
-    private static function dry(Stroke $s, Mark $mark): void
+    public static function dry(Stroke $s, Mark $mark): void
     {
         $rank = self::rank($s) + ($mark === Mark::Overbrush ? -0.12 : 0.0);
         $share = $mark === Mark::Overbrush ? 0.52 : 0.4;

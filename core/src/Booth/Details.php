@@ -7,21 +7,6 @@ namespace Ordotype\Core\Booth;
 /** Eyes, lenses, lights, decals, letters and freehand. */
 final class Details
 {
-    public static function lay(Mark $mark, Stroke $s): void
-    {
-        match ($mark) {
-            Mark::EyeDot => self::eye($s, false),
-            Mark::EyeFull => self::eye($s, true),
-            Mark::LensTwoTone => self::lens($s, false),
-            Mark::LensFade => self::lens($s, true),
-            Mark::LitSpot, Mark::Glow => self::lit($s, $mark === Mark::Glow),
-            Mark::Decal, Mark::SettledDecal, Mark::WornDecal => self::decal($mark, $s),
-            Mark::MockLetters, Mark::Letters => self::letters($s, $mark === Mark::Letters),
-            Mark::Freehand, Mark::SimpleFreehand => self::freehand($s, $mark === Mark::Freehand),
-            default => Weathering::lay($mark, $s),
-        };
-    }
-
     /** @return array{float, float, float, float} middle and half sizes, mm */
     private static function middle(Stroke $s): array
     {
@@ -36,7 +21,7 @@ final class Details
         ];
     }
 
-    private static function eye(Stroke $s, bool $full): void
+    public static function eye(Stroke $s, bool $full): void
     {
         [$x, $y, $half, $tall] = self::middle($s);
         $r = max(0.08, min($half, $tall));
@@ -57,7 +42,7 @@ final class Details
     }
 
     /** Dark above, light below, a bright point where the light comes from. */
-    private static function lens(Stroke $s, bool $fade): void
+    public static function lens(Stroke $s, bool $fade): void
     {
         [$x, $y, $half, $tall] = self::middle($s);
         $s->patch->paint($s->colour, $s->masks->all(1.0));
@@ -77,7 +62,7 @@ final class Details
         }
     }
 
-    private static function lit(Stroke $s, bool $glows): void
+    public static function lit(Stroke $s, bool $glows): void
     {
         [$x, $y, $half, $tall] = self::middle($s);
         $s->patch->paint($s->colour, $s->masks->all($glows ? 0.55 : 1.0));
@@ -90,7 +75,7 @@ final class Details
         }
     }
 
-    private static function decal(Mark $mark, Stroke $s): void
+    public static function decal(Mark $mark, Stroke $s): void
     {
         [$x, $y, $r] = self::where($s);
         $ink = $s->base->luminance() > 0.18 ? Colour::hex('#1d1c22') : Colour::hex('#e9e4d6');
@@ -136,7 +121,7 @@ final class Details
     }
 
     /** Lines of writing: short dashes that suggest it, or strokes that can be read as letters. */
-    private static function letters(Stroke $s, bool $readable): void
+    public static function letters(Stroke $s, bool $readable): void
     {
         [$x, $y, $half, $tall] = self::middle($s);
         $ink = $s->base->luminance() > 0.15 ? Colour::hex('#231c17') : Colour::hex('#e9e0c8');
@@ -183,7 +168,7 @@ final class Details
     }
 
     /** A band of two strokes again and again; the large one has shades and a light of its own. */
-    private static function freehand(Stroke $s, bool $large): void
+    public static function freehand(Stroke $s, bool $large): void
     {
         [$x, , $half] = self::middle($s);
         $bottom = $s->patch->y === [] ? 0.0 : max($s->patch->y);

@@ -53,17 +53,8 @@ final readonly class Faults
      */
     public static function leavesOut(array $spoilt, Mark $mark): bool
     {
-        $isMarked = in_array($mark, [Mark::Decal, Mark::SettledDecal, Mark::WornDecal], true);
-        $isFlat =
-            $mark->isLight() ||
-            in_array(
-                $mark,
-                [Mark::Wash, Mark::StainShade, Mark::Recess, Mark::Edge, Mark::TwoBrush, Mark::Glaze, Mark::SprayFade],
-                true,
-            );
-
-        return ($isMarked && array_key_exists('decal_missing', $spoilt)) ||
-            ($isFlat && array_key_exists('flat_area', $spoilt)) ||
+        return ($mark->isDecal() && array_key_exists('decal_missing', $spoilt)) ||
+            ($mark->givesForm() && array_key_exists('flat_area', $spoilt)) ||
             ($mark->isLight() && array_key_exists('missing_technique', $spoilt));
     }
 
@@ -137,7 +128,7 @@ final readonly class Faults
     {
         [$x, $y] = $this->place($size);
         $how = $this->blot($x, $y, $size);
-        $this->patch->paint(Colour::hex(Painter::UNDERCOAT), $how);
+        $this->patch->paint(Colour::hex(Patch::UNDERCOAT), $how);
         $this->patch->flakes($how, 0.0);
         foreach ($how as $k => $a) {
             $this->patch->bare[$k] = max($this->patch->bare[$k], $a);
@@ -253,7 +244,7 @@ final readonly class Faults
     private function patchy(): void
     {
         $spots = $this->masks->spots(new Noise($this->seed + 11), 0.5, 0.0, 0.5);
-        $this->patch->paint(Colour::hex(Painter::UNDERCOAT), array_map(fn (float $a) => 0.4 * $a, $spots));
+        $this->patch->paint(Colour::hex(Patch::UNDERCOAT), array_map(fn (float $a) => 0.4 * $a, $spots));
     }
 
     private function brighter(): void

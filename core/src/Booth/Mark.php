@@ -85,129 +85,150 @@ enum Mark: string
     case CanUndercoat = 'can_undercoat';
     case BrushedUndercoat = 'brushed_undercoat';
 
-    private const BY_KEY = [
-        'prime_can' => self::CanUndercoat,
-        'prime_airbrush' => self::Undercoat,
-        'prime_brush' => self::BrushedUndercoat,
-        'value_sketch' => self::ValueSketch,
-        'value_drybrush' => self::ValueDrybrush,
-        'value_wash' => self::ValueWash,
-        'spray_base' => self::SprayedCover,
-        'spray_fade' => self::SprayFade,
-        'base_coat' => self::Cover,
-        'one_coat_base' => self::ThinCover,
-        'thin_base' => self::ShadedCover,
-        'metal_underlay' => self::MetalUnderlay,
-        'light_underlay' => self::LightUnderlay,
-        'metallic_base' => self::Metal,
-        'metal_drybrush_base' => self::DryMetal,
-        'stain_coat' => self::Stain,
-        'stain_fade' => self::StainFade,
-        'wet_blend' => self::WetBlend,
-        'two_brush_blend' => self::TwoBrush,
-        'metal_illusion' => self::MetalIllusion,
-        'metal_stain' => self::MetalWash,
-        'stain_over' => self::StainOver,
-        'stain_shade' => self::StainShade,
-        'wash_all_over' => self::Wash,
-        'recess_shade' => self::Recess,
-        'tidy_base' => self::Tidy,
-        'overbrush' => self::Overbrush,
-        'drybrush' => self::Drybrush,
-        'layer' => self::Layer,
-        'stipple' => self::Stipple,
-        'hatch_texture' => self::Hatch,
-        'edge_highlight' => self::Edge,
-        'point_highlight' => self::Point,
-        'glaze' => self::Glaze,
-        'glaze_light' => self::LightGlaze,
-        'tint_filter' => self::Filter,
-        'toning_wash' => self::ToningWash,
-        'toning_glaze' => self::ToningGlaze,
-        'tint_over' => self::TintOver,
-        'dark_lining' => self::DarkLine,
-        'tinted_lining' => self::TintedLine,
-        'reflection' => self::Reflection,
-        'pick_out' => self::PickOut,
-        'eye_dot' => self::EyeDot,
-        'eye_full' => self::EyeFull,
-        'lens_two_tone' => self::LensTwoTone,
-        'lens_fade' => self::LensFade,
-        'lit_spot' => self::LitSpot,
-        'glow' => self::Glow,
-        'decal' => self::Decal,
-        'decal_softener' => self::SettledDecal,
-        'decal_wear' => self::WornDecal,
-        'mock_lettering' => self::MockLetters,
-        'lettering' => self::Letters,
-        'freehand' => self::Freehand,
-        'freehand_simple' => self::SimpleFreehand,
-        'sponge_chips' => self::Chips,
-        'drawn_damage' => self::Damage,
-        'rust_grime' => self::Rust,
-        'grime_streak' => self::Streaks,
-        'verdigris' => self::Verdigris,
-        'pigment_dust' => self::Dust,
-        'ground_dusting' => self::GroundTie,
-        'matt_varnish' => self::Matt,
-        'gloss_spot' => self::Gloss,
-        'ground_texture' => self::GroundPaste,
-        'ground_sand' => self::GroundSand,
-        'ground_paint' => self::GroundPaint,
-        'ground_wash' => self::GroundWash,
-        'ground_drybrush' => self::GroundDrybrush,
-        'ground_tufts' => self::Tufts,
-        'ground_wet' => self::Wet,
-        'ground_scene' => self::Scene,
-        'rim_paint' => self::Rim,
-    ];
-
-    /** What a studio's own technique looks like, by the first of its effects that is here. */
-    private const BY_EFFECT = [
-        [Effect::BaseColour, self::Cover],
-        [Effect::Undercoat, self::Undercoat],
-        [Effect::Shade, self::Wash],
-        [Effect::HighlightRaised, self::Layer],
-        [Effect::HighlightEdge, self::Edge],
-        [Effect::HighlightSpot, self::Point],
-        [Effect::Blend, self::Glaze],
-        [Effect::Tint, self::Filter],
-        [Effect::Tone, self::ToningGlaze],
-        [Effect::TintOver, self::TintOver],
-        [Effect::Separate, self::DarkLine],
-        [Effect::Reflect, self::Reflection],
-        [Effect::Glow, self::Glow],
-        [Effect::Mark, self::Decal],
-        [Effect::Letter, self::Letters],
-        [Effect::Freehand, self::Freehand],
-        [Effect::Wear, self::Chips],
-        [Effect::Grime, self::Rust],
-        [Effect::Gloss, self::Gloss],
-        [Effect::GroundTexture, self::GroundPaste],
-        [Effect::GroundColour, self::GroundPaint],
-        [Effect::GroundShade, self::GroundWash],
-        [Effect::GroundLight, self::GroundDrybrush],
-        [Effect::GroundPlants, self::Tufts],
-        [Effect::GroundWet, self::Wet],
-        [Effect::GroundScene, self::Scene],
-        [Effect::Rim, self::Rim],
-        [Effect::Underlay, self::LightUnderlay],
-    ];
-
     /** Null for what cannot be seen: preparing, masking, joining, touching up, looking. */
     public static function of(Technique $technique): ?self
     {
-        $own = self::BY_KEY[$technique->key] ?? null;
-        if ($own !== null || self::isUnseen($technique)) {
-            return $own;
-        }
-        foreach (self::BY_EFFECT as [$effect, $mark]) {
-            if ($technique->has($effect)) {
+        foreach (self::cases() as $mark) {
+            if ($mark->technique() === $technique->key) {
                 return $mark;
             }
         }
 
-        return null;
+        return self::isUnseen($technique) ? null : self::byEffects($technique);
+    }
+
+    /** The key of the technique of the catalogue that leaves it. */
+    private function technique(): string
+    {
+        return match ($this) {
+            self::CanUndercoat => 'prime_can',
+            self::Undercoat => 'prime_airbrush',
+            self::BrushedUndercoat => 'prime_brush',
+            self::ValueSketch => 'value_sketch',
+            self::ValueDrybrush => 'value_drybrush',
+            self::ValueWash => 'value_wash',
+            self::SprayedCover => 'spray_base',
+            self::SprayFade => 'spray_fade',
+            self::Cover => 'base_coat',
+            self::ThinCover => 'one_coat_base',
+            self::ShadedCover => 'thin_base',
+            self::MetalUnderlay => 'metal_underlay',
+            self::LightUnderlay => 'light_underlay',
+            self::Metal => 'metallic_base',
+            self::DryMetal => 'metal_drybrush_base',
+            self::Stain => 'stain_coat',
+            self::StainFade => 'stain_fade',
+            self::WetBlend => 'wet_blend',
+            self::TwoBrush => 'two_brush_blend',
+            self::MetalIllusion => 'metal_illusion',
+            self::MetalWash => 'metal_stain',
+            self::StainOver => 'stain_over',
+            self::StainShade => 'stain_shade',
+            self::Wash => 'wash_all_over',
+            self::Recess => 'recess_shade',
+            self::Tidy => 'tidy_base',
+            self::Overbrush => 'overbrush',
+            self::Drybrush => 'drybrush',
+            self::Layer => 'layer',
+            self::Stipple => 'stipple',
+            self::Hatch => 'hatch_texture',
+            self::Edge => 'edge_highlight',
+            self::Point => 'point_highlight',
+            self::Glaze => 'glaze',
+            self::LightGlaze => 'glaze_light',
+            self::Filter => 'tint_filter',
+            self::ToningWash => 'toning_wash',
+            self::ToningGlaze => 'toning_glaze',
+            self::TintOver => 'tint_over',
+            self::DarkLine => 'dark_lining',
+            self::TintedLine => 'tinted_lining',
+            self::Reflection => 'reflection',
+            self::PickOut => 'pick_out',
+            self::EyeDot => 'eye_dot',
+            self::EyeFull => 'eye_full',
+            self::LensTwoTone => 'lens_two_tone',
+            self::LensFade => 'lens_fade',
+            self::LitSpot => 'lit_spot',
+            self::Glow => 'glow',
+            self::Decal => 'decal',
+            self::SettledDecal => 'decal_softener',
+            self::WornDecal => 'decal_wear',
+            self::MockLetters => 'mock_lettering',
+            self::Letters => 'lettering',
+            self::Freehand => 'freehand',
+            self::SimpleFreehand => 'freehand_simple',
+            self::Chips => 'sponge_chips',
+            self::Damage => 'drawn_damage',
+            self::Rust => 'rust_grime',
+            self::Streaks => 'grime_streak',
+            self::Verdigris => 'verdigris',
+            self::Dust => 'pigment_dust',
+            self::GroundTie => 'ground_dusting',
+            self::Matt => 'matt_varnish',
+            self::Gloss => 'gloss_spot',
+            self::GroundPaste => 'ground_texture',
+            self::GroundSand => 'ground_sand',
+            self::GroundPaint => 'ground_paint',
+            self::GroundWash => 'ground_wash',
+            self::GroundDrybrush => 'ground_drybrush',
+            self::Tufts => 'ground_tufts',
+            self::Wet => 'ground_wet',
+            self::Scene => 'ground_scene',
+            self::Rim => 'rim_paint',
+        };
+    }
+
+    /** What a studio's own technique looks like, by the first of its effects in the order of {@see byEffect}. */
+    private static function byEffects(Technique $technique): ?self
+    {
+        [$least, $mark] = [PHP_INT_MAX, null];
+        foreach (array_keys($technique->effects) as $effect) {
+            [$place, $there] = self::byEffect(Effect::from($effect));
+            if ($place < $least) {
+                [$least, $mark] = [$place, $there];
+            }
+        }
+
+        return $mark;
+    }
+
+    /** @return array{int, self|null} which of several effects decides, the least, and the mark of it */
+    private static function byEffect(Effect $effect): array
+    {
+        return match ($effect) {
+            Effect::BaseColour => [1, self::Cover],
+            Effect::Undercoat => [2, self::Undercoat],
+            Effect::Shade => [3, self::Wash],
+            Effect::HighlightRaised => [4, self::Layer],
+            Effect::HighlightEdge => [5, self::Edge],
+            Effect::HighlightSpot => [6, self::Point],
+            Effect::Blend => [7, self::Glaze],
+            Effect::Tint => [8, self::Filter],
+            Effect::Tone => [9, self::ToningGlaze],
+            Effect::TintOver => [10, self::TintOver],
+            Effect::Separate => [11, self::DarkLine],
+            Effect::Reflect => [12, self::Reflection],
+            Effect::Glow => [13, self::Glow],
+            Effect::Mark => [14, self::Decal],
+            Effect::Letter => [15, self::Letters],
+            Effect::Freehand => [16, self::Freehand],
+            Effect::Wear => [17, self::Chips],
+            Effect::Grime => [18, self::Rust],
+            Effect::Gloss => [19, self::Gloss],
+            Effect::GroundTexture => [20, self::GroundPaste],
+            Effect::GroundColour => [21, self::GroundPaint],
+            Effect::GroundShade => [22, self::GroundWash],
+            Effect::GroundLight => [23, self::GroundDrybrush],
+            Effect::GroundPlants => [24, self::Tufts],
+            Effect::GroundWet => [25, self::Wet],
+            Effect::GroundScene => [26, self::Scene],
+            Effect::Rim => [27, self::Rim],
+            Effect::Underlay => [28, self::LightUnderlay],
+            Effect::DarkGround, Effect::LightGround, Effect::Texture, Effect::SeparateTinted, Effect::PickOut,
+            Effect::MarkWear, Effect::LetterFull, Effect::MarkSettled, Effect::WearDrawn, Effect::GlossGround,
+            Effect::Tidy, Effect::Value, Effect::Protect, Effect::GroundTie, Effect::Join, Effect::Prepare,
+            Effect::Check => [PHP_INT_MAX, null],
+        };
     }
 
     private static function isUnseen(Technique $technique): bool
@@ -221,7 +242,18 @@ enum Mark: string
     {
         return match ($this) {
             self::Overbrush, self::Drybrush, self::Layer, self::Stipple, self::LightGlaze, self::GroundDrybrush => true,
-            default => false,
+            self::Cover, self::ThinCover, self::SprayedCover, self::ShadedCover, self::Stain, self::StainFade,
+            self::WetBlend, self::MetalUnderlay, self::LightUnderlay, self::Metal, self::DryMetal,
+            self::MetalIllusion, self::MetalWash, self::StainOver, self::StainShade, self::Wash, self::Recess,
+            self::Tidy, self::Hatch, self::Edge, self::Point, self::Glaze, self::SprayFade, self::TwoBrush,
+            self::Filter, self::ToningWash, self::ToningGlaze, self::TintOver, self::DarkLine, self::TintedLine,
+            self::Reflection, self::PickOut, self::EyeDot, self::EyeFull, self::LensTwoTone, self::LensFade,
+            self::LitSpot, self::Glow, self::Decal, self::SettledDecal, self::WornDecal, self::MockLetters,
+            self::Letters, self::Freehand, self::SimpleFreehand, self::Chips, self::Damage, self::Rust,
+            self::Streaks, self::Verdigris, self::Dust, self::GroundTie, self::Matt, self::Gloss,
+            self::GroundPaste, self::GroundSand, self::GroundPaint, self::GroundWash, self::Tufts, self::Wet,
+            self::Scene, self::Rim, self::ValueSketch, self::ValueDrybrush, self::ValueWash, self::Undercoat,
+            self::CanUndercoat, self::BrushedUndercoat => false,
         };
     }
 
@@ -231,7 +263,60 @@ enum Mark: string
         return match ($this) {
             self::Glaze, self::LightGlaze, self::SprayFade, self::TwoBrush, self::StainFade, self::WetBlend,
             self::Hatch, self::Stipple => true,
-            default => false,
+            self::Cover, self::ThinCover, self::SprayedCover, self::ShadedCover, self::Stain, self::MetalUnderlay,
+            self::LightUnderlay, self::Metal, self::DryMetal, self::MetalIllusion, self::MetalWash,
+            self::StainOver, self::StainShade, self::Wash, self::Recess, self::Tidy, self::Overbrush,
+            self::Drybrush, self::Layer, self::Edge, self::Point, self::Filter, self::ToningWash,
+            self::ToningGlaze, self::TintOver, self::DarkLine, self::TintedLine, self::Reflection, self::PickOut,
+            self::EyeDot, self::EyeFull, self::LensTwoTone, self::LensFade, self::LitSpot, self::Glow, self::Decal,
+            self::SettledDecal, self::WornDecal, self::MockLetters, self::Letters, self::Freehand,
+            self::SimpleFreehand, self::Chips, self::Damage, self::Rust, self::Streaks, self::Verdigris,
+            self::Dust, self::GroundTie, self::Matt, self::Gloss, self::GroundPaste, self::GroundSand,
+            self::GroundPaint, self::GroundWash, self::GroundDrybrush, self::Tufts, self::Wet, self::Scene,
+            self::Rim, self::ValueSketch, self::ValueDrybrush, self::ValueWash, self::Undercoat,
+            self::CanUndercoat, self::BrushedUndercoat => false,
+        };
+    }
+
+    /** A decal, settled or worn or as it comes. */
+    public function isDecal(): bool
+    {
+        return match ($this) {
+            self::Decal, self::SettledDecal, self::WornDecal => true,
+            self::Cover, self::ThinCover, self::SprayedCover, self::ShadedCover, self::Stain, self::StainFade,
+            self::WetBlend, self::MetalUnderlay, self::LightUnderlay, self::Metal, self::DryMetal,
+            self::MetalIllusion, self::MetalWash, self::StainOver, self::StainShade, self::Wash, self::Recess,
+            self::Tidy, self::Overbrush, self::Drybrush, self::Layer, self::Stipple, self::Hatch, self::Edge,
+            self::Point, self::Glaze, self::LightGlaze, self::SprayFade, self::TwoBrush, self::Filter,
+            self::ToningWash, self::ToningGlaze, self::TintOver, self::DarkLine, self::TintedLine,
+            self::Reflection, self::PickOut, self::EyeDot, self::EyeFull, self::LensTwoTone, self::LensFade,
+            self::LitSpot, self::Glow, self::MockLetters, self::Letters, self::Freehand, self::SimpleFreehand,
+            self::Chips, self::Damage, self::Rust, self::Streaks, self::Verdigris, self::Dust, self::GroundTie,
+            self::Matt, self::Gloss, self::GroundPaste, self::GroundSand, self::GroundPaint, self::GroundWash,
+            self::GroundDrybrush, self::Tufts, self::Wet, self::Scene, self::Rim, self::ValueSketch,
+            self::ValueDrybrush, self::ValueWash, self::Undercoat, self::CanUndercoat,
+            self::BrushedUndercoat => false,
+        };
+    }
+
+    /** Without it an area is flat: light and shade, however they are laid. */
+    public function givesForm(): bool
+    {
+        return match ($this) {
+            self::StainShade, self::Wash, self::Recess, self::Overbrush, self::Drybrush, self::Layer,
+            self::Stipple, self::Edge, self::Glaze, self::LightGlaze, self::SprayFade, self::TwoBrush,
+            self::GroundDrybrush => true,
+            self::Cover, self::ThinCover, self::SprayedCover, self::ShadedCover, self::Stain, self::StainFade,
+            self::WetBlend, self::MetalUnderlay, self::LightUnderlay, self::Metal, self::DryMetal,
+            self::MetalIllusion, self::MetalWash, self::StainOver, self::Tidy, self::Hatch, self::Point,
+            self::Filter, self::ToningWash, self::ToningGlaze, self::TintOver, self::DarkLine, self::TintedLine,
+            self::Reflection, self::PickOut, self::EyeDot, self::EyeFull, self::LensTwoTone, self::LensFade,
+            self::LitSpot, self::Glow, self::Decal, self::SettledDecal, self::WornDecal, self::MockLetters,
+            self::Letters, self::Freehand, self::SimpleFreehand, self::Chips, self::Damage, self::Rust,
+            self::Streaks, self::Verdigris, self::Dust, self::GroundTie, self::Matt, self::Gloss,
+            self::GroundPaste, self::GroundSand, self::GroundPaint, self::GroundWash, self::Tufts, self::Wet,
+            self::Scene, self::Rim, self::ValueSketch, self::ValueDrybrush, self::ValueWash, self::Undercoat,
+            self::CanUndercoat, self::BrushedUndercoat => false,
         };
     }
 }

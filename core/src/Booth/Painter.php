@@ -10,33 +10,7 @@ use Ordotype\Core\Sculpt\Material;
 /** Lays the coats that are done on each patch, in their order. */
 final class Painter
 {
-    /** Where no scheme says: a colour that a material is thought of in. */
-    private const BY_MATERIAL = [
-        'plate' => '#5c6b78',
-        'cloth' => '#5e6a74',
-        'leather' => '#6b4630',
-        'skin' => '#b07c5f',
-        'hair_fur' => '#6d6a66',
-        'bone_horn' => '#c9bb98',
-        'scale_chitin' => '#5b6e4e',
-        'wood' => '#7a5a3a',
-        'stone' => '#83817b',
-        'steel' => '#84888d',
-        'gold' => '#b08d43',
-        'copper' => '#9a6238',
-        'gem_lens' => '#2f4f86',
-        'eye' => '#1c1a18',
-        'teeth_claw' => '#d6cbb0',
-        'glow' => '#e3a94a',
-        'parchment' => '#cdbf9c',
-        'undersuit' => '#3c3f44',
-        'ground' => '#5c4f40',
-        'rim' => '#221f1d',
-    ];
-
     private const RESIN = '#a8a49b';
-
-    public const UNDERCOAT = '#8d8c88';
 
     /** @var array<string, list<Coat>> by area; '' on the whole model */
     private array $coats = [];
@@ -76,7 +50,7 @@ final class Painter
             $colour = self::colourOf($coat, $area, $base, $lights + $edges);
             $seed = Dice::hash($this->seed, $n);
             $stroke = new Stroke($patch, $coat, $colour, $base, $lights, $all, $edges, $isBlended, $seed, $spoilt);
-            Coats::lay($mark, $stroke);
+            Brushwork::lay($mark, $stroke);
             $lights += $mark->isLight() ? 1 : 0;
             $edges += $mark === Mark::Edge ? 1 : 0;
         }
@@ -146,9 +120,31 @@ final class Painter
         return self::usual($area);
     }
 
+    /** Where no scheme says: a colour that a material is thought of in. */
     public static function usual(Area $area): Colour
     {
-        return Colour::hex(self::BY_MATERIAL[$area->material->value] ?? '#7a7a7a');
+        return Colour::hex(match ($area->material) {
+            Material::Plate => '#5c6b78',
+            Material::Cloth => '#5e6a74',
+            Material::Leather => '#6b4630',
+            Material::Skin => '#b07c5f',
+            Material::HairFur => '#6d6a66',
+            Material::BoneHorn => '#c9bb98',
+            Material::ScaleChitin => '#5b6e4e',
+            Material::Wood => '#7a5a3a',
+            Material::Stone => '#83817b',
+            Material::Steel => '#84888d',
+            Material::Gold => '#b08d43',
+            Material::Copper => '#9a6238',
+            Material::GemLens => '#2f4f86',
+            Material::Eye => '#1c1a18',
+            Material::TeethClaw => '#d6cbb0',
+            Material::Glow => '#e3a94a',
+            Material::Parchment => '#cdbf9c',
+            Material::Undersuit => '#3c3f44',
+            Material::Ground => '#5c4f40',
+            Material::Rim => '#221f1d',
+        });
     }
 
     private static function colourOf(Coat $coat, Area $area, Colour $base, int $lights): Colour
@@ -159,7 +155,7 @@ final class Painter
         $white = new Colour(0.92, 0.9, 0.84);
 
         return match ($coat->mark) {
-            Mark::Undercoat, Mark::CanUndercoat, Mark::BrushedUndercoat => Colour::hex(self::UNDERCOAT),
+            Mark::Undercoat, Mark::CanUndercoat, Mark::BrushedUndercoat => Colour::hex(Patch::UNDERCOAT),
             Mark::Wash, Mark::StainShade, Mark::MetalWash, Mark::Recess => $base->times(0.2),
             Mark::DarkLine, Mark::TintedLine, Mark::MetalUnderlay => $base->times(0.08),
             Mark::LightUnderlay => Colour::hex('#c9c6bd'),
@@ -171,7 +167,13 @@ final class Painter
             Mark::SprayFade, Mark::TwoBrush => $base->times(1.35)->towards($white, 0.12 + 0.1 * $lights),
             Mark::Freehand, Mark::SimpleFreehand, Mark::Reflection => $base->towards($white, 0.75),
             Mark::EyeFull, Mark::EyeDot => $area->material === Material::Eye ? Colour::hex('#3c2f22') : $base,
-            default => $base,
+            Mark::Cover, Mark::ThinCover, Mark::SprayedCover, Mark::ShadedCover, Mark::Stain, Mark::StainFade,
+            Mark::WetBlend, Mark::Metal, Mark::DryMetal, Mark::MetalIllusion, Mark::StainOver, Mark::Tidy,
+            Mark::TintOver, Mark::PickOut, Mark::LensTwoTone, Mark::LensFade, Mark::LitSpot, Mark::Glow,
+            Mark::Decal, Mark::SettledDecal, Mark::WornDecal, Mark::MockLetters, Mark::Letters, Mark::Chips,
+            Mark::Damage, Mark::Rust, Mark::Streaks, Mark::Verdigris, Mark::Dust, Mark::GroundTie, Mark::Matt,
+            Mark::Gloss, Mark::GroundPaste, Mark::GroundSand, Mark::GroundPaint, Mark::GroundWash, Mark::Tufts,
+            Mark::Wet, Mark::Scene, Mark::ValueSketch, Mark::ValueDrybrush, Mark::ValueWash => $base,
         };
     }
 }

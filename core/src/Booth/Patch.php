@@ -9,6 +9,9 @@ use Ordotype\Core\Sculpt\Rank;
 /** The pixels of one ring that are seen, one entry each in every list, and the paint on them. */
 final class Patch
 {
+    /** The grey of undercoat that nobody chose. */
+    public const UNDERCOAT = '#8d8c88';
+
     private const BINS = 2048;
 
     /** @var array<int, int> pixel of the form's box */

@@ -39,7 +39,7 @@ final readonly class Stroke
         return match ($this->coat->extent) {
             Extent::Full => 1.0,
             Extent::Prominent => 0.6,
-            default => 0.28,
+            Extent::None, Extent::Spot => 0.28,
         };
     }
 

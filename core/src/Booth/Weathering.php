@@ -7,26 +7,7 @@ namespace Ordotype\Core\Booth;
 /** Chips, damage, rust, streaks, verdigris and dust; the ground, its plants and its rim. */
 final class Weathering
 {
-    public static function lay(Mark $mark, Stroke $s): void
-    {
-        match ($mark) {
-            Mark::Chips => self::chips($s),
-            Mark::Damage => self::damage($s),
-            Mark::Rust => self::rust($s),
-            Mark::Streaks => self::streaks($s),
-            Mark::Verdigris => self::verdigris($s),
-            Mark::Dust, Mark::GroundTie => self::dust($s, $mark === Mark::Dust ? 0.8 : 0.6),
-            Mark::GroundPaste, Mark::GroundSand => self::texture($s, $mark === Mark::GroundPaste ? 1.4 : 4.2),
-            Mark::GroundPaint => self::ground($s),
-            Mark::GroundWash => $s->patch->stain(Colour::hex('#3a2c20'), $s->masks->gathered(0.6, 0.9)),
-            Mark::Wet => self::wet($s),
-            Mark::Scene => self::scene($s),
-            Mark::Rim => $s->patch->paint($s->colour, $s->masks->all(1.0)),
-            default => null,
-        };
-    }
-
-    private static function chips(Stroke $s): void
+    public static function chips(Stroke $s): void
     {
         $spots = $s->masks->spots($s->noise(51), 3.2, 0.12, 0.08);
         $how = [];
@@ -39,7 +20,7 @@ final class Weathering
     }
 
     /** Thin dark strokes with a light rim below. */
-    private static function damage(Stroke $s): void
+    public static function damage(Stroke $s): void
     {
         $dice = $s->dice(53);
         $dark = $light = $s->masks->all(0.0);
@@ -62,7 +43,7 @@ final class Weathering
         $s->patch->paint($s->base->times(0.1), $dark);
     }
 
-    private static function rust(Stroke $s): void
+    public static function rust(Stroke $s): void
     {
         $noise = $s->noise(55);
         $how = $deep = [];
@@ -78,7 +59,7 @@ final class Weathering
     }
 
     /** Thin runs straight down from where they begin. */
-    private static function streaks(Stroke $s): void
+    public static function streaks(Stroke $s): void
     {
         $noise = $s->noise(57);
         $top = $s->patch->ring->top / $s->patch->form->scale;
@@ -93,7 +74,7 @@ final class Weathering
         $s->patch->flakes($how, 0.1);
     }
 
-    private static function verdigris(Stroke $s): void
+    public static function verdigris(Stroke $s): void
     {
         $spots = $s->masks->spots($s->noise(59), 1.7, -0.1, 0.4);
         $how = Masks::both($s->masks->gathered(0.42, 1.0, 0.5), $spots);
@@ -102,7 +83,7 @@ final class Weathering
     }
 
     /** Dry earth low down, thinner the higher. */
-    private static function dust(Stroke $s, float $share): void
+    public static function dust(Stroke $s, float $share): void
     {
         $noise = $s->noise(61);
         $bottom = $s->patch->y === [] ? 0.0 : max($s->patch->y);
@@ -116,21 +97,21 @@ final class Weathering
         $s->patch->flakes($how, 0.0);
     }
 
-    private static function texture(Stroke $s, float $waves): void
+    public static function texture(Stroke $s, float $waves): void
     {
         $spots = $s->masks->spots($s->noise(63), $waves, 0.05, 0.25, 1.6);
         $s->patch->paint(Colour::hex('#6e675c'), $s->masks->all(0.9));
         $s->patch->paint(Colour::hex('#575046'), $spots);
     }
 
-    private static function ground(Stroke $s): void
+    public static function ground(Stroke $s): void
     {
         $s->patch->paint($s->colour, $s->masks->all(0.98));
         $spots = $s->masks->spots($s->noise(65), 2.6, 0.0, 0.5, 1.8);
         $s->patch->paint($s->colour->times(0.55), array_map(fn (float $a) => 0.6 * $a, $spots));
     }
 
-    private static function wet(Stroke $s): void
+    public static function wet(Stroke $s): void
     {
         $noise = $s->noise(67);
         foreach ($s->patch->x as $k => $x) {
@@ -144,7 +125,7 @@ final class Weathering
     }
 
     /** Stones and a fallen plank. */
-    private static function scene(Stroke $s): void
+    public static function scene(Stroke $s): void
     {
         $dice = $s->dice(69);
         for ($n = 0; $s->patch->count > 0 && $n < 9; $n++) {

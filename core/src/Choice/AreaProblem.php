@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Choice;
 
-use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Pace;
@@ -15,6 +12,9 @@ use Ordotype\Core\Standard\Pace;
 /** The choice of techniques for one area, or for the whole model, as a problem to be solved at a grade bar. */
 final readonly class AreaProblem
 {
+    /** Minutes closer than this are the same. */
+    public const TIE = 1e-9;
+
     /**
      * @param  list<Candidate>  $candidates  in catalogue order
      * @param  list<Requirement>  $requirements  joined
@@ -48,7 +48,7 @@ final readonly class AreaProblem
             $this->tidied ? 'tidied' : '',
             implode(',', array_map(fn ($e) => $e->value, $this->given)),
         ];
-        $fine = fn (float $minutes): int => (int) round($minutes / AreaSolver::TIE);
+        $fine = fn (float $minutes): int => (int) round($minutes / self::TIE);
         foreach ($this->candidates as $c) {
             $t = $c->technique;
             [, $spot, $prominent, $full] = $c->minutes;
@@ -58,17 +58,7 @@ final readonly class AreaProblem
                 ($c->needsWash ? ' wash' : '');
         }
         foreach ($this->requirements as $r) {
-            $parts[] =
-                $r->kind()->value.
-                ' '.
-                match (true) {
-                    $r instanceof StepsRequirement => "$r->min $r->max",
-                    $r instanceof TechniqueRequirement => "$r->technique {$r->extent->value} $r->passes",
-                    $r instanceof EffectRequirement => "{$r->subject()} {$r->extent->value} $r->passes ".
-                        implode(',', $r->by ?? ['*']).
-                        implode(',', $r->there),
-                    default => '',
-                };
+            $parts[] = "{$r->kind()->value} {$r->choiceKey()}";
         }
         foreach ($this->passesDone as $key => $passes) {
             $parts[] = "done $key $passes";

@@ -7,7 +7,6 @@ namespace Ordotype\Core\Choice;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
@@ -19,17 +18,6 @@ use Ordotype\Core\Standard\WellKnown;
 final readonly class Candidate
 {
     private const SUIT_FACTOR = [1 => 1.6, 2 => 1.25, 3 => 1.0];
-
-    /** By {@see Family} in which the pace asks for a grade. */
-    private const GRADED = [
-        'spray' => true,
-        'base' => true,
-        'shade' => true,
-        'highlight' => true,
-        'blend' => true,
-        'line' => true,
-        'detail' => true,
-    ];
 
     /**
      * @param  int  $index  place in the catalogue
@@ -65,11 +53,7 @@ final readonly class Candidate
         $suit = max(1, $technique->suit($area->relief));
         $size = ! $technique->big
             ? 1.0
-            : match ($sculpt->size) {
-                Size::Large, Size::Mounted => 0.8,
-                Size::Vehicle, Size::Monster => 0.6,
-                default => 1.0,
-            };
+            : $sculpt->size->timeFactor();
         $cast = $technique->mess === 0 ? $sculpt->definition()->timeFactor() : 1.0;
         $hand =
             (($technique->hand * $method->coats($technique, $area) * $sculpt->areaCm2($area)) / 10) *
@@ -102,7 +86,7 @@ final readonly class Candidate
      */
     public static function gradeOn(Technique $technique, int $suit): ?int
     {
-        if ($technique->grade === null || ! isset(self::GRADED[$technique->family->value])) {
+        if ($technique->grade === null || ! $technique->family->isGraded()) {
             return null;
         }
         $better = match ($suit) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Choice;
 
+use Ordotype\Core\Demand\UsedTechnique;
 use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Technique;
@@ -12,18 +13,16 @@ use Ordotype\Core\Standard\Technique;
  * A technique as a plan uses it on an area: how many passes, how widely, minutes of each. Where the technique tapers,
  * the extent is that of its first pass.
  */
-final readonly class ChosenTechnique
+final readonly class ChosenTechnique extends UsedTechnique
 {
-    public int $passes;
-
     /** @param  non-empty-list<float>  $minutesOf  each pass */
     public function __construct(
-        public Technique $technique,
+        Technique $technique,
         public int $index,
-        public Extent $extent,
+        Extent $extent,
         public array $minutesOf,
     ) {
-        $this->passes = count($minutesOf);
+        parent::__construct($technique, $extent, count($minutesOf));
     }
 
     public static function of(Candidate $candidate, int $passes, Extent $extent): self
@@ -61,18 +60,6 @@ final readonly class ChosenTechnique
     public function minutes(): float
     {
         return array_sum($this->minutesOf);
-    }
-
-    /** How widely a pass is done, from 1 on. */
-    public function extentOf(int $pass): Extent
-    {
-        return $this->technique->extentOf($pass, $this->extent);
-    }
-
-    /** Colour steps it counts for: only what is used on prominent parts or everywhere does. */
-    public function credit(): int
-    {
-        return $this->extent->value >= Extent::Prominent->value ? $this->technique->credit * $this->passes : 0;
     }
 
     /** Without its last pass; null when that is the only one. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ordotype\Core\Choice;
 
 use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\CountableRequirement;
 use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Standard\Effect;
 
@@ -25,7 +24,7 @@ final readonly class ConflictFinder
     /** @param  callable(list<Requirement>): AreaProblem  $problemOf the problem with only these requirements */
     public function find(AreaDemand $demand, callable $problemOf): Conflict
     {
-        $asked = array_values(array_filter($demand->asked, fn (Requirement $r) => $r instanceof CountableRequirement));
+        $asked = array_values(array_filter($demand->asked, fn (Requirement $r) => $r->least() !== null));
         $area = $demand->area;
         if (! $this->solver->canBeMet($problemOf([]), self::NO_BAR)) {
             return new Conflict($area, self::withoutBase($problemOf([])));

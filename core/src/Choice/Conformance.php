@@ -5,11 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Choice;
 
 use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\CountableRequirement;
-use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
@@ -36,82 +32,13 @@ final class Conformance
     /** @param  list<ChosenTechnique>  $used */
     public static function state(Requirement $requirement, array $used): RequirementState
     {
-        if (! ($requirement instanceof CountableRequirement)) {
-            return new RequirementState($requirement, null);
-        }
-        $have = self::has($requirement, $used);
-        $least = $requirement->floor();
-        $most = $requirement instanceof StepsRequirement ? $requirement->max : null;
+        [$have, $least, $most] = [$requirement->has($used), $requirement->least(), $requirement->most()];
 
         return match (true) {
+            $have === null || $least === null => new RequirementState($requirement, null),
             $have < $least => new RequirementState($requirement, Standing::Short, $least - $have),
             $most !== null && $have > $most => new RequirementState($requirement, Standing::Over, $have - $most),
             default => new RequirementState($requirement, Standing::Met),
-        };
-    }
-
-    /**
-     * What the techniques add up to of what is asked: passes, or colour steps.
-     *
-     * @param  list<ChosenTechnique>  $used
-     */
-    public static function has(Requirement $requirement, array $used): int
-    {
-        if ($requirement instanceof EffectRequirement) {
-            return $requirement->passesMet(self::delivered($requirement, $used));
-        }
-        $have = 0;
-        foreach ($used as $one) {
-            $have += match (true) {
-                $requirement instanceof StepsRequirement => $one->credit(),
-                $requirement instanceof TechniqueRequirement => $one->technique->key === $requirement->technique &&
-                $one->extent->value >= $requirement->extent->value
-                    ? $one->passes
-                    : 0,
-                default => 0,
-            };
-        }
-
-        return $have;
-    }
-
-    /**
-     * The extents that passes deliver of an effect: the smaller of the pass's own and the most the technique gives.
-     *
-     * @param  list<ChosenTechnique>  $used
-     * @return list<int>
-     */
-    public static function delivered(EffectRequirement $requirement, array $used): array
-    {
-        $delivered = [];
-        foreach ($used as $one) {
-            $most = $requirement->deliveredBy($one->technique)->value;
-            for ($pass = 1; $most > 0 && $pass <= $one->passes; $pass++) {
-                $delivered[] = min($most, $one->extentOf($pass)->value);
-            }
-        }
-
-        return $delivered;
-    }
-
-    public static function serves(EffectRequirement $requirement, ChosenTechnique $one): bool
-    {
-        return min($one->extent->value, $requirement->deliveredBy($one->technique)->value) >=
-            $requirement->leastExtent();
-    }
-
-    /**
-     * What is left of a requirement when some work is done; null when nothing is.
-     *
-     * @param  list<ChosenTechnique>  $done
-     */
-    public static function left(Requirement $requirement, array $done): ?Requirement
-    {
-        return match (true) {
-            $requirement instanceof EffectRequirement => $requirement->after(self::delivered($requirement, $done)),
-            $requirement instanceof StepsRequirement,
-            $requirement instanceof TechniqueRequirement => $requirement->lessDone(self::has($requirement, $done)),
-            default => $requirement,
         };
     }
 

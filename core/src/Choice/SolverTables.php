@@ -12,7 +12,7 @@ use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
 use Ordotype\Core\Standard\WellKnown;
 
-/** An area's problem at one grade bar, set out in plain arrays for the search of {@see AreaSolver}. */
+/** An area's problem at one grade bar, set out in plain arrays for the search of {@see AreaSearch}. */
 final class SolverTables
 {
     /** @var list<Candidate> those within the grade bar */
@@ -112,15 +112,11 @@ final class SolverTables
 
     private function sortRequirements(): void
     {
+        $sorted = new SortedRequirements();
         foreach ($this->problem->requirements as $requirement) {
-            if ($requirement instanceof TechniqueRequirement) {
-                $this->required[$requirement->technique] = $requirement;
-            } elseif ($requirement instanceof StepsRequirement) {
-                $this->steps = $requirement;
-            } elseif ($requirement instanceof EffectRequirement) {
-                $this->effects[] = $requirement;
-            }
+            $requirement->accept($sorted);
         }
+        [$this->required, $this->steps, $this->effects] = [$sorted->required, $sorted->counted, $sorted->effects];
         $this->mostCredit = $this->steps?->max;
     }
 
@@ -350,7 +346,7 @@ final class SolverTables
         }
         foreach (array_keys($extents) as $extent) {
             for ($wider = $extent + 1; $wider <= Extent::Full->value; $wider++) {
-                if ($this->cost[4 * $i + $wider] - $this->cost[4 * $i + $extent] <= AreaSolver::TIE) {
+                if ($this->cost[4 * $i + $wider] - $this->cost[4 * $i + $extent] <= AreaProblem::TIE) {
                     $extents[$wider] = true;
                 }
             }

@@ -6,7 +6,6 @@ namespace Ordotype\Core\Demand;
 
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Standard\Extent;
 
 /** Everything a tier says of one area (null: of the whole model), clause by clause and joined. */
 final readonly class AreaDemand
@@ -41,7 +40,7 @@ final readonly class AreaDemand
      */
     public function of(string $kind): array
     {
-        return array_values(array_filter($this->requirements, fn (Requirement $r) => $r instanceof $kind));
+        return Requirement::only($kind, $this->requirements);
     }
 
     public function steps(): ?StepsRequirement
@@ -50,10 +49,10 @@ final readonly class AreaDemand
     }
 
     /** What is asked of the whole model in sprayed colours, minutes or skill. */
-    public function ofModel(RequirementKind $kind): ?ModelRequirement
+    public function ofModel(ModelFigure $figure): ?ModelRequirement
     {
         foreach ($this->of(ModelRequirement::class) as $requirement) {
-            if ($requirement->kind() === $kind) {
+            if ($requirement->figure === $figure) {
                 return $requirement;
             }
         }
@@ -92,15 +91,8 @@ final readonly class AreaDemand
     /** The same with effects one extent less (a spot is dropped) and in one pass less, but never below one. */
     public function simpler(Reason $because): self
     {
-        $asked = [];
-        foreach ($this->asked as $one) {
-            if (! ($one instanceof EffectRequirement)) {
-                $asked[] = $one;
-            } elseif ($one->extent->value > Extent::Spot->value) {
-                $asked[] = $one->simpler(Extent::from($one->extent->value - 1), max(1, $one->passes - 1), $because);
-            }
-        }
+        $simpler = array_map(fn (Requirement $r) => $r->simpler($because), $this->asked);
 
-        return $this->asking(...$asked);
+        return $this->asking(...array_filter($simpler, fn (?Requirement $r) => $r !== null));
     }
 }

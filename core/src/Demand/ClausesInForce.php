@@ -146,7 +146,7 @@ final readonly class ClausesInForce
     private static function changed(Clause $clause, Amendment $amendment): Clause
     {
         try {
-            return $amendment->change?->of($clause) ?? $clause;
+            return $amendment->change === null ? $clause : $clause->changed($amendment->change);
         } catch (UnfitChange $e) {
             throw FormatException::at(
                 '/'.($amendment->number - 1)."/values/{$e->field->value}",

@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace Ordotype\Core\Demand;
 
 use LogicException;
+use Ordotype\Core\Standard\AskedEffect;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Technique;
 
 /** A result that is asked for, whatever technique gives it, unless `by` narrows that. */
-final readonly class EffectRequirement extends Requirement implements CountableRequirement
+final readonly class EffectRequirement extends Requirement
 {
+    public AskedEffect $result;
+
     /**
      * @param  list<Reason>  $reasons
      * @param  list<Effect>  $effects  any of them counts
@@ -30,6 +33,21 @@ final readonly class EffectRequirement extends Requirement implements CountableR
         public array $there = [],
     ) {
         parent::__construct($area, $reasons, $severity);
+        $this->result = new AskedEffect($effects, $extent, $passes, $by);
+    }
+
+    /** @param  list<Reason>  $reasons */
+    public static function of(AskedEffect $result, ?string $area, array $reasons, ?Severity $severity): self
+    {
+        return new self(
+            $area,
+            $reasons,
+            $severity,
+            $result->effects,
+            $result->extent,
+            $result->passes,
+            $result->by,
+        );
     }
 
     public function kind(): RequirementKind
@@ -42,57 +60,62 @@ final readonly class EffectRequirement extends Requirement implements CountableR
         return implode('|', array_map(fn (Effect $e) => $e->value, $this->effects));
     }
 
-    public function floor(): int
+    /** The most extent at which a technique counts towards it; none where it does not count. */
+    public function deliveredBy(Technique $technique): Extent
+    {
+        return $this->result->deliveredBy($technique);
+    }
+
+    /** Whether a technique, used widely enough, counts towards it. */
+    public function isServedBy(Technique $technique): bool
+    {
+        return $this->result->isServedBy($technique);
+    }
+
+    /** @return array<int, int> passes that still must reach an extent, by the extent, as {@see AskedEffect} says */
+    public function thresholds(): array
+    {
+        return $this->result->thresholds($this->there);
+    }
+
+    /** The least extent at which a pass counts towards it. */
+    public function leastExtent(): int
+    {
+        return max(Extent::Spot->value, $this->extent->value - $this->passes + 1);
+    }
+
+    public function accept(RequirementVisitor $visitor): mixed
+    {
+        return $visitor->effect($this);
+    }
+
+    /** Effects are joined by what implies what, not by subject. */
+    public function and(Requirement $other): static
+    {
+        throw new LogicException('Effects are absorbed, not joined.');
+    }
+
+    public function trendFrom(Requirement $was): ?Trend
+    {
+        return $was instanceof self
+            ? self::trend($this->result->implies($was->result), $was->result->implies($this->result))
+            : Trend::Changed;
+    }
+
+    public function least(): int
     {
         return $this->passes;
     }
 
-    /** The most extent at which a technique counts towards it; none where it does not count. */
-    public function deliveredBy(Technique $technique): Extent
+    public function most(): ?int
     {
-        $most = Extent::None;
-        if ($this->by === null || in_array($technique->key, $this->by, true)) {
-            foreach ($this->effects as $effect) {
-                $given = $technique->gives($effect);
-                $most = $given->value > $most->value ? $given : $most;
-            }
-        }
-
-        return $most;
+        return null;
     }
 
-    /**
-     * Passes that must reach an extent, by the extent, widest first: of p passes at extent e, for each j below p, j + 1
-     * of them max(spot, e − j). What is there is taken off.
-     *
-     * @return array<int, int>
-     */
-    public function thresholds(): array
+    /** How many of its passes are met in their turn by what is used. */
+    public function has(array $used): int
     {
-        $asked = [];
-        $most = 0;
-        for ($extent = $this->extent->value; $extent >= Extent::Spot->value; $extent--) {
-            $passes =
-                $extent === Extent::Spot->value
-                    ? $this->passes
-                    : min($this->passes, $this->extent->value - $extent + 1);
-            if ($passes > $most) {
-                $most = $passes;
-                $left = $passes - count(array_filter($this->there, fn (int $reached) => $reached >= $extent));
-                $asked += $left > 0 ? [$extent => $left] : [];
-            }
-        }
-
-        return $asked;
-    }
-
-    /**
-     * How many of its passes are met in their turn by passes that deliver these extents.
-     *
-     * @param  list<int>  $delivered
-     */
-    public function passesMet(array $delivered): int
-    {
+        $delivered = $this->delivered($used);
         rsort($delivered);
         for ($met = 0; $met < min($this->passes, count($delivered)); $met++) {
             if ($delivered[$met] < max(Extent::Spot->value, $this->extent->value - $met)) {
@@ -103,62 +126,9 @@ final readonly class EffectRequirement extends Requirement implements CountableR
         return $met;
     }
 
-    /** The least extent at which a pass counts towards it. */
-    public function leastExtent(): int
+    public function left(array $done): ?static
     {
-        return max(Extent::Spot->value, $this->extent->value - $this->passes + 1);
-    }
-
-    /** Whether a technique, used widely enough, counts towards it. */
-    public function isServedBy(Technique $technique): bool
-    {
-        return $this->deliveredBy($technique)->value >= $this->extent->value;
-    }
-
-    /** Same effect, extent and passes at least as great, `by` equal or narrower. */
-    public function implies(self $other): bool
-    {
-        $same =
-            count($this->effects) === count($other->effects) &&
-            array_filter($this->effects, fn (Effect $e) => ! in_array($e, $other->effects, true)) === [];
-
-        return $same &&
-            $this->extent->value >= $other->extent->value &&
-            $this->passes >= $other->passes &&
-            ($other->by === null || ($this->by !== null && array_diff($this->by, $other->by) === []));
-    }
-
-    /** The same result, at another extent and in other passes, for one more reason. */
-    public function simpler(Extent $extent, int $passes, Reason $because): self
-    {
-        $reasons = [...$this->reasons, $because];
-
-        return new self($this->area, $reasons, $this->severity, $this->effects, $extent, $passes, $this->by);
-    }
-
-    /** @param  list<Reason>  $reasons */
-    public function carrying(array $reasons, ?Severity $severity): self
-    {
-        $severity = self::graver($this->severity, $severity);
-
-        return new self(
-            $this->area,
-            Reason::unique($reasons),
-            $severity,
-            $this->effects,
-            $this->extent,
-            $this->passes,
-            $this->by,
-        );
-    }
-
-    /**
-     * What is left of it when some passes are done; null when nothing is.
-     *
-     * @param  list<int>  $delivered  extents they deliver of it
-     */
-    public function after(array $delivered): ?self
-    {
+        $delivered = $this->delivered($done);
         rsort($delivered);
         $left = new self(
             $this->area,
@@ -174,9 +144,88 @@ final readonly class EffectRequirement extends Requirement implements CountableR
         return $left->thresholds() === [] ? null : $left;
     }
 
-    /** Effects are joined by {@see implies}, not by subject. */
-    public function and(Requirement $other): static
+    public function isHelpedBy(UsedTechnique $used, array $all): bool
     {
-        throw new LogicException('Effects are absorbed, not joined.');
+        return min($used->extent->value, $this->deliveredBy($used->technique)->value) >= $this->leastExtent();
+    }
+
+    public function isGivenBy(Technique $technique): bool
+    {
+        return $this->deliveredBy($technique) !== Extent::None;
+    }
+
+    public function choiceKey(): string
+    {
+        return "{$this->subject()} {$this->extent->value} $this->passes ".
+            implode(',', $this->by ?? ['*']).
+            implode(',', $this->there);
+    }
+
+    /** One extent less and in one pass less, but never below one; a spot is left out. */
+    public function simpler(Reason $because): ?static
+    {
+        return $this->extent->value <= Extent::Spot->value
+            ? null
+            : new self(
+                $this->area,
+                [...$this->reasons, $because],
+                $this->severity,
+                $this->effects,
+                $this->extent->narrower(1),
+                max(1, $this->passes - 1),
+                $this->by,
+            );
+    }
+
+    /** What implies another carries its reasons, too. */
+    protected function joinedTo(array $joined, int $place): array
+    {
+        foreach ($joined as $slot => $kept) {
+            if ($kept instanceof self && $kept->result->implies($this->result)) {
+                $joined[$slot] = $kept->carrying([...$kept->reasons, ...$this->reasons], $this->severity);
+
+                return $joined;
+            }
+        }
+        $first = null;
+        $one = $this;
+        foreach ($joined as $slot => $kept) {
+            if ($kept instanceof self && $one->result->implies($kept->result)) {
+                $one = $one->carrying([...$kept->reasons, ...$one->reasons], $kept->severity);
+                if ($first === null) {
+                    $first = $slot;
+                } else {
+                    unset($joined[$slot]);
+                }
+            }
+        }
+        $joined[$first ?? $place] = $one;
+
+        return $joined;
+    }
+
+    /** @param  list<Reason>  $reasons */
+    private function carrying(array $reasons, ?Severity $severity): self
+    {
+        return self::of($this->result, $this->area, Reason::unique($reasons), self::graver($this->severity, $severity));
+    }
+
+    /**
+     * The extents that passes deliver of it: the smaller of the pass's own and the most the technique gives.
+     *
+     * @param  list<UsedTechnique>  $used
+     * @return list<int>
+     */
+    private function delivered(array $used): array
+    {
+        $delivered = [];
+        foreach ($used as $one) {
+            $most = $this->deliveredBy($one->technique)->value;
+            for ($pass = 1; $most > 0 && $pass <= $one->passes; $pass++) {
+                $delivered[] = min($most, $one->extentOf($pass)->value);
+            }
+        }
+
+        return $delivered;
     }
 }

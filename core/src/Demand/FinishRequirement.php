@@ -7,6 +7,7 @@ namespace Ordotype\Core\Demand;
 use LogicException;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Standard\Technique;
 
 /** A figure that the finished area must reach, or must not pass, whichever way the criterion runs. */
 final readonly class FinishRequirement extends Requirement
@@ -47,5 +48,60 @@ final readonly class FinishRequirement extends Requirement
             $this->criterion,
             $this->criterion->isFloor() ? max($limits) : min($limits),
         );
+    }
+
+    public function accept(RequirementVisitor $visitor): mixed
+    {
+        return $visitor->finish($this);
+    }
+
+    public function trendFrom(Requirement $was): ?Trend
+    {
+        if (! ($was instanceof self)) {
+            return Trend::Changed;
+        }
+        $stricter = $this->criterion->isFloor() ? $this->limit > $was->limit : $this->limit < $was->limit;
+
+        return $was->limit === $this->limit ? null : ($stricter ? Trend::Strengthened : Trend::Weakened);
+    }
+
+    public function least(): ?int
+    {
+        return null;
+    }
+
+    public function most(): ?int
+    {
+        return null;
+    }
+
+    public function has(array $used): ?int
+    {
+        return null;
+    }
+
+    public function left(array $done): static
+    {
+        return $this;
+    }
+
+    public function isHelpedBy(UsedTechnique $used, array $all): bool
+    {
+        return false;
+    }
+
+    public function isGivenBy(Technique $technique): bool
+    {
+        return false;
+    }
+
+    public function choiceKey(): string
+    {
+        return '';
+    }
+
+    public function simpler(Reason $because): static
+    {
+        return $this;
     }
 }

@@ -23,7 +23,7 @@ final readonly class Reason
             ReasonKind::Clause => (string) $clause,
             ReasonKind::Amendment => "amend.$amendment",
             ReasonKind::Method => 'method.'.$school?->value,
-            default => $kind->value,
+            ReasonKind::Base, ReasonKind::Tidying, ReasonKind::Parts, ReasonKind::TouchUp => $kind->value,
         };
     }
 

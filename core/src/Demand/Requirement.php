@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Demand;
 
 use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Standard\Technique;
 
 /** What a tier asks of one area, or of the whole model where `area` is null, with the reasons why. */
 abstract readonly class Requirement
@@ -23,11 +24,72 @@ abstract readonly class Requirement
     abstract public function subject(): string;
 
     /**
+     * @template T
+     *
+     * @param  RequirementVisitor<T>  $visitor
+     * @return T what the visitor makes of this kind
+     */
+    abstract public function accept(RequirementVisitor $visitor): mixed;
+
+    /**
      * The same requirement with what another one of its kind and subject asks.
      *
      * @throws \LogicException when the other is of another kind
      */
     abstract public function and(self $other): static;
+
+    /** Which way it goes from what was asked under the same kind and subject; null when that asks just as much. */
+    abstract public function trendFrom(self $was): ?Trend;
+
+    /** The least that meets it of what techniques add up to, passes or colour steps; null: they do not add up to it. */
+    abstract public function least(): ?int;
+
+    /** The most of it that is not too much; null: open, or no matter of techniques. */
+    abstract public function most(): ?int;
+
+    /**
+     * What techniques add up to of it; null as for {@see least}.
+     *
+     * @param  list<UsedTechnique>  $used
+     */
+    abstract public function has(array $used): ?int;
+
+    /**
+     * What is left of it when some work is done; null when nothing is.
+     *
+     * @param  list<UsedTechnique>  $done
+     */
+    abstract public function left(array $done): ?static;
+
+    /**
+     * Whether a technique is there for it; for colour steps: whether they would be too few without a pass of it.
+     *
+     * @param  list<UsedTechnique>  $all  what is used on the area
+     */
+    abstract public function isHelpedBy(UsedTechnique $used, array $all): bool;
+
+    /** Whether it is the result of this technique that is asked for. */
+    abstract public function isGivenBy(Technique $technique): bool;
+
+    /** What the choice of techniques looks at, as one word; empty where it looks at nothing. */
+    abstract public function choiceKey(): string;
+
+    /** The same in its simplest form, for one more reason; null where it is left out then. */
+    abstract public function simpler(Reason $because): ?static;
+
+    /**
+     * Picks out one kind; what is of another kind is judged by nobody who asks for this.
+     *
+     * @template R of self
+     *
+     * @param  class-string<R>  $kind
+     * @param  list<self>  $requirements
+     * @return list<R>
+     */
+    public static function only(string $kind, array $requirements): array
+    {
+        return array_values(array_filter($requirements, fn (self $r) => $r instanceof $kind));
+    }
 
     /**
      * Joins what single clauses ask of one area: steps to the highest floor and the lowest ceiling, effects by
@@ -41,40 +103,51 @@ abstract readonly class Requirement
         /** @var array<int|string, self> $joined */
         $joined = [];
         foreach ($asked as $place => $one) {
-            if ($one instanceof EffectRequirement) {
-                self::absorb($joined, $place, $one);
-
-                continue;
-            }
-            $slot = $one->kind()->value.' '.$one->subject();
-            $joined[$slot] = isset($joined[$slot]) ? $joined[$slot]->and($one) : $one;
+            $joined = $one->joinedTo($joined, $place);
         }
 
         return array_values($joined);
     }
 
-    /** @param  array<int|string, self>  $joined */
-    private static function absorb(array &$joined, int $place, EffectRequirement $one): void
+    /**
+     * What is joined so far and this one: with what is of its kind and subject, where there is such.
+     *
+     * @param  array<int|string, self>  $joined
+     * @return array<int|string, self>
+     */
+    protected function joinedTo(array $joined, int $place): array
     {
-        foreach ($joined as $slot => $kept) {
-            if ($kept instanceof EffectRequirement && $kept->implies($one)) {
-                $joined[$slot] = $kept->carrying([...$kept->reasons, ...$one->reasons], $one->severity);
+        $slot = $this->kind()->value.' '.$this->subject();
+        $joined[$slot] = isset($joined[$slot]) ? $joined[$slot]->and($this) : $this;
 
-                return;
-            }
+        return $joined;
+    }
+
+    /** By whether each asks at least as much as the other. */
+    protected static function trend(bool $up, bool $down): ?Trend
+    {
+        return match (true) {
+            $up && $down => null,
+            $up => Trend::Strengthened,
+            $down => Trend::Weakened,
+            default => Trend::Changed,
+        };
+    }
+
+    /** From one range to another: a floor that rises is stronger; a ceiling that moves alone allows more or less. */
+    protected static function trendOfRange(?float $from, ?float $to, ?float $newFrom, ?float $newTo): ?Trend
+    {
+        if ($from !== $newFrom) {
+            return ($newFrom ?? 0) > ($from ?? 0) ? Trend::Strengthened : Trend::Weakened;
         }
-        $first = null;
-        foreach ($joined as $slot => $kept) {
-            if ($kept instanceof EffectRequirement && $one->implies($kept)) {
-                $one = $one->carrying([...$kept->reasons, ...$one->reasons], $kept->severity);
-                if ($first === null) {
-                    $first = $slot;
-                } else {
-                    unset($joined[$slot]);
-                }
-            }
-        }
-        $joined[$first ?? $place] = $one;
+        [$most, $now] = [$to ?? INF, $newTo ?? INF];
+        $isLimit = $from === null;
+
+        return match (true) {
+            $now === $most => null,
+            $now < $most => $isLimit ? Trend::Strengthened : Trend::AllowsLess,
+            default => $isLimit ? Trend::Weakened : Trend::AllowsMore,
+        };
     }
 
     /** @return list<Reason> of both, each once */

@@ -7,9 +7,10 @@ namespace Ordotype\Core\Demand;
 use LogicException;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Severity;
+use Ordotype\Core\Standard\Technique;
 
 /** A technique that is asked for by name. */
-final readonly class TechniqueRequirement extends Requirement implements CountableRequirement
+final readonly class TechniqueRequirement extends Requirement
 {
     /**
      * @param  list<Reason>  $reasons
@@ -36,25 +37,6 @@ final readonly class TechniqueRequirement extends Requirement implements Countab
         return $this->technique;
     }
 
-    public function floor(): int
-    {
-        return $this->passes;
-    }
-
-    public function lessDone(int $done): ?self
-    {
-        return $done >= $this->passes
-            ? null
-            : new self(
-                $this->area,
-                $this->reasons,
-                $this->severity,
-                $this->technique,
-                $this->extent,
-                $this->passes - $done,
-            );
-    }
-
     public function and(Requirement $other): static
     {
         if (! ($other instanceof self)) {
@@ -71,5 +53,71 @@ final readonly class TechniqueRequirement extends Requirement implements Countab
             $extent,
             max($this->passes, $other->passes),
         );
+    }
+
+    public function accept(RequirementVisitor $visitor): mixed
+    {
+        return $visitor->technique($this);
+    }
+
+    public function trendFrom(Requirement $was): ?Trend
+    {
+        return $was instanceof self ? self::trend($this->isAtLeast($was), $was->isAtLeast($this)) : Trend::Changed;
+    }
+
+    public function least(): int
+    {
+        return $this->passes;
+    }
+
+    public function most(): ?int
+    {
+        return null;
+    }
+
+    public function has(array $used): int
+    {
+        $have = 0;
+        foreach ($used as $one) {
+            if ($one->technique->key === $this->technique && $one->extent->value >= $this->extent->value) {
+                $have += $one->passes;
+            }
+        }
+
+        return $have;
+    }
+
+    public function left(array $done): ?static
+    {
+        $left = $this->passes - $this->has($done);
+
+        return $left <= 0
+            ? null
+            : new self($this->area, $this->reasons, $this->severity, $this->technique, $this->extent, $left);
+    }
+
+    public function isHelpedBy(UsedTechnique $used, array $all): bool
+    {
+        return $used->technique->key === $this->technique;
+    }
+
+    public function isGivenBy(Technique $technique): bool
+    {
+        return $technique->key === $this->technique;
+    }
+
+    public function choiceKey(): string
+    {
+        return "$this->technique {$this->extent->value} $this->passes";
+    }
+
+    public function simpler(Reason $because): static
+    {
+        return $this;
+    }
+
+    private function isAtLeast(self $other): bool
+    {
+        return $this->extent->value >= $other->extent->value && $this->passes >= $other->passes;
     }
 }

@@ -17,7 +17,7 @@ final readonly class TechniqueSaid
 
     public function isUsable(): bool
     {
-        return $this->status === TechniqueStatus::Required || $this->status === TechniqueStatus::Allowed;
+        return $this->status->isUsable();
     }
 
     public function requiring(TechniqueRequirement $one): self

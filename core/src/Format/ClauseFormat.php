@@ -9,6 +9,7 @@ use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
+use Ordotype\Core\Standard\ClauseKind;
 use Ordotype\Core\Standard\Consent;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
@@ -26,7 +27,6 @@ use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
 use stdClass;
-use UnexpectedValueException;
 
 /**
  * Clauses as they stand in `ordotype/standard@1`.
@@ -37,18 +37,6 @@ use UnexpectedValueException;
  */
 final class ClauseFormat
 {
-    /** Each kind of clause with the keys it must have and those it may have, beside the ones all clauses share. */
-    private const KINDS = [
-        'steps' => [['min', 'max'], []],
-        'sprayed_colours' => [['min', 'max'], []],
-        'effect' => [['effect'], ['extent', 'passes', 'by', 'place']],
-        'technique' => [['status'], ['technique', 'family', 'price', 'passes', 'extent', 'place']],
-        'finish' => [['criterion', 'limit'], []],
-        'acceptance' => [['role', 'inspect', 'limits', 'views', 'gates', 'consent'], ['level', 'aql']],
-        'minutes' => [['size', 'max'], []],
-        'skill' => [['min'], []],
-    ];
-
     /**
      * @param  array<string, true>  $techniques  keys of the catalogue, to hold references against
      * @param  string|null  $id  the id to take where the clause need not state one
@@ -60,17 +48,15 @@ final class ClauseFormat
 
             return null;
         }
-        $kind = $node->string('kind');
-        if (! isset(self::KINDS[$kind])) {
-            $node
-                ->get('kind')
-                ->problem(
-                    "\"$kind\" is not a kind of clause; the kinds are ".implode(', ', array_keys(self::KINDS)),
-                );
+        $word = $node->string('kind');
+        $kind = ClauseKind::tryFrom($word);
+        if ($kind === null) {
+            $kinds = implode(', ', array_map(fn (ClauseKind $k) => $k->value, ClauseKind::cases()));
+            $node->get('kind')->problem("\"$word\" is not a kind of clause; the kinds are $kinds");
 
             return null;
         }
-        [$required, $optional] = self::KINDS[$kind];
+        [$required, $optional] = self::keys($kind);
         $stated = $id === null ? ['id', 'kind'] : ['kind'];
         $node->keys(
             [...$stated, ...$required],
@@ -85,112 +71,66 @@ final class ClauseFormat
         ];
 
         return match ($kind) {
-            'steps' => new StepsClause($id, $node->int('min', 0, 99), $node->intOrNull('max', 0, 99), ...$common),
-            'sprayed_colours' => new SprayedColoursClause(
+            ClauseKind::Steps => new StepsClause(
+                $id,
+                $node->int('min', 0, 99),
+                $node->intOrNull('max', 0, 99),
+                ...$common,
+            ),
+            ClauseKind::SprayedColours => new SprayedColoursClause(
                 $id,
                 $node->int('min', 0, 99),
                 $node->int('max', 0, 99),
                 ...$common,
             ),
-            'effect' => self::effect($node, $techniques, $id, $common),
-            'technique' => self::technique($node, $techniques, $id, $common),
-            'finish' => new FinishClause(
+            ClauseKind::Effect => self::effect($node, $techniques, $id, $common),
+            ClauseKind::Technique => self::technique($node, $techniques, $id, $common),
+            ClauseKind::Finish => new FinishClause(
                 $id,
                 $node->enum('criterion', Criterion::class),
                 $node->number('limit', 0, 1000),
                 ...$common,
             ),
-            'acceptance' => self::acceptance($node, $id, $common),
-            'minutes' => new MinutesClause(
+            ClauseKind::Acceptance => self::acceptance($node, $id, $common),
+            ClauseKind::Minutes => new MinutesClause(
                 $id,
                 $node->enums('size', Size::class),
                 $node->number('max', 0, 100_000),
                 ...$common,
             ),
-            default => new SkillClause($id, $node->int('min', 1, 5), ...$common),
+            ClauseKind::Skill => new SkillClause($id, $node->int('min', 1, 5), ...$common),
+        };
+    }
+
+    /** @return array{list<string>, list<string>} the keys it must have and those it may have, beside what all have */
+    private static function keys(ClauseKind $kind): array
+    {
+        return match ($kind) {
+            ClauseKind::Steps, ClauseKind::SprayedColours => [['min', 'max'], []],
+            ClauseKind::Effect => [['effect'], ['extent', 'passes', 'by', 'place']],
+            ClauseKind::Technique => [['status'], ['technique', 'family', 'price', 'passes', 'extent', 'place']],
+            ClauseKind::Finish => [['criterion', 'limit'], []],
+            ClauseKind::Acceptance => [
+                ['role', 'inspect', 'limits', 'views', 'gates', 'consent'],
+                ['level', 'aql', 'photographs'],
+            ],
+            ClauseKind::Minutes => [['size', 'max'], []],
+            ClauseKind::Skill => [['min'], []],
         };
     }
 
     public static function write(Clause $clause): stdClass
     {
-        $fields = match (true) {
-            $clause instanceof StepsClause => ['kind' => 'steps', 'min' => $clause->min, 'max' => $clause->max],
-            $clause instanceof SprayedColoursClause => [
-                'kind' => 'sprayed_colours',
-                'min' => $clause->min,
-                'max' => $clause->max,
-            ],
-            $clause instanceof EffectClause => [
-                'kind' => 'effect',
-                'effect' => count($clause->effects) === 1
-                        ? $clause->effects[0]->value
-                        : array_map(fn (Effect $e) => $e->value, $clause->effects),
-            ] +
-                self::stated([
-                    'extent' => $clause->extent?->word(),
-                    'passes' => $clause->passes,
-                    'by' => $clause->by,
-                    'place' => $clause->place?->value,
-                ]),
-            $clause instanceof TechniqueClause => ['kind' => 'technique'] +
-                self::stated(['technique' => $clause->technique, 'family' => $clause->family?->value]) + [
-                    'status' => $clause->status->value,
-                ] +
-                self::stated([
-                    'extent' => $clause->extent?->word(),
-                    'passes' => $clause->passes,
-                    'price' => $clause->price,
-                    'place' => $clause->place?->value,
-                ]),
-            $clause instanceof FinishClause => [
-                'kind' => 'finish',
-                'criterion' => $clause->criterion->value,
-                'limit' => $clause->limit,
-            ],
-            $clause instanceof AcceptanceClause => self::acceptanceFields($clause),
-            $clause instanceof MinutesClause => [
-                'kind' => 'minutes',
-                'size' => array_map(fn (Size $s) => $s->value, $clause->size),
-                'max' => $clause->max,
-            ],
-            $clause instanceof SkillClause => ['kind' => 'skill', 'min' => $clause->min],
-            default => throw new UnexpectedValueException(
-                'A clause of the unknown kind '.$clause::class.' cannot be written.',
-            ),
-        };
-
-        return (object) (['id' => $clause->id] +
-            $fields +
-            self::stated([
+        return (object) [
+            'id' => $clause->id,
+            ...$clause->accept(new ClauseFields()),
+            ...ClauseFields::stated([
                 'scope' => $clause->scope === null ? null : ScopeFormat::write($clause->scope),
                 'label' => $clause->label,
                 'client_text' => $clause->clientText,
                 'severity' => $clause->severity?->value,
-            ]));
-    }
-
-    /** @return array<string, mixed> */
-    private static function acceptanceFields(AcceptanceClause $clause): array
-    {
-        return [
-            'kind' => 'acceptance',
-            'role' => array_map(fn (Role $r) => $r->value, $clause->role),
-            'inspect' => $clause->sampled ? 'sample' : 'all',
-        ] +
-            self::stated([
-                'level' => $clause->level,
-                'aql' => $clause->aql === null ? null : (object) $clause->aql,
-            ]) + [
-                'limits' => (object) $clause->limits,
-                'views' => array_map(fn (View $v) => $v->value, $clause->views),
-                'gates' => array_map(fn (Gate $g) => $g->value, $clause->gates),
-                'consent' => $clause->consent->value,
-            ] +
-            self::stated([
-                'photographs' => $clause->photographs === PhotographsWanted::WhereThereAre
-                    ? null
-                    : $clause->photographs->value,
-            ]);
+            ]),
+        ];
     }
 
     /**
@@ -339,14 +279,5 @@ final class ClauseFormat
         if (is_string($node->value) && ! isset($techniques[$node->value])) {
             $node->problem("\"$node->value\" is not a technique of this standard's catalogue");
         }
-    }
-
-    /**
-     * @param  array<string, mixed>  $fields
-     * @return array<string, mixed>
-     */
-    private static function stated(array $fields): array
-    {
-        return array_filter($fields, fn (mixed $v) => $v !== null);
     }
 }

@@ -22,7 +22,7 @@ final class LadderCsv
         $names = (new RowNames($standard))->all($rows);
         foreach ($rows as $i => $row) {
             $words = array_map(fn (Cell $c) => $c->clause === null ? '' : $clauses->sentence($c->clause), $row->cells);
-            $lines[] = [$row->group, $names[$i], ...$words];
+            $lines[] = [$row->group->value, $names[$i], ...$words];
         }
 
         return implode(

@@ -6,6 +6,7 @@ namespace Ordotype\Core\Format;
 
 use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\FinishRequirement;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\Requirement;
@@ -23,16 +24,11 @@ final class RequirementFormat
     /** @return stdClass all but how a plan stands to it */
     public static function write(Requirement $r): stdClass
     {
-        $isChosen = $r instanceof EffectRequirement || $r instanceof TechniqueRequirement;
-
         return (object) [
             'area' => $r->area,
             'kind' => $r->kind()->value,
             'subject' => $r->subject(),
-            'extent' => $isChosen ? $r->extent->word() : null,
-            'passes' => $isChosen ? $r->passes : null,
-            'by' => $r instanceof EffectRequirement ? $r->by : null,
-            'limit' => self::limit($r),
+            ...$r->accept(new RequirementFields()),
             'clauses' => Reason::ids($r->reasons),
             'severity' => $r->severity?->value,
         ];
@@ -81,7 +77,15 @@ final class RequirementFormat
                 $node->get('subject')->asEnum(Criterion::class),
                 (float) ($min ?? $max),
             ),
-            default => new ModelRequirement($kind, $why, $severity, $min, $max),
+            RequirementKind::SprayedColours => new ModelRequirement(
+                ModelFigure::SprayedColours,
+                $why,
+                $severity,
+                $min,
+                $max,
+            ),
+            RequirementKind::Minutes => new ModelRequirement(ModelFigure::Minutes, $why, $severity, $min, $max),
+            RequirementKind::Skill => new ModelRequirement(ModelFigure::Skill, $why, $severity, $min, $max),
         };
     }
 
@@ -90,17 +94,5 @@ final class RequirementFormat
         $node->get('subject')->problem('names an effect that is not known');
 
         return Effect::Underlay;
-    }
-
-    private static function limit(Requirement $r): ?stdClass
-    {
-        [$min, $max] = match (true) {
-            $r instanceof StepsRequirement, $r instanceof ModelRequirement => [$r->min, $r->max],
-            $r instanceof FinishRequirement => $r->criterion->isFloor() ? [$r->limit, null] : [null, $r->limit],
-            default => [null, null],
-        };
-        $decimal = fn (int|float|null $n): ?float => $n === null ? null : (float) $n;
-
-        return $min === null && $max === null ? null : (object) ['min' => $decimal($min), 'max' => $decimal($max)];
     }
 }

@@ -136,7 +136,7 @@ final class StandardFormat
             $faults = array_map(fn (Node $n) => $n->asEnum(Severity::class), $node->map('faults'));
         }
         $default = $node->has('default_status') ? $node->enum('default_status', TechniqueStatus::class) : null;
-        if (in_array($default, [TechniqueStatus::Required, TechniqueStatus::ToAgree], true)) {
+        if ($default?->isForWhatNoClauseNames() === false) {
             $node->get('default_status')->problem('must be one of not_offered, on_request, allowed');
         }
         if ($node->has('drop') && ! $node->has('extends')) {

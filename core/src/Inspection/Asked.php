@@ -4,13 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\ReasonKind;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Sculpt\Area;
 
 /** One thing that is asked on several areas of a look, while {@see CheckList} gathers it. */
@@ -22,7 +18,7 @@ final class Asked
     /** @var array<string, true> ids of the clauses that ask it */
     public array $clauses = [];
 
-    public function __construct(public readonly Requirement $requirement)
+    public function __construct(public readonly Requirement $requirement, public readonly RequirementInCheck $inCheck)
     {
     }
 
@@ -33,31 +29,15 @@ final class Asked
     }
 
     /** The first clause that asks it and what exactly it asks: one checkpoint for each. */
-    public static function name(Requirement $r): string
+    public static function name(Requirement $r, RequirementInCheck $inCheck): string
     {
-        return implode(' ', [self::clausesOf($r)[0] ?? '', ...self::what($r)]);
+        return implode(' ', [self::clausesOf($r)[0] ?? '', $r->kind()->value, $r->subject(), ...$inCheck->amount]);
     }
 
     /** @return list<string> what exactly is asked */
-    public static function what(Requirement $r): array
+    public function what(): array
     {
-        return [
-            $r->kind()->value,
-            $r->subject(),
-            ...match (true) {
-                $r instanceof EffectRequirement => [(string) $r->extent->value, (string) $r->passes],
-                $r instanceof TechniqueRequirement => [(string) $r->extent->value, (string) $r->passes],
-                $r instanceof StepsRequirement => ["$r->min-$r->max"],
-                $r instanceof FinishRequirement => [(string) $r->limit],
-                default => [],
-            },
-        ];
-    }
-
-    /** What is to be there must be answered; how it is finished need not. */
-    public function isToBeThere(): bool
-    {
-        return $this->requirement instanceof EffectRequirement || $this->requirement instanceof TechniqueRequirement;
+        return [$this->requirement->kind()->value, $this->requirement->subject(), ...$this->inCheck->amount];
     }
 
     /** @return list<string> ids of the clauses that ask it; of what else does where no clause does */

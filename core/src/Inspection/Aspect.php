@@ -30,35 +30,18 @@ enum Aspect: string
     {
         return match ($effect) {
             Effect::Underlay, Effect::BaseColour, Effect::Texture => self::Cover,
-            Effect::Shade,
-            Effect::HighlightRaised,
-            Effect::Blend,
-            Effect::Tint,
-            Effect::Tone => self::Tones,
+            Effect::Shade, Effect::HighlightRaised, Effect::Blend, Effect::Tint, Effect::Tone => self::Tones,
             Effect::HighlightEdge, Effect::Separate, Effect::SeparateTinted => self::Lines,
-            Effect::PickOut,
-            Effect::HighlightSpot,
-            Effect::TintOver,
-            Effect::Glow,
-            Effect::Mark,
-            Effect::MarkWear,
-            Effect::MarkSettled,
-            Effect::Letter,
-            Effect::LetterFull,
-            Effect::Freehand => self::Details,
+            Effect::PickOut, Effect::HighlightSpot, Effect::TintOver, Effect::Glow, Effect::Mark, Effect::MarkWear,
+            Effect::MarkSettled, Effect::Letter, Effect::LetterFull, Effect::Freehand => self::Details,
             Effect::Reflect, Effect::Gloss => self::Metal,
             Effect::Wear, Effect::WearDrawn, Effect::Grime => self::Wear,
-            Effect::GroundTexture,
-            Effect::GroundColour,
-            Effect::GroundShade,
-            Effect::GroundLight,
-            Effect::GroundPlants,
-            Effect::GroundWet,
-            Effect::GroundScene,
-            Effect::GroundTie,
+            Effect::GroundTexture, Effect::GroundColour, Effect::GroundShade, Effect::GroundLight,
+            Effect::GroundPlants, Effect::GroundWet, Effect::GroundScene, Effect::GroundTie,
             Effect::Rim => self::Ground,
             Effect::Protect => self::Varnish,
-            default => null,
+            Effect::DarkGround, Effect::LightGround, Effect::GlossGround, Effect::Tidy, Effect::Undercoat,
+            Effect::Value, Effect::Join, Effect::Prepare, Effect::Check => null,
         };
     }
 
@@ -67,7 +50,8 @@ enum Aspect: string
         return match ($criterion) {
             Criterion::BarePrimer, Criterion::BaseColour => self::Cover,
             Criterion::LineWidth, Criterion::LineShare, Criterion::LastLight => self::Lines,
-            default => self::Tones,
+            Criterion::TonalSpan, Criterion::Tones, Criterion::LightFromAbove, Criterion::ColourDrift,
+            Criterion::HardStep => self::Tones,
         };
     }
 

@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Facing;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\FaultTable;
 
 /**
@@ -25,8 +20,6 @@ use Ordotype\Core\Standard\FaultTable;
  */
 final readonly class CheckList
 {
-    private const VIEWS = [View::Front, View::Back, View::Top, View::Under];
-
     /** A view with fewer areas than this is looked over at once. */
     private const FEW = 3;
 
@@ -34,6 +27,8 @@ final readonly class CheckList
     private const WEIGHT = [1, 2, 4, 8];
 
     private FaultsThere $there;
+
+    private RequirementsInCheck $inCheck;
 
     /**
      * @param  list<View>  $views  from which the tier wants it looked at
@@ -46,13 +41,14 @@ final readonly class CheckList
         private bool $hasReference = false,
     ) {
         $this->there = new FaultsThere($plan, $faults);
+        $this->inCheck = new RequirementsInCheck($plan->request->standard, $faults);
     }
 
     /** @return list<Look> view by view, in each the most noticed first, the whole model at the end */
     public function looks(): array
     {
         $looks = [];
-        foreach (self::VIEWS as $view) {
+        foreach (array_filter(View::cases(), fn (View $v) => $v->isStop()) as $view) {
             $ofView = $this->ofView($view);
             // Stable: of two that are noticed alike the aspect's place decides.
             usort($ofView, fn (Look $a, Look $b) => $b->notice() <=> $a->notice());
@@ -86,17 +82,14 @@ final readonly class CheckList
         if ($areas === []) {
             return in_array($view, $this->views, true) ? $this->ofFarSide($view) : [];
         }
-        $only = match (true) {
-            count($areas) >= self::FEW => null,
-            $view === View::Top => Aspect::Ground,
-            default => Aspect::All,
-        };
+        $isFew = count($areas) < self::FEW;
+        $only = $isFew ? ($view === View::Top ? Aspect::Ground : Aspect::All) : null;
         $asked = $faults = [];
         foreach ($areas as $area) {
             foreach ($this->plan->area($area->key)->demand->requirements as $requirement) {
                 $aspect = ($only ?? $this->aspectOf($requirement, $area))->value;
-                $name = Asked::name($requirement);
-                $asked[$aspect][$name] ??= new Asked($requirement);
+                $name = Asked::name($requirement, $requirement->accept($this->inCheck));
+                $asked[$aspect][$name] ??= new Asked($requirement, $requirement->accept($this->inCheck));
                 $asked[$aspect][$name]->add($requirement, $area);
             }
             foreach ($this->there->on($area) as $kind) {
@@ -146,23 +139,9 @@ final readonly class CheckList
 
     private function aspectOf(Requirement $r, Area $area): Aspect
     {
-        if ($r instanceof FinishRequirement) {
-            return Aspect::ofCriterion($r->criterion);
-        }
-        if ($r instanceof StepsRequirement) {
-            return Aspect::Tones;
-        }
-        $effects = match (true) {
-            $r instanceof EffectRequirement => $r->effects,
-            $r instanceof TechniqueRequirement => array_map(
-                Effect::from(...),
-                array_keys($this->plan->request->standard->technique($r->technique)->effects),
-            ),
-            default => [],
-        };
         $shines = $area->isMetal() || $area->material === Material::GemLens;
 
-        return Aspect::ofEffect($effects[0] ?? Effect::BaseColour) ?? ($shines ? Aspect::Metal : Aspect::Cover);
+        return $r->accept($this->inCheck)->aspect ?? ($shines ? Aspect::Metal : Aspect::Cover);
     }
 
     /**
@@ -176,7 +155,7 @@ final readonly class CheckList
         usort($asked, fn (Asked $a, Asked $b) => count($b->areas) <=> count($a->areas));
         $offered = [];
         foreach ($asked as $i => $one) {
-            $offered[$i] = $this->there->of($one->requirement);
+            $offered[$i] = $one->inCheck->faults;
             $this->leave($faults, $offered[$i], $one);
         }
         foreach ($asked as $i => $one) {
@@ -224,12 +203,12 @@ final readonly class CheckList
         $clauses = array_map(strval(...), array_keys($asked->clauses));
 
         return new Checkpoint(
-            CheckpointKey::ofClause($view, $aspect, $clauses[0] ?? '', implode(' ', Asked::what($asked->requirement))),
+            CheckpointKey::ofClause($view, $aspect, $clauses[0] ?? '', implode(' ', $asked->what())),
             $view,
             array_map(fn (Area $a) => $a->key, $areas),
             $clauses,
             array_values(array_unique($faults)),
-            $asked->isToBeThere() || $this->isGrave($areas, $faults),
+            $asked->inCheck->isToBeThere || $this->isGrave($areas, $faults),
             $asked->requirement->severity,
             self::noticeOf($areas),
             $asked->requirement,
@@ -285,17 +264,16 @@ final readonly class CheckList
         }
         $final = $turning = [];
         foreach ($this->plan->whole->demand->requirements as $requirement) {
-            $asked = new Asked($requirement);
+            $asked = new Asked($requirement, $requirement->accept($this->inCheck));
             $asked->add($requirement, null);
-            $isTurned = $requirement instanceof EffectRequirement && $requirement->effects === [Effect::Check];
-            if ($isTurned) {
+            if ($asked->inCheck->isTurning) {
                 $turning += $asked->clauses;
-            } elseif ($asked->isToBeThere()) {
+            } elseif ($asked->inCheck->isToBeThere) {
                 $final[] = $asked;
             }
         }
         $checkpoints = array_map(
-            fn (Asked $a) => $this->checkpoint(null, Aspect::Final, $a, $this->there->of($a->requirement)),
+            fn (Asked $a) => $this->checkpoint(null, Aspect::Final, $a, $a->inCheck->faults),
             $final,
         );
         $turned = new Checkpoint(

@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\PlannedArea;
 use Ordotype\Core\Sculpt\Area;
@@ -30,20 +25,6 @@ final readonly class FaultsThere
     /** What comes of holding the model and of finishing it; also offered where it lies (common practice, no source). */
     private const OF_HANDLING = ['rub_through', 'handle_scar', 'chipped_off_handle', 'fingerprint', 'glue_bloom'];
 
-    /** What it is called when a finish is not reached. */
-    private const OF_CRITERION = [
-        'tonal_span' => ['flat_area'],
-        'tones' => ['flat_area'],
-        'light_from_above' => ['light_from_below'],
-        'line_share' => ['broken_line'],
-        'base_colour' => ['wrong_paint', 'too_dark_or_bright'],
-        'colour_drift' => ['colour_drift'],
-        'hard_step' => ['hard_step'],
-        'bare_primer' => ['bare_primer', 'patchy_cover'],
-        'line_width' => ['wide_line'],
-        'last_light' => ['flat_area'],
-    ];
-
     public function __construct(private Plan $plan, private FaultTable $faults)
     {
     }
@@ -63,35 +44,6 @@ final readonly class FaultsThere
                 ($k->effects === [] || self::gives($this->plan->whole, $k->effects)));
 
         return array_keys(array_filter($this->faults->kinds, $isIt));
-    }
-
-    /** @return list<string> keys of those that what is asked can come to */
-    public function of(Requirement $asked): array
-    {
-        if ($asked instanceof FinishRequirement) {
-            return array_values(
-                array_filter(
-                    self::OF_CRITERION[$asked->criterion->value],
-                    fn (string $key) => isset($this->faults->kinds[$key]),
-                ),
-            );
-        }
-        if ($asked instanceof StepsRequirement) {
-            return [FaultTable::MISSING, 'flat_area'];
-        }
-        $effects = match (true) {
-            $asked instanceof EffectRequirement => $asked->effects,
-            $asked instanceof TechniqueRequirement => array_map(
-                Effect::from(...),
-                array_keys($this->plan->request->standard->technique($asked->technique)->effects),
-            ),
-            default => [],
-        };
-        $can = fn (FaultKind $k): bool => array_filter($k->effects, fn (Effect $e) => in_array($e, $effects, true)) !==
-            [];
-        $own = array_keys(array_filter($this->faults->kinds, $can));
-
-        return $effects === [] ? $own : [FaultTable::MISSING, ...$own];
     }
 
     /** Whether it is critical or major at the tier. */

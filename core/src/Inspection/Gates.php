@@ -16,14 +16,6 @@ use OutOfBoundsException;
  */
 final readonly class Gates
 {
-    /** Gates that stand after the last step of some phases. */
-    private const AFTER = [
-        'prepared' => [Phase::Prepare],
-        'undercoated' => [Phase::Undercoat, Phase::Value],
-        'test_model' => [Phase::Prepare, Phase::Undercoat, Phase::Value],
-        'joined' => [Phase::Join, Phase::JointTidy],
-    ];
-
     /** @var array<string, int> by gate: the place of the last step that is done before it */
     private array $places;
 
@@ -35,9 +27,14 @@ final readonly class Gates
     {
         $places = [];
         foreach ($wanted as $gate) {
-            $place = $gate === Gate::BeforeVarnish
-                ? self::before($steps, Phase::MattVarnish)
-                : self::after($steps, self::AFTER[$gate->value] ?? []);
+            $place = match ($gate) {
+                Gate::Prepared => self::after($steps, [Phase::Prepare]),
+                Gate::Undercoated => self::after($steps, [Phase::Undercoat, Phase::Value]),
+                Gate::TestModel => self::after($steps, [Phase::Prepare, Phase::Undercoat, Phase::Value]),
+                Gate::BeforeVarnish => self::before($steps, Phase::MattVarnish),
+                Gate::Joined => self::after($steps, [Phase::Join, Phase::JointTidy]),
+                Gate::Final => null,
+            };
             if ($place !== null) {
                 $places[$gate->value] = $place;
             }

@@ -7,7 +7,6 @@ namespace Ordotype\Core\Inspection;
 use Ordotype\Core\Method\Method;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Standard\FaultKind;
@@ -95,18 +94,17 @@ final readonly class Judgement
             Basis::Tier => $tier->faults[$fault->key] ?? $fault->severity,
             Basis::Clause => $clause ?? $fault->severity,
             Basis::TableForHeroes => $fault->heroSeverity ?? $fault->severity,
-            default => $fault->severity,
+            Basis::Table, Basis::Wanted => $fault->severity,
         };
     }
 
     private static function basis(FaultKind $fault, Tier $tier, Sculpt $sculpt, ?Severity $clause): Basis
     {
-        $isHero = in_array($sculpt->role, [Role::Hero, Role::Centrepiece], true);
 
         return match (true) {
             isset($tier->faults[$fault->key]) => Basis::Tier,
             $clause !== null => Basis::Clause,
-            $isHero && $fault->heroSeverity !== null => Basis::TableForHeroes,
+            $sculpt->role->isHero() && $fault->heroSeverity !== null => Basis::TableForHeroes,
             default => Basis::Table,
         };
     }

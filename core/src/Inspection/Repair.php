@@ -6,9 +6,7 @@ namespace Ordotype\Core\Inspection;
 
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\Conformance;
-use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
@@ -97,7 +95,7 @@ final readonly class Repair
             array_push($steps, ...$this->again($area, $steps, $there));
         }
         // What is done to the whole model, varnish above all, soils nothing.
-        $isMessy = fn (RepairStep $s): bool => $s->technique->mess >= Step::MESSY && ! $s->technique->whole;
+        $isMessy = fn (RepairStep $s): bool => $s->technique->mess >= Technique::MESSY && ! $s->technique->whole;
         if ($area !== null && array_filter($steps, $isMessy) !== []) {
             array_push($steps, ...$this->neighbours($area));
         }
@@ -108,14 +106,9 @@ final readonly class Repair
     /** @return list<RepairStep> the plan's steps there that give what is asked */
     private function missing(Requirement $asked, ?Area $area, Spread $spread): array
     {
-        $gives = fn (Technique $t): bool => match (true) {
-            $asked instanceof EffectRequirement => $asked->deliveredBy($t) !== Extent::None,
-            $asked instanceof TechniqueRequirement => $asked->technique === $t->key,
-            default => false,
-        };
         $steps = [];
         foreach ($this->plan->work->steps as $step) {
-            if ($step->area?->key === $area?->key && $gives($step->technique)) {
+            if ($step->area?->key === $area?->key && $asked->isGivenBy($step->technique)) {
                 $steps[] = $this->redone($step, $spread, RepairWhy::PutsRight);
             }
         }
@@ -128,7 +121,7 @@ final readonly class Repair
     {
         $steps = [];
         foreach ($this->plan->work->steps as $step) {
-            $isPaint = ! in_array($step->phase, [Phase::MattVarnish, Phase::Check], true);
+            $isPaint = $step->phase !== Phase::MattVarnish && $step->phase !== Phase::Check;
             if ($step->phase->value > $from->value && $isPaint) {
                 $steps[] = $this->redone($step, $spread, RepairWhy::DoneAgain);
             }

@@ -12,11 +12,9 @@ use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;
-use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\MinutesClause;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 
@@ -118,11 +116,9 @@ final readonly class FigureLint
             }
         }
         $findings = [];
+        $views = new ClauseViews($this->standard);
         foreach ($this->standard->clausesOf($tier) as $clause) {
-            if (
-                ! isset($suspects[$clause->id]) ||
-                (! ($clause instanceof EffectClause) && ! ($clause instanceof StepsClause))
-            ) {
+            if (! isset($suspects[$clause->id]) || ! $views->of($clause)->lowersBar) {
                 continue;
             }
             $request = new PlanRequest($this->standard, $this->without($tier, $clause), $figure);
@@ -153,9 +149,8 @@ final readonly class FigureLint
         [$tier, $figure] = [$plan->request->tier, $plan->request->sculpt];
         $minutes = $plan->minutesByPasses();
         $findings = [];
-        foreach ($this->standard->clausesOf($tier) as $clause) {
+        foreach (Clause::only(MinutesClause::class, $this->standard->clausesOf($tier)) as $clause) {
             if (
-                ! ($clause instanceof MinutesClause) ||
                 ! in_array($figure->size, $clause->size, true) ||
                 ! $clause->scope()->matchesModel($figure) ||
                 $minutes <= $clause->max + 1e-9

@@ -4,46 +4,20 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
-use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Family;
-use Ordotype\Core\Standard\FinishClause;
-use Ordotype\Core\Standard\MinutesClause;
-use Ordotype\Core\Standard\SkillClause;
-use Ordotype\Core\Standard\SprayedColoursClause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
-use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TechniqueClause;
-use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 
 /** The ladder as a table: rows by bench phase, then finish, then acceptance and minutes; a column for each tier. */
 final readonly class Grid
 {
-    private const GROUPS = [
-        'Preparation',
-        'Colour',
-        'Shade',
-        'Light',
-        'Lines',
-        'Detail',
-        'Marks',
-        'Wear',
-        'Protection',
-        'Base',
-        'Allowed',
-        'Finish',
-        'Check',
-        'Limits',
-    ];
+    private ClauseViews $views;
 
     public function __construct(private Standard $standard)
     {
+        $this->views = new ClauseViews($standard);
     }
 
     /** @return list<Tier> from the lowest rung up */
@@ -93,23 +67,21 @@ final readonly class Grid
      */
     private function row(string $suffix, array $cells, Clause $first): Row
     {
-        $clauses = array_values(array_filter(array_map(fn (Cell $c) => $c->clause, $cells)));
-        foreach ($clauses as $clause) {
-            if (! self::merelyAllows($clause)) {
-                return new Row($suffix, $this->group($clause), $cells);
+        foreach ($cells as $cell) {
+            $view = $cell->clause === null ? null : $this->views->of($cell->clause);
+            if ($view !== null && $view->allows === null) {
+                return new Row($suffix, $view->group, $cells);
             }
         }
-        assert($first instanceof TechniqueClause);
-        $family = $first->technique === null ? $first->family : $this->standard->technique($first->technique)->family;
+        $view = $this->views->of($first);
 
-        return new Row($suffix, 'Allowed', $cells, $family, $first->technique === null);
-    }
-
-    /** A clause that asks for nothing: it lets techniques be used, or shuts them out. */
-    private static function merelyAllows(Clause $clause): bool
-    {
-        return $clause instanceof TechniqueClause &&
-            in_array($clause->status, [TechniqueStatus::Allowed, TechniqueStatus::NotOffered], true);
+        return new Row(
+            $suffix,
+            RowGroup::Allowed,
+            $cells,
+            $view->allows,
+            $view->technique !== null && $view->technique->technique === null,
+        );
     }
 
     /**
@@ -121,68 +93,10 @@ final readonly class Grid
     private static function place(Row $row, array $order): array
     {
         return [
-            (int) array_search($row->group, self::GROUPS, true),
+            (int) array_search($row->group, RowGroup::cases(), true),
             $row->family === null ? -1 : (int) array_search($row->family, Family::cases(), true),
             $row->ofWholeFamily ? 0 : 1,
             $order[$row->suffix],
         ];
-    }
-
-    private function group(Clause $clause): string
-    {
-        return match (true) {
-            $clause instanceof StepsClause, $clause instanceof SprayedColoursClause => 'Colour',
-            $clause instanceof FinishClause => 'Finish',
-            $clause instanceof AcceptanceClause, $clause instanceof SkillClause => 'Check',
-            $clause instanceof MinutesClause => 'Limits',
-            $clause instanceof TechniqueClause && $clause->technique !== null => self::phaseGroup(
-                Phase::of($this->standard->technique($clause->technique)),
-            ),
-            $clause instanceof EffectClause => $this->effectGroup($clause->effects[0]),
-            default => 'Allowed',
-        };
-    }
-
-    private function effectGroup(Effect $effect): string
-    {
-        return match ($effect) {
-            Effect::Shade => 'Shade',
-            Effect::HighlightEdge,
-            Effect::HighlightRaised,
-            Effect::Blend,
-            Effect::Tint,
-            Effect::Tone,
-            Effect::Texture,
-            Effect::Reflect => 'Light',
-            Effect::HighlightSpot, Effect::TintOver, Effect::Glow, Effect::PickOut => 'Detail',
-            default => self::phaseGroup(Phase::of($this->giver($effect))),
-        };
-    }
-
-    private function giver(Effect $effect): Technique
-    {
-        foreach ($this->standard->techniques as $technique) {
-            if ($technique->givesAny($effect)) {
-                return $technique;
-            }
-        }
-
-        return $this->standard->techniques[0];
-    }
-
-    private static function phaseGroup(Phase $phase): string
-    {
-        return match ($phase) {
-            Phase::Prepare, Phase::Undercoat, Phase::Value => 'Preparation',
-            Phase::Underlay, Phase::Base, Phase::SprayFade => 'Colour',
-            Phase::Shade => 'Shade',
-            Phase::Tidy, Phase::RaisedLight, Phase::BlendAndTint, Phase::EdgeLight, Phase::PointLight => 'Light',
-            Phase::Lines => 'Lines',
-            Phase::Detail => 'Detail',
-            Phase::DecalGloss, Phase::Mark => 'Marks',
-            Phase::Wear => 'Wear',
-            Phase::MattVarnish, Phase::Gloss, Phase::Check, Phase::Join => 'Protection',
-            default => 'Base',
-        };
     }
 }

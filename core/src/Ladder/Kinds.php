@@ -5,24 +5,20 @@ declare(strict_types=1);
 namespace Ordotype\Core\Ladder;
 
 use ArrayObject;
-use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Extent;
-use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TechniqueClause;
 
 /** Which kinds of area a clause speaks of, and on which of them it can hold at all. */
 final readonly class Kinds
 {
-    /** @var array<string, true> effects that some technique gives area by area */
-    private array $onAreas;
+    public ClauseViews $views;
 
     /** @var ArrayObject<string, list<Technique>> what was looked up of what serves an effect */
     private ArrayObject $served;
@@ -32,48 +28,34 @@ final readonly class Kinds
         /** @var ArrayObject<string, list<Technique>> $served */
         $served = new ArrayObject();
         $this->served = $served;
-        $onAreas = [];
-        foreach ($standard->techniques as $technique) {
-            $onAreas += $technique->whole ? [] : array_fill_keys(array_keys($technique->effects), true);
-        }
-        $this->onAreas = $onAreas;
+        $this->views = new ClauseViews($standard);
     }
 
     public function inScope(Clause $clause, Area $area, Sculpt $sculpt): bool
     {
-        $painting =
-            $clause instanceof StepsClause ||
-            $clause instanceof FinishClause ||
-            ($clause instanceof EffectClause && $this->isOnAreas($clause));
-
-        return $painting
+        return $this->views->of($clause)->isOfPaint
             ? $clause->scope()->matchesPainting($area, $sculpt)
             : $clause->scope()->matches($area, $sculpt);
-    }
-
-    /** Whether an effect clause speaks of areas; else it is met once for the whole model. */
-    public function isOnAreas(EffectClause $clause): bool
-    {
-        return array_filter($clause->effects, fn (Effect $e) => isset($this->onAreas[$e->value])) !== [];
     }
 
     /** Whether some technique of the catalogue could do there what the clause asks, allowed or not. */
     public function canHold(Clause $clause, Area $area): bool
     {
-        if ($clause instanceof EffectClause) {
-            return $this->serving($clause, $area) !== [];
+        $view = $this->views->of($clause);
+        if ($view->effect !== null) {
+            return $this->serving($view->effect, $area) !== [];
         }
-        if ($clause instanceof TechniqueClause) {
-            foreach ($this->standard->techniques as $technique) {
-                if ($clause->names($technique) && ($technique->whole || DemandResolver::fits($technique, $area))) {
-                    return true;
-                }
+        $naming = $view->technique;
+        if ($naming === null) {
+            return true;
+        }
+        foreach ($this->standard->techniques as $technique) {
+            if ($naming->names($technique) && ($technique->whole || FittingTechniques::fits($technique, $area))) {
+                return true;
             }
-
-            return false;
         }
 
-        return true;
+        return false;
     }
 
     /**
@@ -82,12 +64,13 @@ final readonly class Kinds
      */
     public function serving(EffectClause $clause, Area $area, ?Extent $least = null): array
     {
-        $onAreas = $this->isOnAreas($clause);
+        $onAreas = $this->views->isOnAreas($clause);
 
         return array_values(
             array_filter(
                 $this->servedBy($clause, $least),
-                fn (Technique $t) => $t->retired !== true && ($onAreas ? DemandResolver::fits($t, $area) : $t->whole),
+                fn (Technique $t) => $t->retired !== true &&
+                    ($onAreas ? FittingTechniques::fits($t, $area) : $t->whole),
             ),
         );
     }
@@ -98,10 +81,10 @@ final readonly class Kinds
         $least ??= $clause->extent();
         $asked = self::asked($clause)." $least->value";
         if (! isset($this->served[$asked])) {
-            $requirement = Strength::requirement($clause);
+            $result = $clause->asked();
             $serving = array_filter(
                 $this->standard->techniques,
-                fn (Technique $t) => $requirement->deliveredBy($t)->value >= $least->value,
+                fn (Technique $t) => $result->deliveredBy($t)->value >= $least->value,
             );
             $this->served[$asked] = array_values($serving);
         }

@@ -11,9 +11,7 @@ use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;
 use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\FinishClause;
-use Ordotype\Core\Standard\SprayedColoursClause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
@@ -92,9 +90,9 @@ final readonly class Lint
     private function asksNothing(Tier $tier, array $clauses): array
     {
         $findings = [];
-        foreach ($clauses as $clause) {
-            $shown = $clause instanceof FinishClause ? $this->flat->shownUnder($clause) : null;
-            if ($clause instanceof FinishClause && $shown !== null && $clause->limit <= $shown) {
+        foreach (Clause::only(FinishClause::class, $clauses) as $clause) {
+            $shown = $this->flat->shownUnder($clause);
+            if ($shown !== null && $clause->limit <= $shown) {
                 $edits = [$this->proposals->own($tier, $clause, new ClauseChange(limit: floor($shown) + 1))];
                 $findings[] = new Finding(FindingKind::AsksNothing, $tier, [$clause], $edits, shown: $shown);
             }
@@ -130,11 +128,8 @@ final readonly class Lint
         $rest = function (Tier $tier): array {
             $said = [];
             foreach ($this->standard->clausesOf($tier) as $clause) {
-                if ($clause instanceof StepsClause) {
-                    $said['steps '.serialize($clause->scope()).' '.($clause->max ?? '')] = true;
-                } elseif (! ($clause instanceof EffectClause)) {
-                    $said[$clause->sayingKey()] = true;
-                }
+                $sameness = $this->kinds->views->of($clause)->sameness;
+                $said += $sameness === null ? [] : [$sameness => true];
             }
             ksort($said);
 
@@ -153,23 +148,22 @@ final readonly class Lint
     private function floorsAboveCeilings(Tier $tier, array $clauses): array
     {
         $findings = [];
-        $ranged = array_values(
-            array_filter($clauses, fn (Clause $c) => $c instanceof StepsClause || $c instanceof SprayedColoursClause),
-        );
-        foreach ($ranged as $i => $floor) {
-            foreach ($ranged as $j => $ceiling) {
+        $ranges = array_filter(array_map(fn (Clause $c) => $this->kinds->views->of($c)->range, $clauses));
+        foreach ($ranges as $i => [$min, $max]) {
+            foreach ($ranges as $j => [$least, $most]) {
+                [$floor, $ceiling] = [$clauses[$i], $clauses[$j]];
                 if (
                     $floor::class !== $ceiling::class ||
-                    $ceiling->max === null ||
-                    $floor->min <= $ceiling->max ||
-                    ($i !== $j && ($ceiling->min > $ceiling->max || $floor->min > ($floor->max ?? INF)))
+                    $most === null ||
+                    $min <= $most ||
+                    ($i !== $j && ($least > $most || $min > ($max ?? INF)))
                 ) {
                     continue;
                 }
                 if ($i !== $j && ! $this->meet($floor, $ceiling)) {
                     continue;
                 }
-                $edit = $this->proposals->own($tier, $ceiling, new ClauseChange(max: (float) $floor->min));
+                $edit = $this->proposals->own($tier, $ceiling, new ClauseChange(max: (float) $min));
                 $both = $i === $j ? [$floor] : [$floor, $ceiling];
                 $findings[] = new Finding(FindingKind::FloorAboveCeiling, $tier, $both, [$edit]);
             }
@@ -238,10 +232,7 @@ final readonly class Lint
     {
         $statuses = new Statuses($this->standard, $tier);
         $findings = [];
-        foreach ($statuses->clauses as $clause) {
-            if (! ($clause instanceof EffectClause)) {
-                continue;
-            }
+        foreach (Clause::only(EffectClause::class, $statuses->clauses) as $clause) {
             $could = [];
             $suffices = fn (Technique $t, AreaKind $k): bool => $statuses->mayUse($t, $k->area, $k->sculpt);
             foreach ($this->kindsFor($clause, $statuses, $suffices) as $kind) {
@@ -278,8 +269,8 @@ final readonly class Lint
         }
         $statuses = new Statuses($this->standard, $tier);
         $findings = [];
-        foreach ($statuses->clauses as $clause) {
-            if (! ($clause instanceof EffectClause) || ! $this->kinds->isOnAreas($clause)) {
+        foreach (Clause::only(EffectClause::class, $statuses->clauses) as $clause) {
+            if (! $this->kinds->views->isOnAreas($clause)) {
                 continue;
             }
             $best = null;

@@ -48,8 +48,8 @@ final readonly class Proposals
     public function own(Tier $tier, Clause $clause, ClauseChange $change): ClauseEdit
     {
         $own = in_array($clause, $tier->clauses, true) ? $clause : null;
-        $named = $own === null ? (new ClauseChange(id: "$tier->key.{$clause->suffix()}"))->of($clause) : $clause;
+        $named = $own === null ? $clause->changed(new ClauseChange(id: "$tier->key.{$clause->suffix()}")) : $clause;
 
-        return new ClauseEdit($tier, $own, $change->of($named));
+        return new ClauseEdit($tier, $own, $named->changed($change));
     }
 }

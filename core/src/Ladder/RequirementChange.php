@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Ladder;
 
 use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Demand\Trend;
 
 /** One requirement that differs between two tiers. `before` is null where it is added, `after` where it is dropped. */
 final readonly class RequirementChange

@@ -16,7 +16,7 @@ final readonly class Row
      */
     public function __construct(
         public string $suffix,
-        public string $group,
+        public RowGroup $group,
         public array $cells,
         public ?Family $family = null,
         public bool $ofWholeFamily = false,

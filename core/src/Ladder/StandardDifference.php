@@ -147,7 +147,7 @@ final readonly class StandardDifference
 
     private static function direction(Clause $was, Clause $is): ChangeKind
     {
-        [$up, $down] = [Strength::implies($is, $was), Strength::implies($was, $is)];
+        [$up, $down] = [$is->implies($was), $was->implies($is)];
 
         return match (true) {
             $up && ! $down => ChangeKind::Tightened,

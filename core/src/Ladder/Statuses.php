@@ -30,11 +30,9 @@ final readonly class Statuses
     {
         $this->clauses = $standard->clausesOf($tier);
         $naming = [];
-        foreach ($this->clauses as $clause) {
-            if ($clause instanceof TechniqueClause) {
-                foreach (array_filter($standard->techniques, $clause->names(...)) as $technique) {
-                    $naming[$technique->key][] = $clause;
-                }
+        foreach (Clause::only(TechniqueClause::class, $this->clauses) as $clause) {
+            foreach (array_filter($standard->techniques, $clause->names(...)) as $technique) {
+                $naming[$technique->key][] = $clause;
             }
         }
         $this->naming = $naming;
@@ -99,10 +97,6 @@ final readonly class Statuses
 
     public function mayUse(Technique $technique, Area $area, Sculpt $sculpt): bool
     {
-        return in_array(
-            $this->of($technique, $area, $sculpt)[0],
-            [TechniqueStatus::Required, TechniqueStatus::Allowed],
-            true,
-        );
+        return $this->of($technique, $area, $sculpt)[0]->isUsable();
     }
 }

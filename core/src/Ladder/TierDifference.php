@@ -5,12 +5,8 @@ declare(strict_types=1);
 namespace Ordotype\Core\Ladder;
 
 use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Demand\Trend;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Standard\PriceRange;
 
@@ -32,7 +28,7 @@ final readonly class TierDifference
             $change = match (true) {
                 $was === null => Trend::Added,
                 $is === null => Trend::Dropped,
-                default => self::compare($was, $is),
+                default => $is->trendFrom($was),
             };
             if ($change !== null) {
                 $changes[] = new RequirementChange($change, $was, $is);
@@ -91,71 +87,5 @@ final readonly class TierDifference
         }
 
         return $result;
-    }
-
-    /** For floors and extents, more is stronger; a ceiling that moves alone only allows more or less. */
-    private static function compare(Requirement $was, Requirement $is): ?Trend
-    {
-        return match (true) {
-            $was instanceof EffectRequirement && $is instanceof EffectRequirement => self::trend(
-                $is->implies($was),
-                $was->implies($is),
-            ),
-            $was instanceof TechniqueRequirement && $is instanceof TechniqueRequirement => self::trend(
-                self::isAtLeast($is, $was),
-                self::isAtLeast($was, $is),
-            ),
-            $was instanceof FinishRequirement && $is instanceof FinishRequirement => self::limits($was, $is),
-            $was instanceof StepsRequirement && $is instanceof StepsRequirement => self::ranges(
-                $was->min,
-                $was->max,
-                $is->min,
-                $is->max,
-            ),
-            $was instanceof ModelRequirement && $is instanceof ModelRequirement => self::ranges(
-                $was->min,
-                $was->max,
-                $is->min,
-                $is->max,
-            ),
-            default => Trend::Changed,
-        };
-    }
-
-    private static function isAtLeast(TechniqueRequirement $one, TechniqueRequirement $other): bool
-    {
-        return $one->extent->value >= $other->extent->value && $one->passes >= $other->passes;
-    }
-
-    private static function trend(bool $up, bool $down): ?Trend
-    {
-        return match (true) {
-            $up && $down => null,
-            $up => Trend::Strengthened,
-            $down => Trend::Weakened,
-            default => Trend::Changed,
-        };
-    }
-
-    private static function limits(FinishRequirement $was, FinishRequirement $is): ?Trend
-    {
-        $stricter = $was->criterion->isFloor() ? $is->limit > $was->limit : $is->limit < $was->limit;
-
-        return $was->limit === $is->limit ? null : ($stricter ? Trend::Strengthened : Trend::Weakened);
-    }
-
-    private static function ranges(?float $from, ?float $to, ?float $newFrom, ?float $newTo): ?Trend
-    {
-        if ($from !== $newFrom) {
-            return ($newFrom ?? 0) > ($from ?? 0) ? Trend::Strengthened : Trend::Weakened;
-        }
-        [$most, $now] = [$to ?? INF, $newTo ?? INF];
-        $isLimit = $from === null;
-
-        return match (true) {
-            $most === $now => null,
-            $now < $most => $isLimit ? Trend::Strengthened : Trend::AllowsLess,
-            default => $isLimit ? Trend::Weakened : Trend::AllowsMore,
-        };
     }
 }

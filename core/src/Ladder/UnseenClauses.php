@@ -10,13 +10,8 @@ use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;
-use Ordotype\Core\Standard\EffectClause;
-use Ordotype\Core\Standard\FinishClause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Standard\TechniqueClause;
-use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 
 /** Clauses no check can see: their marks are too small for the tier's distance, or nobody looks from there. */
@@ -39,7 +34,7 @@ final readonly class UnseenClauses
     public function of(Tier $tier, array $clauses): array
     {
         $visible = NoticingSize::mm($tier->viewing->distanceCm, self::SHARPEST);
-        $accepts = array_values(array_filter($clauses, fn (Clause $c) => $c instanceof AcceptanceClause));
+        $accepts = Clause::only(AcceptanceClause::class, $clauses);
         $findings = [];
         foreach ($clauses as $clause) {
             $mark = $this->widestMark($clause);
@@ -73,11 +68,12 @@ final readonly class UnseenClauses
     /** The widest mark in mm of what could meet the clause; null where something leaves marks of any width. */
     private function widestMark(Clause $clause): ?float
     {
+        $view = $this->kinds->views->of($clause);
         $couldMeet = match (true) {
-            $clause instanceof EffectClause => $this->kinds->servedBy($clause),
-            $clause instanceof TechniqueClause && $clause->status === TechniqueStatus::Required => array_filter(
+            $view->effect !== null => $this->kinds->servedBy($view->effect),
+            $view->technique?->isRequired() === true => array_filter(
                 $this->standard->techniques,
-                $clause->names(...),
+                $view->technique->names(...),
             ),
             default => [],
         };
@@ -96,7 +92,7 @@ final readonly class UnseenClauses
         $scope = $clause->scope();
         $isAnywhere =
             $scope->facing === null && $scope->rank === null && $scope->material === null && $scope->relief === null;
-        if ($accepts === [] || $isAnywhere || ! $this->isLookedFor($clause)) {
+        if ($accepts === [] || $isAnywhere || ! $this->kinds->views->of($clause)->isLookedFor) {
             return null;
         }
         $only = null;
@@ -113,16 +109,6 @@ final readonly class UnseenClauses
         }
 
         return $only;
-    }
-
-    /** Whether the clause asks for something that is looked for on areas. */
-    private function isLookedFor(Clause $clause): bool
-    {
-        return match (true) {
-            $clause instanceof EffectClause => $this->kinds->isOnAreas($clause),
-            $clause instanceof TechniqueClause => $clause->status === TechniqueStatus::Required,
-            default => $clause instanceof FinishClause || $clause instanceof StepsClause,
-        };
     }
 
     /**

@@ -4,18 +4,14 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Demand\DemandResolver;
-use Ordotype\Core\Demand\EffectRequirement;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
+use Ordotype\Core\Standard\AskedEffect;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;
 use Ordotype\Core\Standard\EffectClause;
-use Ordotype\Core\Standard\FinishClause;
-use Ordotype\Core\Standard\SkillClause;
-use Ordotype\Core\Standard\SprayedColoursClause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
@@ -84,22 +80,12 @@ final readonly class WeakerRungs
      */
     private function fallsShort(Clause $clause, Statuses $low, Statuses $high, array $asking): ?AreaKind
     {
-        if ($clause instanceof TechniqueClause) {
-            return $clause->status === TechniqueStatus::Required
-                ? $this->techniqueFallsShort($clause, $low, $high)
-                : null;
-        }
-        if (
-            ! ($clause instanceof EffectClause) &&
-            ! ($clause instanceof FinishClause) &&
-            ! (
-                ($clause instanceof StepsClause ||
-                    $clause instanceof SprayedColoursClause ||
-                    $clause instanceof SkillClause) &&
-                $clause->min > 0
-            )
-        ) {
+        $view = $this->kinds->views->of($clause);
+        if (! $view->hasFloor) {
             return null;
+        }
+        if ($view->technique !== null) {
+            return $this->techniqueFallsShort($view->technique, $low, $high);
         }
         $candidates = [];
         foreach ($this->stronger($clause, $asking) as [$group, $always]) {
@@ -136,10 +122,8 @@ final readonly class WeakerRungs
         $stronger = [];
         foreach ($asking as $group) {
             $other = $group->first;
-            $always = Strength::asksAtLeast($other, $clause) && $this->holdsWherever($other, $clause);
-            $isAlike = $other::class === $clause::class ||
-                ($clause instanceof EffectClause && $other instanceof TechniqueClause);
-            if ($always || ($isAlike && $this->couldImply($other, $clause))) {
+            $always = $other->asksAtLeast($clause) && $this->holdsWherever($other, $clause);
+            if ($always || $this->couldImply($other, $clause)) {
                 $stronger[] = [$group, $always];
             }
         }
@@ -150,39 +134,34 @@ final readonly class WeakerRungs
     /** A stronger effect that nothing can give where the weaker one could be given asks nothing there. */
     private function holdsWherever(Clause $strong, Clause $weak): bool
     {
-        if (! ($strong instanceof EffectClause) || ! ($weak instanceof EffectClause)) {
+        [$more, $less] = [$this->kinds->views->of($strong)->effect, $this->kinds->views->of($weak)->effect];
+        if ($more === null || $less === null) {
             return true;
         }
+        $giving = $this->kinds->servedBy($more);
 
-        $less = $this->kinds->servedBy($weak);
-        $more = $this->kinds->servedBy($strong);
-
-        return array_filter($less, fn (Technique $t) => ! in_array($t, $more, true)) === [];
+        return array_filter($this->kinds->servedBy($less), fn (Technique $t) => ! in_array($t, $giving, true)) === [];
     }
 
     private function couldImply(Clause $strong, Clause $weak): bool
     {
-        if (
-            $weak instanceof EffectClause &&
-            ($strong instanceof EffectClause ||
-                ($strong instanceof TechniqueClause && $strong->status === TechniqueStatus::Required))
-        ) {
-            return $strong->passes() >= $weak->passes() &&
-                $strong->extent()->value >= $weak->extent()->value &&
-                $this->shareATechnique($strong, $weak);
+        $asked = $this->kinds->views->of($weak)->effect;
+        $view = $this->kinds->views->of($strong);
+        $more = $view->technique?->isRequired() === true ? $view->technique : $view->effect;
+        if ($asked === null || $more === null) {
+            return $strong->asksAtLeast($weak);
         }
 
-        return Strength::asksAtLeast($strong, $weak);
+        return $more->passes() >= $asked->passes() &&
+            $more->extent()->value >= $asked->extent()->value &&
+            $this->shareATechnique($view, $asked);
     }
 
-    private function shareATechnique(EffectClause|TechniqueClause $strong, EffectClause $weak): bool
+    private function shareATechnique(ClauseView $strong, EffectClause $weak): bool
     {
-        $serving = $strong instanceof TechniqueClause ? null : $this->kinds->servedBy($strong);
+        $serving = $strong->effect === null ? [] : $this->kinds->servedBy($strong->effect);
         foreach ($this->kinds->servedBy($weak) as $technique) {
-            $isServed = $strong instanceof TechniqueClause
-                ? $strong->names($technique)
-                : in_array($technique, $serving ?? [], true);
-            if ($isServed) {
+            if (in_array($technique, $serving, true) || $strong->technique?->names($technique) === true) {
                 return true;
             }
         }
@@ -197,18 +176,16 @@ final readonly class WeakerRungs
             if (! $this->kinds->inScope($other, $area, $sculpt)) {
                 continue;
             }
-            if (
-                ! ($clause instanceof EffectClause) ||
-                (Strength::asksAtLeast($other, $clause) && $this->kinds->canHold($other, $area))
-            ) {
+            $effect = $this->kinds->views->of($clause)->effect;
+            if ($effect === null || ($other->asksAtLeast($clause) && $this->kinds->canHold($other, $area))) {
                 return true;
             }
-            $asked = Strength::requirement($clause);
-            if ($other instanceof EffectClause) {
-                if ($this->givesAsMuch($other, $asked, $area)) {
-                    return true;
-                }
-            } elseif ($other instanceof TechniqueClause && $this->requires($other, $asked, $high, $area, $sculpt)) {
+            $view = $this->kinds->views->of($other);
+            $asked = $effect->asked();
+            if (
+                ($view->effect !== null && $this->givesAsMuch($view->effect, $asked, $area)) ||
+                ($view->technique !== null && $this->requires($view->technique, $asked, $high, $area, $sculpt))
+            ) {
                 return true;
             }
         }
@@ -217,7 +194,7 @@ final readonly class WeakerRungs
     }
 
     /** Whether, pass by pass, whatever can give what the stronger one asks gives what this one asks too. */
-    private function givesAsMuch(EffectClause $stronger, EffectRequirement $asked, Area $area): bool
+    private function givesAsMuch(EffectClause $stronger, AskedEffect $asked, Area $area): bool
     {
         foreach ($asked->thresholds() as $extent => $passes) {
             $serving = $this->kinds->serving($stronger, $area, $stronger->extent()->narrower($passes - 1));
@@ -232,7 +209,7 @@ final readonly class WeakerRungs
 
     private function requires(
         TechniqueClause $clause,
-        EffectRequirement $asked,
+        AskedEffect $asked,
         Statuses $high,
         Area $area,
         Sculpt $sculpt,
@@ -241,7 +218,7 @@ final readonly class WeakerRungs
             if (
                 $clause->names($technique) &&
                 $asked->isServedBy($technique) &&
-                ($technique->whole || DemandResolver::fits($technique, $area)) &&
+                ($technique->whole || FittingTechniques::fits($technique, $area)) &&
                 $high->of($technique, $area, $sculpt)[0] === TechniqueStatus::Required
             ) {
                 return true;
@@ -258,7 +235,7 @@ final readonly class WeakerRungs
                 continue;
             }
             $says = $high->naming($technique);
-            if ($says !== [] && Strength::implies($says[count($says) - 1], $clause)) {
+            if ($says !== [] && $says[count($says) - 1]->implies($clause)) {
                 continue;
             }
             $lower = $low->namingIn($technique, $clause->scope());
@@ -271,8 +248,7 @@ final readonly class WeakerRungs
                     continue;
                 }
                 $asks = $high->by($higher, $technique, $kind->area, $kind->sculpt)[1];
-                $isMet = fn (TechniqueClause $c): bool => $c->passes() >= $clause->passes() &&
-                    $c->extent()->value >= $clause->extent()->value;
+                $isMet = fn (TechniqueClause $c): bool => $c->isAsMuchAs($clause);
                 if (array_filter($asks, $isMet) === []) {
                     return $technique->whole ? $kind->asWholeModel() : $kind;
                 }
@@ -297,7 +273,7 @@ final readonly class WeakerRungs
         array $naming,
         AreaKind $kind,
     ): bool {
-        $fits = $technique->whole || DemandResolver::fits($technique, $kind->area);
+        $fits = $technique->whole || FittingTechniques::fits($technique, $kind->area);
         if (! $fits || ! $clause->scope()->matches($kind->area, $kind->sculpt)) {
             return false;
         }
@@ -326,36 +302,18 @@ final readonly class WeakerRungs
         $sameSuffix = fn (Clause $c): bool => $c->suffix() === $clause->suffix();
         $own = array_values(array_filter($higher->clauses, $sameSuffix))[0] ?? null;
         $place = array_values(array_filter($this->standard->clausesOf($higher), $sameSuffix))[0] ?? null;
-        if ($place !== null && ! $this->takesItsFloor($place, $clause)) {
+        $raised = $place === null ? $clause : ($place->scope() == $clause->scope() ? $place->raisedTo($clause) : null);
+        if ($raised === null) {
             $id = "$higher->key.{$clause->suffix()}_kept";
             for ($n = 2; $this->taken($higher, $id); $n++) {
                 $id = "$higher->key.{$clause->suffix()}_kept$n";
             }
 
-            return new ClauseEdit($higher, null, (new ClauseChange(id: $id))->of($clause));
+            return new ClauseEdit($higher, null, $clause->changed(new ClauseChange(id: $id)));
         }
-        $raised = $place === null ? $clause : self::atLeast($place, $clause);
+        $id = "$higher->key.{$clause->suffix()}";
 
-        return new ClauseEdit($higher, $own, (new ClauseChange(id: "$higher->key.{$clause->suffix()}"))->of($raised));
-    }
-
-    /** Whether what stands in the clause's place asks for the same thing, so that its floor can be raised. */
-    private function takesItsFloor(Clause $place, Clause $clause): bool
-    {
-        return $place::class === $clause::class &&
-            ! ($place instanceof TechniqueClause) &&
-            Strength::sameScope($place->scope(), $clause->scope()) &&
-            $this->sameSubject($place, $clause);
-    }
-
-    private function sameSubject(Clause $one, Clause $other): bool
-    {
-        return match (true) {
-            $one instanceof EffectClause && $other instanceof EffectClause => $one->effects === $other->effects &&
-                $one->by === $other->by,
-            $one instanceof FinishClause && $other instanceof FinishClause => $one->criterion === $other->criterion,
-            default => true,
-        };
+        return new ClauseEdit($higher, $own, $raised->changed(new ClauseChange(id: $id)));
     }
 
     private function taken(Tier $tier, string $id): bool
@@ -364,28 +322,5 @@ final readonly class WeakerRungs
             $this->standard->clausesOf($tier),
             fn (Clause $c) => $c->suffix() === substr($id, strlen($tier->key) + 1),
         ) !== [];
-    }
-
-    /** What stands there with its floors raised to those of the other; both of one kind and subject. */
-    private static function atLeast(Clause $place, Clause $floor): Clause
-    {
-        return match (true) {
-            $place instanceof EffectClause && $floor instanceof EffectClause => (new ClauseChange(
-                extent: $floor->extent()->value > $place->extent()->value ? $floor->extent() : $place->extent(),
-                passes: max($place->passes(), $floor->passes()),
-            ))->of($place),
-            $place instanceof FinishClause && $floor instanceof FinishClause => (new ClauseChange(
-                limit: $floor->limit,
-            ))->of($place),
-            $place instanceof SkillClause && $floor instanceof SkillClause => (new ClauseChange(
-                min: max($place->min, $floor->min),
-            ))->of($place),
-            $place instanceof StepsClause && $floor instanceof StepsClause,
-            $place instanceof SprayedColoursClause && $floor instanceof SprayedColoursClause => (new ClauseChange(
-                min: max($place->min, $floor->min),
-                max: $place->max === null ? null : (float) max($place->max, $place->min, $floor->min),
-            ))->of($place),
-            default => $place,
-        };
     }
 }

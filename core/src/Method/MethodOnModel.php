@@ -229,6 +229,6 @@ final readonly class MethodOnModel
     {
         return ! $technique->tidied &&
             ! $technique->givesAny(Effect::Shade, Effect::PickOut) &&
-            in_array($technique->family, [Family::Base, Family::Spray], true);
+            $technique->family->covers();
     }
 }

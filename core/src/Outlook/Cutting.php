@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Outlook;
 
-use Ordotype\Core\Choice\AreaSolver;
+use Ordotype\Core\Choice\AreaProblem;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Planning\Planner;
 use Ordotype\Core\Planning\SpareMinutes;
@@ -35,12 +35,12 @@ final readonly class Cutting
         $left = $plan->minutesByPasses();
         $gone = [];
         foreach ($cuts as $cut) {
-            if ($left > $minutes + AreaSolver::TIE) {
+            if ($left > $minutes + AreaProblem::TIE) {
                 $gone[] = $cut;
                 $left -= $cut->minutes;
             }
         }
-        if ($left <= $minutes + AreaSolver::TIE) {
+        if ($left <= $minutes + AreaProblem::TIE) {
             return new self($gone, $left, null, null);
         }
         $tiers = array_filter(
@@ -51,7 +51,7 @@ final readonly class Cutting
         foreach ($tiers as $tier) {
             $lower = $planner->plan($plan->request->at($tier)->amended([]));
             $takes = $lower->minutesByPasses();
-            if ($lower->conflicts() === [] && $takes <= $minutes + AreaSolver::TIE) {
+            if ($lower->conflicts() === [] && $takes <= $minutes + AreaProblem::TIE) {
                 return new self($gone, $left, $tier, $takes);
             }
         }
@@ -61,7 +61,7 @@ final readonly class Cutting
 
     public function isEnough(float $minutes): bool
     {
-        return $this->left <= $minutes + AreaSolver::TIE;
+        return $this->left <= $minutes + AreaProblem::TIE;
     }
 
     /** @return list<Cut> */
@@ -97,7 +97,7 @@ final readonly class Cutting
                 continue; // another amendment changes what this one brought: it cannot go alone
             }
             $saves = $now->minutesByPasses() - $without->minutesByPasses();
-            if ($saves <= AreaSolver::TIE) {
+            if ($saves <= AreaProblem::TIE) {
                 continue;
             }
             $notice = 0.0;

@@ -18,10 +18,10 @@ use Ordotype\Core\Planning\AskedArea;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
+use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\WellKnown;
 
 /** The cheapest addition to what is done on one area, keeping as much of it as that lets stand. */
@@ -64,7 +64,7 @@ final readonly class RaisingOnTop
             foreach (self::covering($open, $phases[$i - 1] ?? null) as $cover) {
                 foreach ($this->variants($asked->demand, $open, $there, $bar, $area, $cover) as $left) {
                     $raised = $this->raised($asked->demand, $left, $done, $bar);
-                    $tie = $best?->repainted === true ? AreaSolver::TIE : -AreaSolver::TIE;
+                    $tie = $best?->repainted === true ? AreaProblem::TIE : -AreaProblem::TIE;
                     if ($raised !== null && ($best === null || $raised->minutes() < $best->minutes() + $tie)) {
                         $best = $raised;
                     }
@@ -80,8 +80,8 @@ final readonly class RaisingOnTop
     {
         $phase = Phase::of($used->technique);
 
-        return in_array($phase, [Phase::BlendAndTint, Phase::Tone, Phase::EdgeLight, Phase::PointLight], true) ||
-            ($phase === Phase::RaisedLight && $used->technique->mess < Step::MESSY);
+        return $phase->isNeatLight() ||
+            ($phase === Phase::RaisedLight && $used->technique->mess < Technique::MESSY);
     }
 
     /** @param  list<ChosenTechnique>  $list */
@@ -240,15 +240,10 @@ final readonly class RaisingOnTop
      */
     private static function tidying(array $requirements, Area $area, string $tidier): array
     {
-        $others = [];
-        $asked = null;
-        foreach ($requirements as $requirement) {
-            if ($requirement instanceof TechniqueRequirement && $requirement->technique === $tidier) {
-                $asked ??= $requirement;
-            } else {
-                $others[] = $requirement;
-            }
-        }
+        $isIt = fn (TechniqueRequirement $r): bool => $r->technique === $tidier;
+        $same = array_filter(Requirement::only(TechniqueRequirement::class, $requirements), $isIt);
+        $others = array_values(array_filter($requirements, fn (Requirement $r) => ! in_array($r, $same, true)));
+        $asked = array_values($same)[0] ?? null;
         $why = [...$asked->reasons ?? [], Reason::tidying()];
 
         return [
@@ -262,7 +257,7 @@ final readonly class RaisingOnTop
     {
         $requirements = [];
         foreach ($problem->requirements as $requirement) {
-            $less = Conformance::left($requirement, $counted);
+            $less = $requirement->left($counted);
             $requirements = $less === null ? $requirements : [...$requirements, $less];
         }
         $given = $problem->given;

@@ -8,9 +8,8 @@ use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conformance;
 use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\ModelRequirement;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Planning\AskedArea;
 use Ordotype\Core\Planning\AskedWork;
 use Ordotype\Core\Planning\Plan;
@@ -42,16 +41,6 @@ use Ordotype\Core\Standard\TierStatus;
  */
 final class StoppingPoints
 {
-    private const FINISHING = [
-        Phase::MattVarnish,
-        Phase::GroundPlants,
-        Phase::Gloss,
-        Phase::Join,
-        Phase::JointTidy,
-        Phase::Rim,
-        Phase::Check,
-    ];
-
     /** @var list<Step> */
     private array $steps;
 
@@ -70,7 +59,7 @@ final class StoppingPoints
     {
         $this->steps = $plan->work->steps;
         foreach ($this->steps as $i => $step) {
-            $this->finishing[] = in_array($step->phase, self::FINISHING, true);
+            $this->finishing[] = $step->phase->isFinishing();
             if (! $this->finishing[$i]) {
                 $this->chains[(string) $step->area?->key][] = $i;
             }
@@ -342,11 +331,9 @@ final class StoppingPoints
     private function missingOnModel(AreaDemand $demand): ?Requirement
     {
         $used = $this->plan->whole->choice->techniques ?? [];
+        $colours = $demand->ofModel(ModelFigure::SprayedColours);
         foreach ($demand->requirements as $requirement) {
-            $tooFewSprayed =
-                $requirement instanceof ModelRequirement &&
-                $requirement->kind() === RequirementKind::SprayedColours &&
-                count($this->plan->sprayed) < ($requirement->min ?? 0);
+            $tooFewSprayed = $requirement === $colours && count($this->plan->sprayed) < ($colours->min ?? 0);
             if ($tooFewSprayed || self::isShort($requirement, $used)) {
                 return $requirement;
             }

@@ -8,7 +8,6 @@ use Ordotype\Core\Colour\Lab;
 use Ordotype\Core\Demand\FinishRequirement;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Criterion;
 
 /** Holds what was measured against the finish clauses of the plan's tier. */
@@ -16,17 +15,6 @@ final readonly class Finish
 {
     /** How much less light from above than the reference still is the same (house default). */
     private const ABOVE = 0.15;
-
-    /** Where height says nothing of the light. */
-    private const NOT_FROM_ABOVE = [
-        Material::Gold,
-        Material::Copper,
-        Material::Steel,
-        Material::Parchment,
-        Material::GemLens,
-        Material::Glow,
-        Material::Eye,
-    ];
 
     /**
      * @param  array<string, AreaMeasure>  $reference  by area key: the test model, or else the drawn plan
@@ -54,11 +42,9 @@ final readonly class Finish
             if ($area === null || $measure === null) {
                 continue;
             }
-            foreach ($planned->demand->requirements as $requirement) {
-                $value = $requirement instanceof FinishRequirement
-                    ? $this->value($requirement->criterion, $area, $measure)
-                    : null;
-                if ($value !== null && $requirement instanceof FinishRequirement) {
+            foreach ($planned->demand->of(FinishRequirement::class) as $requirement) {
+                $value = $this->value($requirement->criterion, $area, $measure);
+                if ($value !== null) {
                     $held[] = $this->against($requirement, $area, $value);
                 }
             }
@@ -89,14 +75,15 @@ final readonly class Finish
             Criterion::LineWidth => 0.1,
             Criterion::BaseColour => 2.0,
             Criterion::ColourDrift => 1.0,
-            default => 0.0,
+            Criterion::Tones, Criterion::LightFromAbove, Criterion::LineShare, Criterion::HardStep,
+            Criterion::BarePrimer, Criterion::LastLight => 0.0,
         };
     }
 
     /** In the unit of the criterion; null where the photograph does not say. */
     private function value(Criterion $criterion, Area $area, AreaMeasure $m): ?float
     {
-        $isShiny = $area->isMetal() || in_array($area->material, [Material::Glow, Material::GemLens], true);
+        $isShiny = $area->material->isShiny();
 
         return match ($criterion) {
             // Light on metal alone is more than any clause asks.
@@ -105,9 +92,9 @@ final readonly class Finish
             Criterion::HardStep => $m->stark->value,
             Criterion::BarePrimer => $m->bare->value === null ? null : 100 * $m->bare->value,
             Criterion::LineWidth => $isShiny ? null : $m->lineWidth->value,
-            Criterion::LightFromAbove => in_array($area->material, self::NOT_FROM_ABOVE, true)
-                ? null
-                : $m->fromAbove->value,
+            Criterion::LightFromAbove => $area->material->isLitByHeight()
+                ? $m->fromAbove->value
+                : null,
             Criterion::BaseColour => $isShiny ? null : $this->off($m, $this->reference[$area->key]->colour ?? null),
             Criterion::ColourDrift => $isShiny ? null : $this->off($m, $this->unit[$area->key] ?? null),
             Criterion::LineShare, Criterion::LastLight => null,

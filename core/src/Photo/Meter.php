@@ -201,7 +201,7 @@ final readonly class Meter
         }
         $n = $table->pixels;
         $isClipped = $table->clipped > self::MOST_CLIPPED * $n;
-        $isShiny = $area->isMetal() || in_array($area->material, [Material::Glow, Material::GemLens], true);
+        $isShiny = $area->material->isShiny();
         $isUnlit = $this->shading !== null;
         $bins = $isUnlit ? $table->paint : $table->lightness();
         $figure = fn (float $value): Figure => $isClipped

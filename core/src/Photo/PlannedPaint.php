@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Photo;
 
-use Ordotype\Core\Booth\Painter;
+use Ordotype\Core\Booth\Patch;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Planning\Plan;
 use Ordotype\Core\Standard\Effect;
@@ -12,9 +12,6 @@ use Ordotype\Core\Standard\Effect;
 /** What a plan puts where, as far as a photograph is read by it. */
 final readonly class PlannedPaint
 {
-    /** Effects whose light and dark belong to a picture on the area, not to its form. */
-    private const PICTURES = [Effect::Mark, Effect::Letter, Effect::LetterFull, Effect::Freehand];
-
     /**
      * @param  array<string, list<Srgb>>  $colours  by area key: the paints on it
      * @param  list<string>  $marked  keys of areas that carry marks, letters or patterns
@@ -39,17 +36,16 @@ final readonly class PlannedPaint
             if ($colour !== null) {
                 $colours[$step->area->key][$colour->hex()] = $colour;
             }
-            foreach (self::PICTURES as $effect) {
-                if ($step->technique->has($effect)) {
-                    $marked[$step->area->key] = true;
-                }
+            // Their light and dark belong to a picture on the area, not to its form.
+            if ($step->technique->givesAny(Effect::Mark, Effect::Letter, Effect::LetterFull, Effect::Freehand)) {
+                $marked[$step->area->key] = true;
             }
         }
 
         return new self(
             array_map(array_values(...), $colours),
             array_map(strval(...), array_keys($marked)),
-            $undercoat ?? Srgb::fromHex(Painter::UNDERCOAT),
+            $undercoat ?? Srgb::fromHex(Patch::UNDERCOAT),
         );
     }
 

@@ -11,6 +11,7 @@ use Ordotype\Core\Choice\ConflictFinder;
 use Ordotype\Core\Choice\Subsets;
 use Ordotype\Core\Demand\AreaDemand;
 use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Method\Method;
@@ -61,7 +62,7 @@ final readonly class AreaPlanner
                 ! $usable ||
                 $isUnwanted ||
                 // What the tier allows on the area fits it.
-                (! $isAllowed && ! DemandResolver::fits($technique, $area)) ||
+                (! $isAllowed && ! FittingTechniques::fits($technique, $area)) ||
                 $method->keepsOff($technique, $area) !== null
             ) {
                 continue;
@@ -138,7 +139,7 @@ final readonly class AreaPlanner
             foreach (Subsets::of(count($asked), $out) as $left) {
                 $kept = array_values(array_diff_key($asked, array_flip($left)));
                 $found = $this->solved($demand, $problem->requiring([...$kept, ...$methods]), $wanted);
-                $soonest = $best?->choice === null ? INF : $best->choice->minutes - AreaSolver::TIE;
+                $soonest = $best?->choice === null ? INF : $best->choice->minutes - AreaProblem::TIE;
                 if ($found?->choice !== null && $found->choice->minutes < $soonest) {
                     $best = $found;
                 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sculpt\Facing;
 use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Sequencing\Phase;
 use Ordotype\Core\Sequencing\Step;
@@ -89,7 +88,7 @@ final readonly class DoubtfulSteps
         return $base !== null &&
             $base < self::DARK &&
             $area->focus === 0 &&
-            in_array($area->facing, [Facing::Back, Facing::Under], true);
+            $area->facing->isTurnedAway();
     }
 
     private function base(Area $area): ?float

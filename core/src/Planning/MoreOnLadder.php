@@ -25,9 +25,6 @@ final class MoreOnLadder
 {
     private const LEAST_SUIT = 2;
 
-    /** Too small and too smooth to be edged, hatched or given a texture. */
-    private const SMOOTH = [Material::Eye, Material::TeethClaw, Material::GemLens];
-
     /** @var list<DemandResolver>|null of each rung that shows what more is */
     private ?array $rungs = null;
 
@@ -62,7 +59,7 @@ final class MoreOnLadder
     {
         if (
             $technique->givesAny(Effect::HighlightEdge, Effect::Texture) &&
-            in_array($area->material, self::SMOOTH, true)
+            $area->material->isSmooth()
         ) {
             return false;
         }

@@ -7,6 +7,7 @@ namespace Ordotype\Core\Planning;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Demand\ClausesInForce;
 use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Method\MethodOnModel;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Effect;
@@ -56,7 +57,7 @@ final readonly class PlanContext
     {
         $standard = $this->request->standard;
         $touchUp = $standard->hasTechnique(WellKnown::TOUCH_UP) ? $standard->technique(WellKnown::TOUCH_UP) : null;
-        if ($touchUp === null || $touchUp->whole || ! DemandResolver::fits($touchUp, $area)) {
+        if ($touchUp === null || $touchUp->whole || ! FittingTechniques::fits($touchUp, $area)) {
             return null;
         }
         $index = (int) array_search($touchUp, $standard->techniques, true);

@@ -4,14 +4,10 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
-use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Choice\Conformance;
 use Ordotype\Core\Choice\RequirementState;
 use Ordotype\Core\Choice\Standing;
-use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\RequirementKind;
-use Ordotype\Core\Method\School;
 use Ordotype\Core\Sequencing\OrderedWork;
 
 /** How a plan stands to everything that is asked. */
@@ -28,19 +24,8 @@ final readonly class PlanStates
         foreach ($this->chosen->areas as $planned) {
             array_push($states, ...self::ofArea($planned));
         }
-        $sprays = $this->chosen->context->method->sprays();
         foreach (self::ofArea($this->chosen->whole) as $state) {
-            $asked = $state->requirement;
-            $states[] = match (true) {
-                ! ($asked instanceof ModelRequirement) => $state,
-                $asked->kind() === RequirementKind::Minutes => self::within($asked, $work->handMinutes(), null),
-                $asked->kind() === RequirementKind::SprayedColours => self::within(
-                    $asked,
-                    count($this->chosen->sprayed),
-                    $sprays ? null : School::Spraying,
-                ),
-                default => $state,
-            };
+            $states[] = $state->requirement->accept(new StateOfModel($this->chosen, $work, $state));
         }
 
         return $states;
@@ -70,23 +55,5 @@ final readonly class PlanStates
                 default => $s,
             };
         }, Conformance::ofArea($planned->demand, $planned->choice->techniques ?? []));
-    }
-
-    private static function within(ModelRequirement $asked, float $have, ?School $school): RequirementState
-    {
-        return match (true) {
-            $asked->min !== null && $have < $asked->min => new RequirementState(
-                $asked,
-                Standing::Short,
-                $asked->min - $have,
-                school: $school,
-            ),
-            $asked->max !== null && $have > $asked->max + AreaSolver::TIE => new RequirementState(
-                $asked,
-                Standing::Over,
-                $have - $asked->max,
-            ),
-            default => new RequirementState($asked, Standing::Met),
-        };
     }
 }

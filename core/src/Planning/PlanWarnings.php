@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Standard\Effect;
 
@@ -39,7 +39,7 @@ final readonly class PlanWarnings
     private function sprayedThoughDearer(): array
     {
         $warnings = [];
-        $asked = $this->chosen->whole->demand->ofModel(RequirementKind::SprayedColours);
+        $asked = $this->chosen->whole->demand->ofModel(ModelFigure::SprayedColours);
         foreach ($this->chosen->sprayed as $colour) {
             if ($colour->dearerBy >= self::WORTH_SAYING) {
                 $warnings[] = new Warning(

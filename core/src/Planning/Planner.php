@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Planning;
 
+use Ordotype\Core\Choice\AreaProblem;
 use Ordotype\Core\Choice\AreaSolver;
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\OrderedWork;
 use Ordotype\Core\Sequencing\Step;
@@ -150,13 +151,13 @@ final readonly class Planner
      */
     private function best(Plan $plan): Plan
     {
-        $ceiling = $plan->whole->demand->ofModel(RequirementKind::Minutes)?->max;
+        $ceiling = $plan->whole->demand->ofModel(ModelFigure::Minutes)?->max;
         $spare = $ceiling === null ? 0.0 : $ceiling - $plan->minutesByPasses();
         // What extras stray onto is known only with their order: what that takes is spent no more.
         while ($spare >= self::LEAST_SPARE && $plan->conflicts() === []) {
             $best = $this->withExtras($plan, (new SpareMinutes($plan))->buy($spare, onRequest: false));
             $over = $best->minutesByPasses() - (float) $ceiling;
-            if ($over <= AreaSolver::TIE) {
+            if ($over <= AreaProblem::TIE) {
                 return $best;
             }
             $spare -= max($over, self::LEAST_SPARE);

@@ -8,7 +8,7 @@ use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conformance;
 use Ordotype\Core\Choice\Standing;
-use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
@@ -131,7 +131,7 @@ final class SpareMinutes
     private function couldBeExtra(Technique $technique, PlannedArea $planned, Area $area): bool
     {
         return $planned->choice?->uses($technique->key) !== true &&
-            DemandResolver::fits($technique, $area) &&
+            FittingTechniques::fits($technique, $area) &&
             ! $technique->givesAny(Effect::BaseColour, Effect::Underlay) &&
             ($technique->perPiece <= 0 || $area->count > 0) &&
             $this->context->method->keepsOff($technique, $area) === null &&
@@ -156,7 +156,13 @@ final class SpareMinutes
             Effect::Blend, Effect::Separate, Effect::Mark => 0.8,
             Effect::Reflect => 0.7,
             Effect::Texture, Effect::Wear => 0.6,
-            default => 0.4,
+            Effect::Underlay, Effect::DarkGround, Effect::LightGround, Effect::BaseColour, Effect::Shade,
+            Effect::HighlightSpot, Effect::Tint, Effect::TintOver, Effect::Tone, Effect::MarkWear, Effect::Letter,
+            Effect::LetterFull, Effect::MarkSettled, Effect::WearDrawn, Effect::Grime, Effect::Gloss,
+            Effect::GlossGround, Effect::Tidy, Effect::Undercoat, Effect::Value, Effect::Protect,
+            Effect::GroundTexture, Effect::GroundColour, Effect::GroundShade, Effect::GroundLight,
+            Effect::GroundPlants, Effect::GroundWet, Effect::GroundScene, Effect::GroundTie, Effect::Rim,
+            Effect::Join, Effect::Prepare, Effect::Check => 0.4,
         };
     }
 

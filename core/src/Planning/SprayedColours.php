@@ -10,8 +10,8 @@ use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\DemandResolver;
-use Ordotype\Core\Demand\RequirementKind;
+use Ordotype\Core\Demand\FittingTechniques;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Standard\Family;
@@ -34,7 +34,7 @@ final readonly class SprayedColours
      */
     public function plan(array $demands, PlannedArea $whole, ?BothWays $known = null): ChosenWork
     {
-        $colours = $whole->demand->ofModel(RequirementKind::SprayedColours);
+        $colours = $whole->demand->ofModel(ModelFigure::SprayedColours);
         $spray = $colours === null ? null : self::technique($this->context->request, WellKnown::SPRAY);
         $mayBeSprayed = $spray !== null && $this->context->method->sprays();
         $problems = $solved = [];
@@ -135,7 +135,7 @@ final readonly class SprayedColours
 
     private static function canBeSprayed(?Area $area, Technique $spray): bool
     {
-        return $area !== null && $area->rank !== Rank::Ground && DemandResolver::fits($spray, $area);
+        return $area !== null && $area->rank !== Rank::Ground && FittingTechniques::fits($spray, $area);
     }
 
     public static function technique(PlanRequest $request, string $key): ?Technique

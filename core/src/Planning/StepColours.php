@@ -61,7 +61,7 @@ final class StepColours
         }
         $lights = array_keys(array_filter($steps, fn (Step $s) => self::isLight($s)));
         $shades = array_keys(
-            array_filter($steps, fn (Step $s) => in_array($s->phase, [Phase::Shade, Phase::GroundShade], true)),
+            array_filter($steps, fn (Step $s) => $s->phase->takesShades()),
         );
         foreach ($steps as $i => $step) {
             $steps[$i] = $step->coloured($this->single(self::alone($step, $colours)));
@@ -121,14 +121,8 @@ final class StepColours
     /** The paint of a step that is neither shade nor light. */
     private static function alone(Step $step, AreaColours $colours): ?Pot
     {
-        $isBase = in_array(
-            $step->phase,
-            [Phase::Base, Phase::Tidy, Phase::Detail, Phase::GroundColour, Phase::Rim, Phase::JointTidy],
-            true,
-        );
-
         return match (true) {
-            $isBase => $colours->base,
+            $step->phase->takesBaseColour() => $colours->base,
             $step->technique->has(Effect::Separate) => $colours->line ?? ($colours->shades[0] ?? null),
             $step->technique->has(Effect::Reflect) => $colours->lights === []
                 ? null
@@ -196,11 +190,7 @@ final class StepColours
 
     private static function isLight(Step $step): bool
     {
-        return in_array(
-            $step->phase,
-            [Phase::RaisedLight, Phase::EdgeLight, Phase::PointLight, Phase::SprayFade, Phase::GroundLight],
-            true,
-        ) ||
+        return $step->phase->takesLights() ||
             ($step->phase === Phase::BlendAndTint && $step->technique->has(Effect::HighlightRaised));
     }
 

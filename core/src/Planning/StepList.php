@@ -6,9 +6,9 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Choice\Candidate;
 use Ordotype\Core\Colour\Pot;
-use Ordotype\Core\Demand\DemandResolver;
+use Ordotype\Core\Demand\FittingTechniques;
+use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\RequirementKind;
 use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sequencing\Phase;
@@ -126,7 +126,7 @@ final readonly class StepList
                     Extent::Full,
                     $colour->maskingMinutes,
                     0.0,
-                    $chosen->whole->demand->ofModel(RequirementKind::SprayedColours)->reasons ?? [],
+                    $chosen->whole->demand->ofModel(ModelFigure::SprayedColours)->reasons ?? [],
                     sprays: array_map(fn (Area $a) => $a->key, $colour->areas),
                     covers: array_map(fn (Area $a) => $a->key, $colour->masked),
                 );
@@ -159,7 +159,7 @@ final readonly class StepList
                 $area->part === null ||
                 isset($steps[$area->part]) ||
                 $planned->choice === null ||
-                ! DemandResolver::fits($tidy, $area) ||
+                ! FittingTechniques::fits($tidy, $area) ||
                 ! $this->meetsAnotherPart($area)
             ) {
                 continue;

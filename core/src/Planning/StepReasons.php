@@ -6,11 +6,7 @@ namespace Ordotype\Core\Planning;
 
 use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Choice\Conformance;
-use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\WellKnown;
@@ -56,7 +52,7 @@ final readonly class StepReasons
         $because = [];
         $technique = $used->technique;
         foreach ($planned->demand->requirements as $requirement) {
-            if (self::counts($requirement, $used, $all)) {
+            if ($requirement->isHelpedBy($used, $all)) {
                 array_push($because, ...$requirement->reasons);
             }
         }
@@ -74,24 +70,5 @@ final readonly class StepReasons
         $school = $area === null ? null : $this->context->method->adds($area)[$technique->key] ?? null;
 
         return $school === null ? $because : [...$because, Reason::method($school)];
-    }
-
-    /**
-     * Whether a technique is there for a requirement; for colour steps: whether they would be too few without a pass
-     * of it.
-     *
-     * @param  list<ChosenTechnique>  $all
-     */
-    private static function counts(Requirement $requirement, ChosenTechnique $used, array $all): bool
-    {
-        $credits = fn (): int => array_sum(array_map(fn (ChosenTechnique $u) => $u->credit(), $all));
-
-        return match (true) {
-            $requirement instanceof EffectRequirement => Conformance::serves($requirement, $used),
-            $requirement instanceof TechniqueRequirement => $used->technique->key === $requirement->technique,
-            $requirement instanceof StepsRequirement => $used->credit() > 0 &&
-                $credits() - $used->technique->credit < $requirement->min,
-            default => false,
-        };
     }
 }

@@ -16,6 +16,9 @@ enum SigningRule: string
 
     public function allows(): bool
     {
-        return in_array($this, [self::NotOwnWork, self::Alone, self::OthersAnswered], true);
+        return match ($this) {
+            self::NotOwnWork, self::Alone, self::OthersAnswered => true,
+            self::NoRight, self::SomebodyElseMay, self::OthersMustAnswer => false,
+        };
     }
 }

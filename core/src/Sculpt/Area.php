@@ -98,16 +98,17 @@ final readonly class Area
     /** Where it is looked at: both and front in the front view, ground and rim from above. */
     public function view(): View
     {
-        return match (true) {
-            $this->rank === Rank::Ground => View::Top,
-            $this->facing === Facing::Back => View::Back,
-            $this->facing === Facing::Under => View::Under,
-            default => View::Front,
-        };
+        return $this->rank === Rank::Ground
+            ? View::Top
+            : match ($this->facing) {
+                Facing::Back => View::Back,
+                Facing::Under => View::Under,
+                Facing::Front, Facing::Both => View::Front,
+            };
     }
 
     public function isMetal(): bool
     {
-        return in_array($this->material, [Material::Steel, Material::Gold, Material::Copper], true);
+        return $this->material->isMetal();
     }
 }

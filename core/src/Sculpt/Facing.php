@@ -11,4 +11,13 @@ enum Facing: string
     case Back = 'back';
     case Both = 'both';
     case Under = 'under';
+
+    /** Whether nobody looks at it first. */
+    public function isTurnedAway(): bool
+    {
+        return match ($this) {
+            self::Back, self::Under => true,
+            self::Front, self::Both => false,
+        };
+    }
 }

@@ -53,7 +53,7 @@ final readonly class MapCheck
     private function ofOutline(Area $area, float $share): array
     {
         $findings = [];
-        foreach (OutlinedSurface::VIEWS as $view) {
+        foreach (View::outlined() as $view) {
             foreach ($area->outline[$view] ?? [] as $i => $ring) {
                 if (count($ring) < 3) {
                     $findings[] = new MapFinding(MapOddity::TooFewPoints, $area, ring: $i + 1, view: $view);
@@ -71,7 +71,7 @@ final readonly class MapCheck
         $wrong = match ($area->facing) {
             Facing::Front => ($area->outline['back'] ?? []) !== [] && ($area->outline['front'] ?? []) === [],
             Facing::Back => ($area->outline['front'] ?? []) !== [] && ($area->outline['back'] ?? []) === [],
-            default => false,
+            Facing::Both, Facing::Under => false,
         };
         if ($wrong) {
             $findings[] = new MapFinding(MapOddity::Facing, $area);
@@ -97,7 +97,7 @@ final readonly class MapCheck
                 } elseif ($gap !== null && $gap > self::FAR && $said) {
                     $findings[] = new MapFinding(MapOddity::TouchesApart, $one, [$other], figure: $gap);
                 }
-                foreach ($one->layer === $other->layer ? OutlinedSurface::VIEWS : [] as $view) {
+                foreach ($one->layer === $other->layer ? View::outlined() : [] as $view) {
                     if ($this->surface->common($one->key, $other->key, $view) > 1.0) {
                         $findings[] = new MapFinding(MapOddity::SameLayer, $one, [$other], view: $view);
                     }
@@ -116,7 +116,7 @@ final readonly class MapCheck
     {
         [$width, $height] = $this->sculpt->frameMm ?? [60.0, 80.0];
         $least = null;
-        foreach (OutlinedSurface::VIEWS as $view) {
+        foreach (View::outlined() as $view) {
             foreach ($one->outline[$view] ?? [] as $ring) {
                 foreach ($other->outline[$view] ?? [] as $with) {
                     $gap = min(

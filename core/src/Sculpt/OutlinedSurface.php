@@ -10,8 +10,6 @@ namespace Ordotype\Core\Sculpt;
  */
 final readonly class OutlinedSurface
 {
-    public const VIEWS = ['front', 'back'];
-
     private const CELLS_A_MM = 4;
 
     /** @var array<string, array<string, int>> by view and area: cells that are seen */
@@ -26,7 +24,7 @@ final readonly class OutlinedSurface
         $columns = max(1, (int) round($width * self::CELLS_A_MM));
         $rows = max(1, (int) round($height * self::CELLS_A_MM));
         $seen = $within = [];
-        foreach (self::VIEWS as $view) {
+        foreach (View::outlined() as $view) {
             $top = [];
             foreach ($sculpt->areas as $area) {
                 $cells = [];
@@ -59,7 +57,7 @@ final readonly class OutlinedSurface
 
     public function isOutlined(string $area): bool
     {
-        foreach (self::VIEWS as $view) {
+        foreach (View::outlined() as $view) {
             if (($this->within[$view][$area] ?? []) !== []) {
                 return true;
             }

@@ -11,4 +11,13 @@ enum Rank: string
     case Secondary = 'secondary';
     case Detail = 'detail';
     case Ground = 'ground';
+
+    /** Whether it is wide enough to show a form, and no base. */
+    public function isForm(): bool
+    {
+        return match ($this) {
+            self::Main, self::Secondary => true,
+            self::Detail, self::Ground => false,
+        };
+    }
 }

@@ -11,4 +11,13 @@ enum Role: string
     case Hero = 'hero';
     case Horde = 'horde';
     case Centrepiece = 'centrepiece';
+
+    /** Whether it leads: it is painted as a hero is. */
+    public function isHero(): bool
+    {
+        return match ($this) {
+            self::Hero, self::Centrepiece => true,
+            self::Regular, self::Horde => false,
+        };
+    }
 }

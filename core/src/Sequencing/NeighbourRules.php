@@ -101,7 +101,7 @@ final class NeighbourRules
 
     private function skinThenTeeth(Area $teeth): void
     {
-        if (! in_array($teeth->material, [Material::TeethClaw, Material::Eye], true)) {
+        if (! $teeth->material->isSetInSkin()) {
             return;
         }
         foreach ($this->sculpt->areas as $skin) {
@@ -145,7 +145,7 @@ final class NeighbourRules
                 foreach ($metal->isMetal() ? $this->byArea[$metal->key] : [] as $i) {
                     $step = $this->steps[$i];
                     $isFirst =
-                        in_array($step->phase, [Phase::Base, Phase::Shade, Phase::Tone], true) ||
+                        $step->phase->isUnderLight() ||
                         ($step->phase === Phase::RaisedLight && $step->isMessy());
                     foreach ($isFirst ? $this->byArea[$other->key] : [] as $base) {
                         if ($this->steps[$base]->phase === Phase::Base) {
@@ -258,7 +258,7 @@ final class NeighbourRules
         foreach ($this->byArea[$inner->key] as $i) {
             $step = $this->steps[$i];
             $isSprayed = $step->technique->family === Family::Spray;
-            $isBase = in_array($step->phase, [Phase::Base, Phase::SprayFade], true);
+            $isBase = $step->phase->laysBase();
             if (! $isBase || ($step->isMessy() && ! $isSprayed)) {
                 continue;
             }

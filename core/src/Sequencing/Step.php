@@ -16,9 +16,6 @@ use Ordotype\Core\Standard\Technique;
  */
 final readonly class Step
 {
-    /** From this mess on a technique strays onto neighbouring areas. */
-    public const MESSY = 2;
-
     public Phase $phase;
 
     /** In one pass, as ground and paint have them. */
@@ -51,14 +48,18 @@ final readonly class Step
         $this->coats = $coats ?? $technique->coats;
     }
 
+    /** Area (`*`: the whole model), technique and pass; of a masking, the first area it is done for. */
     public function key(): StepKey
     {
-        return StepKey::of($this);
+        return StepKey::at(
+            $this->place(),
+            $this->sprays[0] ?? ($this->phase === Phase::JointTidy ? 'joint' : (string) $this->pass),
+        );
     }
 
     public function paintedKey(): StepKey
     {
-        return StepKey::painted($this);
+        return $this->key()->in($this->colour?->words() ?? '');
     }
 
     public function place(): StepPlace
@@ -82,7 +83,7 @@ final readonly class Step
 
     public function isMessy(): bool
     {
-        return $this->technique->mess >= self::MESSY;
+        return $this->technique->mess >= Technique::MESSY;
     }
 
     /** Whether it is done beside what was chosen: masking, the tidying of a joint, a ground put right. */

@@ -15,24 +15,16 @@ final readonly class StepKey
     {
     }
 
-    /** Area (`*`: the whole model), technique and pass; of a masking, the first area it is done for. */
-    public static function of(Step $step): self
+    /** @param  string  $which  tells steps of one place apart: the pass, or what else there is one of */
+    public static function at(StepPlace $place, string $which): self
     {
-        return new self(
-            $step->place()->id.
-                ':'.
-                match (true) {
-                    $step->sprays !== [] => $step->sprays[0],
-                    $step->phase === Phase::JointTidy => 'joint',
-                    default => (string) $step->pass,
-                },
-        );
+        return new self("$place->id:$which");
     }
 
     /** With the paint, which tells steps apart that pieces of a unit get in different paints. */
-    public static function painted(Step $step): self
+    public function in(string $paint): self
     {
-        return new self(self::of($step)->id.'@'.($step->colour?->words() ?? ''));
+        return new self("$this->id@$paint");
     }
 
     /** A step of a repair: by the fault it puts right, and its place among the steps that do. */

@@ -40,4 +40,51 @@ final readonly class AcceptanceClause extends Clause
     ) {
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->acceptance($this);
+    }
+
+    public function fields(): array
+    {
+        return [
+            ClauseField::Role,
+            ClauseField::Inspect,
+            ClauseField::Level,
+            ClauseField::Aql,
+            ClauseField::Limits,
+            ClauseField::Views,
+            ClauseField::Gates,
+            ClauseField::Consent,
+            ClauseField::Photographs,
+        ];
+    }
+
+    protected function taking(ClauseChange $change): static
+    {
+        return new self(
+            $change->id ?? $this->id,
+            $change->roles ?? $this->role,
+            $change->sampled ?? $this->sampled,
+            $change->level ?? $this->level,
+            $change->aql ?? $this->aql,
+            $change->limits ?? $this->limits,
+            $change->views ?? $this->views,
+            $change->gates ?? $this->gates,
+            $change->consent ?? $this->consent,
+            ...$this->common($change),
+            photographs: $change->photographs ?? $this->photographs,
+        );
+    }
+
+    public function asksAtLeast(Clause $other): bool
+    {
+        return false;
+    }
+
+    public function raisedTo(Clause $other): ?static
+    {
+        return null;
+    }
 }

@@ -36,6 +36,12 @@ enum ClauseField: string
 
     public function isOfEveryClause(): bool
     {
-        return in_array($this, [self::Label, self::ClientText, self::Severity], true);
+        return match ($this) {
+            self::Label, self::ClientText, self::Severity => true,
+            self::Min, self::Max, self::Effect, self::Extent, self::Passes, self::By, self::Place, self::Technique,
+            self::Family, self::Status, self::Price, self::Criterion, self::Limit, self::Role, self::Inspect,
+            self::Level, self::Aql, self::Limits, self::Views, self::Gates, self::Consent, self::Photographs,
+            self::Size => false,
+        };
     }
 }

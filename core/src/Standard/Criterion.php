@@ -27,10 +27,9 @@ enum Criterion: string
     /** Whether the figure must be reached; else it must not be passed. */
     public function isFloor(): bool
     {
-        return in_array(
-            $this,
-            [self::TonalSpan, self::Tones, self::LightFromAbove, self::LineShare, self::LastLight],
-            true,
-        );
+        return match ($this) {
+            self::TonalSpan, self::Tones, self::LightFromAbove, self::LineShare, self::LastLight => true,
+            self::BaseColour, self::ColourDrift, self::HardStep, self::BarePrimer, self::LineWidth => false,
+        };
     }
 }

@@ -52,4 +52,23 @@ enum Effect: string
     case Join = 'join';
     case Prepare = 'prepare';
     case Check = 'check';
+
+    /**
+     * Whether it goes over paint that is there and changes its look, not its standing against a tier (common practice,
+     * no source).
+     */
+    public function goesOverPaint(): bool
+    {
+        return match ($this) {
+            self::Tint, self::Tone, self::Freehand, self::Wear, self::WearDrawn, self::Grime,
+            self::GroundPlants => true,
+            self::Underlay, self::DarkGround, self::LightGround, self::BaseColour, self::Shade,
+            self::HighlightRaised, self::HighlightEdge, self::HighlightSpot, self::Blend, self::TintOver,
+            self::Texture, self::Separate, self::SeparateTinted, self::Reflect, self::Glow, self::PickOut,
+            self::Mark, self::MarkWear, self::Letter, self::LetterFull, self::MarkSettled, self::Gloss,
+            self::GlossGround, self::Tidy, self::Undercoat, self::Value, self::Protect, self::GroundTexture,
+            self::GroundColour, self::GroundShade, self::GroundLight, self::GroundWet, self::GroundScene,
+            self::GroundTie, self::Rim, self::Join, self::Prepare, self::Check => false,
+        };
+    }
 }

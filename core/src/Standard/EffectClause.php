@@ -26,6 +26,11 @@ final readonly class EffectClause extends Clause
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }
 
+    public function asked(): AskedEffect
+    {
+        return new AskedEffect($this->effects, $this->extent(), $this->passes(), $this->by);
+    }
+
     public function extent(): Extent
     {
         return $this->extent ?? Extent::Full;
@@ -34,5 +39,45 @@ final readonly class EffectClause extends Clause
     public function passes(): int
     {
         return $this->passes ?? 1;
+    }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->effect($this);
+    }
+
+    public function fields(): array
+    {
+        return [ClauseField::Effect, ClauseField::Extent, ClauseField::Passes, ClauseField::By, ClauseField::Place];
+    }
+
+    protected function taking(ClauseChange $change): static
+    {
+        return new self(
+            $change->id ?? $this->id,
+            $change->effects === null || $change->effects === [] ? $this->effects : $change->effects,
+            $change->extent ?? $this->extent,
+            $change->passes ?? $this->passes,
+            $change->by ?? $this->by,
+            ...$this->common($change),
+            place: $change->place ?? $this->place,
+        );
+    }
+
+    public function asksAtLeast(Clause $other): bool
+    {
+        return $other instanceof self && $this->asked()->implies($other->asked());
+    }
+
+    public function raisedTo(Clause $other): ?static
+    {
+        return $other instanceof self && $this->effects === $other->effects && $this->by === $other->by
+            ? $this->changed(
+                new ClauseChange(
+                    extent: $other->extent()->value > $this->extent()->value ? $other->extent() : $this->extent(),
+                    passes: max($this->passes(), $other->passes()),
+                ),
+            )
+            : null;
     }
 }

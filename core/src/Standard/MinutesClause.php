@@ -21,4 +21,36 @@ final readonly class MinutesClause extends Clause
     ) {
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->minutes($this);
+    }
+
+    public function fields(): array
+    {
+        return [ClauseField::Size, ClauseField::Max];
+    }
+
+    protected function taking(ClauseChange $change): static
+    {
+        $change->keepsCeiling();
+
+        return new self(
+            $change->id ?? $this->id,
+            $change->sizes ?? $this->size,
+            $change->max ?? $this->max,
+            ...$this->common($change),
+        );
+    }
+
+    public function asksAtLeast(Clause $other): bool
+    {
+        return $other instanceof self && $this->size === $other->size && $this->max <= $other->max;
+    }
+
+    public function raisedTo(Clause $other): ?static
+    {
+        return null;
+    }
 }

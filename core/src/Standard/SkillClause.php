@@ -17,4 +17,29 @@ final readonly class SkillClause extends Clause
     ) {
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->skill($this);
+    }
+
+    public function fields(): array
+    {
+        return [ClauseField::Min];
+    }
+
+    protected function taking(ClauseChange $change): static
+    {
+        return new self($change->id ?? $this->id, $change->wholeMin(1, 5) ?? $this->min, ...$this->common($change));
+    }
+
+    public function asksAtLeast(Clause $other): bool
+    {
+        return $other instanceof self && $this->min >= $other->min;
+    }
+
+    public function raisedTo(Clause $other): ?static
+    {
+        return $other instanceof self ? $this->changed(new ClauseChange(min: max($this->min, $other->min))) : null;
+    }
 }

@@ -15,6 +15,9 @@ use Ordotype\Core\Sculpt\Relief;
  */
 final readonly class Technique
 {
+    /** From this mess on a technique strays onto neighbouring areas. */
+    public const MESSY = 2;
+
     private bool $isLitBase;
 
     /** Equal for techniques between which the choice of techniques sees no difference but their minutes. */

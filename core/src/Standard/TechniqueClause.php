@@ -35,10 +35,75 @@ final readonly class TechniqueClause extends Clause
         return $this->passes ?? 1;
     }
 
+    public function isRequired(): bool
+    {
+        return $this->status === TechniqueStatus::Required;
+    }
+
+    /** In passes and extent alone. */
+    public function isAsMuchAs(self $other): bool
+    {
+        return $this->extent()->value >= $other->extent()->value && $this->passes() >= $other->passes();
+    }
+
     public function names(Technique $technique): bool
     {
         return $this->technique === null
             ? $technique->family === $this->family
             : $technique->key === $this->technique;
+    }
+
+    public function accept(ClauseVisitor $visitor): mixed
+    {
+        return $visitor->technique($this);
+    }
+
+    public function fields(): array
+    {
+        return [
+            ClauseField::Technique,
+            ClauseField::Family,
+            ClauseField::Status,
+            ClauseField::Extent,
+            ClauseField::Passes,
+            ClauseField::Price,
+            ClauseField::Place,
+        ];
+    }
+
+    protected function taking(ClauseChange $change): static
+    {
+        if ($change->technique !== null && ($this->technique === null || $change->family !== null)) {
+            throw UnfitChange::notThere(ClauseField::Technique);
+        }
+        if ($change->family !== null && $this->family === null) {
+            throw UnfitChange::notThere(ClauseField::Family);
+        }
+
+        return new self(
+            $change->id ?? $this->id,
+            $change->technique ?? $this->technique,
+            $change->family ?? $this->family,
+            $change->status ?? $this->status,
+            $change->extent ?? $this->extent,
+            $change->passes ?? $this->passes,
+            $change->price ?? $this->price,
+            ...$this->common($change),
+            place: $change->place ?? $this->place,
+        );
+    }
+
+    public function asksAtLeast(Clause $other): bool
+    {
+        return $other instanceof self &&
+            $this->technique === $other->technique &&
+            $this->family === $other->family &&
+            $this->isRequired() &&
+            (! $other->isRequired() || $this->isAsMuchAs($other));
+    }
+
+    public function raisedTo(Clause $other): ?static
+    {
+        return null;
     }
 }

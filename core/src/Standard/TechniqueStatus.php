@@ -12,4 +12,22 @@ enum TechniqueStatus: string
     case OnRequest = 'on_request';
     case NotOffered = 'not_offered';
     case ToAgree = 'to_agree';
+
+    /** Whether a tier may say it of all techniques that no clause names. */
+    public function isForWhatNoClauseNames(): bool
+    {
+        return match ($this) {
+            self::Allowed, self::OnRequest, self::NotOffered => true,
+            self::Required, self::ToAgree => false,
+        };
+    }
+
+    /** Whether a plan may use the technique. */
+    public function isUsable(): bool
+    {
+        return match ($this) {
+            self::Required, self::Allowed => true,
+            self::OnRequest, self::NotOffered, self::ToAgree => false,
+        };
+    }
 }

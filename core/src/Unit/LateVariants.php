@@ -14,16 +14,6 @@ use Ordotype\Core\Standard\Technique;
  */
 final class LateVariants
 {
-    private const OVER_PAINT = [
-        Effect::Tint,
-        Effect::Tone,
-        Effect::Freehand,
-        Effect::Wear,
-        Effect::WearDrawn,
-        Effect::Grime,
-        Effect::GroundPlants,
-    ];
-
     /**
      * @param  list<Technique>  $catalogue
      * @return list<Technique> those that an area can be given late
@@ -35,9 +25,9 @@ final class LateVariants
 
     private static function fits(Technique $technique, Area $area): bool
     {
-        $over = array_map(fn (Effect $e) => $e->value, self::OVER_PAINT);
+        $under = array_filter(array_keys($technique->effects), fn (string $e) => ! Effect::from($e)->goesOverPaint());
 
-        return array_diff(array_keys($technique->effects), $over) === [] &&
+        return $under === [] &&
             $technique->permitsMaterial($area->material) &&
             $technique->suit($area->relief) > 0;
     }

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Inspection\Aspect;
 use Ordotype\Core\Inspection\Basis;
 use Ordotype\Core\Inspection\Checkpoint;
@@ -20,9 +16,6 @@ use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Inspection\WholeUnit;
 use Ordotype\Core\Record\SigningRule;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Standard\Criterion;
-use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\Severity;
@@ -45,24 +38,13 @@ final readonly class CheckWords
             return 'Turned slowly in the hand, left and right included: no paint where it should not be, nothing '.
                 'forgotten';
         }
-        $r = $c->asked;
+        if ($c->asked === null) {
+            return self::faults($c->aspect);
+        }
+        $text = $this->words->asked($c->asked);
+        $isWide = $c->view !== null && $c->aspect !== Aspect::Ground;
 
-        return match (true) {
-            $r === null => self::faults($c->aspect),
-            $r instanceof StepsRequirement => $r->min === 1
-                ? 'A colour of its own can be told'
-                : "$r->min colour steps or more can be told apart",
-            $r instanceof TechniqueRequirement => ucfirst($this->words->techniqueName($r->technique)).
-                ($r->area === null ? ' was done' : ' is there').
-                $this->words->places($r->reasons).
-                self::passes($r->passes),
-            $r instanceof FinishRequirement => self::finish($r),
-            $r instanceof EffectRequirement => self::effects($r).
-                ($c->view === null || $c->aspect === Aspect::Ground ? '' : self::extent($r->extent)).
-                $this->words->places($r->reasons).
-                self::passes($r->passes),
-            default => 'It is there',
-        };
+        return $text->look.($isWide ? $text->lookExtent : '').$text->lookMore;
     }
 
     public static function look(?View $view, ?Aspect $aspect): string
@@ -235,6 +217,11 @@ final readonly class CheckWords
     private static function faults(?Aspect $aspect): string
     {
         return match ($aspect) {
+            null,
+            Aspect::All,
+            Aspect::Metal,
+            Aspect::Wear,
+            Aspect::Final => 'Covered, clean at the borders, smooth and in its colour',
             Aspect::Cover => 'No misses, scars or paint over the border',
             Aspect::Tones => 'No rings, pools, dust or stark layers',
             Aspect::Lines => 'Lines are even, unbroken and thin',
@@ -242,72 +229,6 @@ final readonly class CheckWords
             Aspect::Ground => 'The base is finished, the rim clean, the feet free of it',
             Aspect::Varnish => 'The varnish is even and clear, and nothing shows where it was held',
             Aspect::Reference => 'It follows the client’s picture, or the deviation was agreed',
-            default => 'Covered, clean at the borders, smooth and in its colour',
-        };
-    }
-
-    private static function extent(Extent $extent): string
-    {
-        return match ($extent) {
-            Extent::Full => ', everywhere',
-            Extent::Prominent => ', where it stands out most',
-            default => ', in one spot at least',
-        };
-    }
-
-    private static function passes(int $passes): string
-    {
-        return $passes > 1 ? ", in $passes passes" : '';
-    }
-
-    private static function effects(EffectRequirement $r): string
-    {
-        return ucfirst(Terms::any(array_map(self::effect(...), $r->effects), ', or '));
-    }
-
-    private static function effect(Effect $effect): string
-    {
-        return match ($effect) {
-            Effect::BaseColour => 'the base colour covers',
-            Effect::Shade => 'shade lies in the recesses',
-            Effect::HighlightRaised => 'raised forms are lightened',
-            Effect::HighlightEdge => 'a light line along the edges',
-            Effect::HighlightSpot => 'a point of light',
-            Effect::Blend => 'the tones blend into one another',
-            Effect::Separate => 'a dark line between the parts',
-            Effect::SeparateTinted => 'a tinted dark line between the parts',
-            Effect::PickOut => 'the detail is picked out',
-            Effect::Reflect => 'reflections on the metal',
-            Effect::Letter => 'writing is suggested',
-            Effect::LetterFull => 'the writing can be read',
-            Effect::Mark => 'the decals are there',
-            Effect::GroundTexture => 'the base has texture',
-            Effect::GroundColour => 'the base is painted',
-            Effect::GroundShade => 'the base is shaded',
-            Effect::GroundLight => 'the base is lightened',
-            Effect::GroundPlants => 'there are tufts',
-            Effect::Rim => 'the rim is painted',
-            Effect::Undercoat => 'the undercoat is on, even and smooth',
-            Effect::Protect => 'the varnish is on',
-            default => 'there is '.Terms::effect($effect),
-        };
-    }
-
-    private static function finish(FinishRequirement $r): string
-    {
-        $limit = Terms::number($r->limit);
-
-        return match ($r->criterion) {
-            Criterion::TonalSpan => 'Clear contrast from dark to light',
-            Criterion::Tones => "$limit tones or more can be told apart",
-            Criterion::LightFromAbove => 'The light falls from above',
-            Criterion::LineShare => 'The lines run along the edges without gaps',
-            Criterion::BaseColour => 'The colour is that of the scheme',
-            Criterion::ColourDrift => 'The colours match the rest of the unit',
-            Criterion::HardStep => 'No stark layers',
-            Criterion::BarePrimer => 'No undercoat is left bare',
-            Criterion::LineWidth => 'The lines are fine enough',
-            Criterion::LastLight => 'The last light is bright enough',
         };
     }
 

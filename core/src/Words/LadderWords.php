@@ -10,9 +10,7 @@ use Ordotype\Core\Ladder\FindingKind;
 use Ordotype\Core\Ladder\Row;
 use Ordotype\Core\Planning\PlanRequest;
 use Ordotype\Core\Standard\Clause;
-use Ordotype\Core\Standard\EffectClause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
@@ -30,17 +28,16 @@ final readonly class LadderWords
     /** @return list<string> the words of each cell of a row; empty where the tier says nothing */
     public function cells(Row $row): array
     {
-        $clauses = array_map(fn ($cell) => $cell->clause, $row->cells);
-        $effects = array_filter($clauses, fn (?Clause $c) => $c instanceof EffectClause);
-        $varies = count(array_unique(array_map(fn (EffectClause $c) => $this->words->whichEffect($c), $effects))) > 1;
+        $texts = array_map(
+            fn ($cell) => $cell->clause === null ? null : $this->words->text($cell->clause),
+            $row->cells,
+        );
+        $which = array_filter(array_map(fn (?ClauseText $t) => $t?->which, $texts), fn (?string $w) => $w !== null);
+        $varies = count(array_unique($which)) > 1;
 
         return array_map(
-            fn (?Clause $c) => match (true) {
-                $c === null => '',
-                $varies && $c instanceof EffectClause => $this->words->whichEffect($c),
-                default => $this->words->cell($c),
-            },
-            $clauses,
+            fn (?ClauseText $t) => $t === null ? '' : ($varies ? $t->which ?? $t->cell : $t->cell),
+            $texts,
         );
     }
 
@@ -56,16 +53,16 @@ final readonly class LadderWords
         $words = [];
         foreach (array_keys($whole->cells) as $i) {
             $said = ['allowed' => [], 'shut' => []];
-            foreach ($others as $row) {
-                $clause = $row->cells[$i]->clause;
-                if ($clause instanceof TechniqueClause && $clause->technique !== null) {
+            $single = array_map(fn (Row $row) => $row->cells[$i]->clause, $others);
+            foreach (Clause::only(TechniqueClause::class, $single) as $clause) {
+                if ($clause->technique !== null) {
                     $where = $this->words->scope($clause->scope());
                     $said[$clause->status === TechniqueStatus::Allowed ? 'allowed' : 'shut'][] =
                         $this->words->techniqueName($clause->technique).($where === '' ? '' : " on $where");
                 }
             }
-            $of = $whole->cells[$i]->clause;
-            $all = $of instanceof TechniqueClause && $of->status === TechniqueStatus::Allowed;
+            $of = Clause::only(TechniqueClause::class, [$whole->cells[$i]->clause])[0] ?? null;
+            $all = $of?->status === TechniqueStatus::Allowed;
             $where = $of === null ? '' : $this->words->scope($of->scope());
             $words[] = match (true) {
                 $all => 'all'.($where === '' ? '' : " on $where").
@@ -180,7 +177,7 @@ final readonly class LadderWords
     {
         $floor = $f->clauses[0];
         $ceiling = $f->clauses[1] ?? $floor;
-        $what = $floor instanceof StepsClause ? 'colour steps' : 'sprayed colours';
+        $what = $this->words->text($floor)->row;
 
         return $this->quoted($floor).
             ' asks for '.

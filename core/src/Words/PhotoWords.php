@@ -99,7 +99,8 @@ final class PhotoWords
         $decimals = match ($criterion) {
             Criterion::LineWidth, Criterion::HardStep, Criterion::LightFromAbove => 2,
             Criterion::Tones => 0,
-            default => 1,
+            Criterion::TonalSpan, Criterion::LineShare, Criterion::BaseColour, Criterion::ColourDrift,
+            Criterion::BarePrimer, Criterion::LastLight => 1,
         };
 
         return number_format($value, $decimals).Terms::unit($criterion);

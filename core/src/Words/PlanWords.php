@@ -8,15 +8,10 @@ use Ordotype\Core\Choice\Conflict;
 use Ordotype\Core\Choice\ConflictCause;
 use Ordotype\Core\Choice\MustHold;
 use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\NotApplicable;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\ReasonKind;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Demand\Unfit;
 use Ordotype\Core\Outlook\StopObstacle;
 use Ordotype\Core\Planning\PlanRequest;
@@ -94,39 +89,18 @@ final readonly class PlanWords
     /** What is asked for, in a few words. */
     public function subject(Requirement $asked): string
     {
-        return match (true) {
-            $asked instanceof EffectRequirement => Terms::any(array_map(Terms::effect(...), $asked->effects)),
-            $asked instanceof TechniqueRequirement => $this->words->techniqueName($asked->technique),
-            $asked instanceof FinishRequirement => Terms::criterion($asked->criterion),
-            $asked instanceof StepsRequirement => 'colour steps',
-            $asked instanceof ModelRequirement => match ($asked->kind()) {
-                RequirementKind::Minutes => 'hand minutes',
-                RequirementKind::Skill => 'skill',
-                default => 'sprayed colours',
-            },
-            default => 'something',
-        };
+        return $this->text($asked)->subject;
     }
 
     /** What is asked, with how much of it. */
     public function demand(Requirement $asked): string
     {
-        $subject = $this->subject($asked);
+        return $this->text($asked)->demand;
+    }
 
-        return match (true) {
-            $asked instanceof EffectRequirement => "$subject ".
-                Terms::extent($asked->extent).
-                Terms::passes($asked->passes).
-                ($asked->by === null
-                    ? ''
-                    : ' by '.Terms::any(array_map($this->words->techniqueName(...), $asked->by))),
-            $asked instanceof TechniqueRequirement => "$subject ".
-                Terms::extent($asked->extent).
-                Terms::passes($asked->passes),
-            $asked instanceof StepsRequirement => $asked->min.
-                ($asked->max === null ? ' colour steps or more' : " to $asked->max colour steps"),
-            default => $subject,
-        };
+    public function text(Requirement $asked): RequirementText
+    {
+        return $this->words->asked($asked);
     }
 
     /** Why an area cannot be planned, without its full stop. */
@@ -152,12 +126,13 @@ final readonly class PlanWords
     /** Why something asked cannot be done on an area at all. */
     public function notApplicable(NotApplicable $one): string
     {
-        $by = $one->asked instanceof EffectRequirement ? $one->asked->by : null;
+        $effect = Requirement::only(EffectRequirement::class, [$one->asked])[0] ?? null;
+        $by = $effect?->by;
         $who =
             $by === null
                 ? 'no technique of the catalogue'
                 : 'none of '.implode(', ', array_map($this->words->techniqueName(...), $by));
-        $extent = $one->asked instanceof EffectRequirement ? Terms::extent($one->asked->extent) : '';
+        $extent = $effect === null ? '' : Terms::extent($effect->extent);
 
         return match ($one->why) {
             Unfit::NobodyGivesItHere => "$who can give it on ".Terms::surface($one->area),

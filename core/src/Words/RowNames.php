@@ -5,16 +5,8 @@ declare(strict_types=1);
 namespace Ordotype\Core\Words;
 
 use Ordotype\Core\Ladder\Row;
-use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
-use Ordotype\Core\Standard\EffectClause;
-use Ordotype\Core\Standard\FinishClause;
-use Ordotype\Core\Standard\MinutesClause;
-use Ordotype\Core\Standard\SkillClause;
-use Ordotype\Core\Standard\SprayedColoursClause;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Standard\StepsClause;
-use Ordotype\Core\Standard\TechniqueClause;
 
 /** What the rows of the ladder are called: by their result or technique, and no two of them alike. */
 final readonly class RowNames
@@ -29,19 +21,7 @@ final readonly class RowNames
     /** What a clause calls its row: its label, or what it is about. */
     public function of(Clause $clause): string
     {
-        return $clause->label ?? ucfirst(match (true) {
-            $clause instanceof EffectClause => Terms::any(array_map(Terms::effect(...), $clause->effects)),
-            $clause instanceof TechniqueClause => $clause->technique === null
-                ? 'all '.($clause->family === null ? 'techniques' : Terms::family($clause->family))
-                : $this->words->techniqueName($clause->technique),
-            $clause instanceof StepsClause => 'colour steps',
-            $clause instanceof SprayedColoursClause => 'sprayed colours',
-            $clause instanceof FinishClause => Terms::criterion($clause->criterion),
-            $clause instanceof AcceptanceClause => 'faults that may pass',
-            $clause instanceof MinutesClause => 'minutes',
-            $clause instanceof SkillClause => 'who may paint it',
-            default => 'clause',
-        });
+        return $clause->label ?? ucfirst($this->words->text($clause)->row);
     }
 
     /**

@@ -57,7 +57,9 @@ final class Terms
             Effect::Prepare => 'preparation',
             Effect::Join => 'parts joined',
             Effect::Tidy => 'tidied recesses',
-            default => self::plain($effect->value),
+            Effect::Underlay, Effect::DarkGround, Effect::LightGround, Effect::BaseColour, Effect::Tint,
+            Effect::TintOver, Effect::Tone, Effect::Texture, Effect::Glow, Effect::Freehand, Effect::Wear,
+            Effect::Grime, Effect::Gloss, Effect::GlossGround => self::plain($effect->value),
         };
     }
 
@@ -102,7 +104,8 @@ final class Terms
             Effect::GroundTie => 'dust from the base on the feet',
             Effect::Rim => 'a neat rim on the base',
             Effect::Check => 'a last look over every model',
-            default => self::plain($effect->value),
+            Effect::Underlay, Effect::DarkGround, Effect::LightGround, Effect::GlossGround, Effect::Tidy,
+            Effect::Value, Effect::Join, Effect::Prepare => self::plain($effect->value),
         };
     }
 
@@ -174,7 +177,9 @@ final class Terms
             Material::GemLens => 'gems and lenses',
             Material::Eye => 'eyes',
             Material::TeethClaw => 'teeth and claws',
-            default => $material->value,
+            Material::Plate, Material::Cloth, Material::Leather, Material::Skin, Material::Wood, Material::Stone,
+            Material::Steel, Material::Gold, Material::Copper, Material::Glow, Material::Parchment,
+            Material::Undersuit, Material::Ground, Material::Rim => $material->value,
         };
     }
 
@@ -182,7 +187,9 @@ final class Terms
     {
         return match ($relief) {
             Relief::OpenPanel => 'open panels',
-            default => self::plain($relief->value),
+            Relief::HardEdges, Relief::SoftFolds, Relief::DeepRecesses, Relief::FineTexture, Relief::Organic,
+            Relief::Rivets, Relief::TinyDetail, Relief::Joints, Relief::Ground,
+            Relief::Rim => self::plain($relief->value),
         };
     }
 
@@ -209,7 +216,7 @@ final class Terms
             Family::Protect => 'varnish',
             Family::Ground => 'basing',
             Family::Check => 'checks',
-            default => $family->value,
+            Family::Undercoat, Family::Wear => $family->value,
         };
     }
 
@@ -219,7 +226,7 @@ final class Terms
             Gate::TestModel => 'test model',
             Gate::BeforeVarnish => 'before varnish',
             Gate::Final => 'the final look',
-            default => $gate->value,
+            Gate::Prepared, Gate::Undercoated, Gate::Joined => $gate->value,
         };
     }
 
@@ -230,7 +237,8 @@ final class Terms
             Stage::Offered => 'offered to the check',
             Stage::Rework => 'back for rework',
             Stage::OnHold => 'on hold',
-            default => $stage->value,
+            Stage::Planned, Stage::Passed, Stage::Signed, Stage::Delivered, Stage::Lost,
+            Stage::Cancelled => $stage->value,
         };
     }
 
@@ -377,7 +385,7 @@ final class Terms
             Criterion::LineShare, Criterion::BarePrimer => ' %',
             Criterion::BaseColour, Criterion::ColourDrift => ' ΔE',
             Criterion::LineWidth => ' mm',
-            default => '',
+            Criterion::Tones, Criterion::LightFromAbove, Criterion::HardStep => '',
         };
     }
 }

@@ -4,18 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\ModelRequirement;
 use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Demand\Trend;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Ladder\Trend;
 use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Standard\Criterion;
 
 /**
  * The difference between two tiers on one sculpt, said twice: in the painter's terms and in plain words for a client.
@@ -53,7 +46,7 @@ final readonly class Voices
             if ($any === null) {
                 continue;
             }
-            [$before, $after] = [$this->asks($change->before), $this->asks($change->after)];
+            [$before, $after] = [$this->amount($change->before), $this->amount($change->after)];
             $what = $this->words->subject($any);
             $place = "{$change->trend->value}\n$what\n$before\n$after";
             $lines[$place] ??= [
@@ -121,7 +114,8 @@ final readonly class Voices
 
                 continue;
             }
-            $phrase = $this->plainly($requirement, $change->before !== null && $change->after !== null);
+            $text = $this->words->text($requirement);
+            $phrase = $change->before !== null && $change->after !== null ? $text->clientMore : $text->client;
             if ($phrase !== null) {
                 $said[$phrase][] = $this->areaName($requirement->area);
             }
@@ -141,52 +135,10 @@ final readonly class Voices
         return array_values(array_unique($lines));
     }
 
-    private function plainly(Requirement $r, bool $more): ?string
+    /** How much of it is asked, in a few words; null where it is not asked at all. */
+    public function amount(?Requirement $asked): ?string
     {
-        $again = $more ? 'more of this: ' : '';
-
-        return match (true) {
-            $r instanceof EffectRequirement => $again.
-                Terms::any(array_map(Terms::effectForClients(...), $r->effects)),
-            $r instanceof TechniqueRequirement => $again.$this->words->subject($r),
-            $r instanceof StepsRequirement => $r->min > 1 ? "at least $r->min shades from dark to light" : null,
-            $r instanceof ModelRequirement && $r->kind() === RequirementKind::SprayedColours => ($r->min ?? 0) > 0
-                ? "at least $r->min sprayed colours"
-                : null,
-            $r instanceof FinishRequirement => match ($r->criterion) {
-                Criterion::TonalSpan => ($more ? 'stronger' : 'clear').' contrast between light and shadow',
-                Criterion::HardStep => 'smoother transitions',
-                default => null,
-            },
-            default => null,
-        };
-    }
-
-    /** What a requirement asks, in a few words; null for none. */
-    public function asks(?Requirement $r): ?string
-    {
-        return match (true) {
-            $r === null => null,
-            $r instanceof EffectRequirement => Terms::extent($r->extent).
-                Terms::passes($r->passes).
-                ($r->by === null ? '' : ' by '.Terms::any(array_map($this->words->techniqueName(...), $r->by))),
-            $r instanceof TechniqueRequirement => Terms::extent($r->extent).Terms::passes($r->passes),
-            $r instanceof StepsRequirement => self::range($r->min, $r->max),
-            $r instanceof ModelRequirement => self::range($r->min, $r->max),
-            $r instanceof FinishRequirement => $r->criterion->isFloor()
-                ? self::range($r->limit, null)
-                : self::range(null, $r->limit),
-            default => null,
-        };
-    }
-
-    private static function range(?float $min, ?float $max): string
-    {
-        return match (true) {
-            $min !== null && $max !== null => "$min to $max",
-            $min !== null => "$min or more",
-            default => "at most $max",
-        };
+        return $asked === null ? null : $this->words->text($asked)->amount;
     }
 
     private function areaName(?string $key): string

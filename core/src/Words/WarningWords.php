@@ -104,7 +104,7 @@ final readonly class WarningWords
                 Terms::number($w->distanceCm ?? 0.0),
             ),
             Doubt::HardlyDarker => 'its paint is hardly darker than the base colour',
-            default => 'the area is dark and nobody looks at it',
+            null, Doubt::DarkAndHidden => 'the area is dark and nobody looks at it',
         };
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Ladder;
+namespace Ordotype\Core\Demand;
 
 /** Which way a requirement goes from one tier to another. */
 enum Trend: string
