@@ -17,7 +17,6 @@ use Ordotype\Core\Inspection\Aspect;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\CheckpointKey;
-use Ordotype\Core\Inspection\Look;
 use Ordotype\Core\Inspection\Mended;
 use Ordotype\Core\Inspection\Touched;
 use Ordotype\Core\Inspection\Verdict;
@@ -210,7 +209,7 @@ final class Checks
     /** Which look a checkpoint belongs to; those of a check from before there were looks, to their view. */
     public static function look(Checkpoint $c): string
     {
-        return $c->aspect === null ? ($c->view->value ?? 'whole') : Look::key($c->view, $c->aspect);
+        return $c->aspect === null ? ($c->view->value ?? 'whole') : $c->aspect->in($c->view);
     }
 
     /** Whether the client has to agree before it is accepted as it is. */

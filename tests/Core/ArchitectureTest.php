@@ -10,6 +10,7 @@ use PHPUnit\Framework\TestCase;
 use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
+use Tests\Support\Circles;
 use Tests\Support\ClosedSets;
 
 /** The core depends on PHP itself and on nothing else: no framework, no clock, no input or output, no chance. */
@@ -61,6 +62,21 @@ final class ArchitectureTest extends TestCase
                 self::assertLessThanOrEqual(60, $length, "$name: $method");
             }
         }
+    }
+
+    /** A visitor names the kinds and each kind names it: that is what tells a kind apart, and the one circle there is. */
+    public function test_no_classes_of_the_core_use_one_another_in_a_circle(): void
+    {
+        $uses = [];
+        foreach (self::files() as [$file]) {
+            [$class, $names] = Circles::namesIn((string) file_get_contents($file));
+            $uses[$class] = str_ends_with($class, 'Visitor') ? [] : $names;
+        }
+        self::assertSame([], Circles::in($uses));
+        self::assertSame(
+            [['a', 'b', 'c'], ['d', 'e']],
+            Circles::in(['a' => ['b'], 'b' => ['c', 'f'], 'c' => ['a'], 'd' => ['e', 'a'], 'e' => ['d'], 'f' => []]),
+        );
     }
 
     /** So that a new case, kind, family or status does not pass PHPStan before each place has said what it is there. */

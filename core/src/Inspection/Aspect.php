@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
+use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\FaultKind;
@@ -66,5 +67,11 @@ enum Aspect: string
         }
 
         return self::Cover;
+    }
+
+    /** The look at it from one side (null: at the whole model): the same in every round. */
+    public function in(?View $view): string
+    {
+        return ($view->value ?? 'whole').'.'.$this->value;
     }
 }

@@ -27,14 +27,14 @@ final readonly class CheckpointKey
      */
     public static function ofClause(?View $view, Aspect $aspect, string $clause, string $what): self
     {
-        $id = Look::key($view, $aspect)." $clause $what";
+        $id = $aspect->in($view)." $clause $what";
 
         return new self(strlen($id) > self::LONGEST ? substr($id, 0, self::LONGEST - 41).' '.sha1($id) : $id);
     }
 
     public static function ofFaults(?View $view, Aspect $aspect): self
     {
-        return new self(Look::key($view, $aspect).' faults');
+        return new self($aspect->in($view).' faults');
     }
 
     /** A name as it was kept. */

@@ -17,12 +17,6 @@ final readonly class Look
     {
     }
 
-    /** The same for the same look in every round. */
-    public static function key(?View $view, Aspect $aspect): string
-    {
-        return ($view->value ?? 'whole').'.'.$aspect->value;
-    }
-
     /** How soon one notices what it is about. */
     public function notice(): int
     {

@@ -41,7 +41,7 @@ final readonly class CheckWords
         if ($c->asked === null) {
             return self::faults($c->aspect);
         }
-        $text = $this->words->asked($c->asked);
+        $text = $c->asked->accept(new RequirementTexts($this->words));
         $isWide = $c->view !== null && $c->aspect !== Aspect::Ground;
 
         return $text->look.($isWide ? $text->lookExtent : '').$text->lookMore;

@@ -100,7 +100,7 @@ final readonly class PlanWords
 
     public function text(Requirement $asked): RequirementText
     {
-        return $this->words->asked($asked);
+        return $asked->accept(new RequirementTexts($this->words));
     }
 
     /** Why an area cannot be planned, without its full stop. */
