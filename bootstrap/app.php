@@ -54,7 +54,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->priority([BearerToken::class, EncryptCookies::class, StartSession::class, Authenticate::class, Authorize::class, AnsweredOnce::class, SubstituteBindings::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontReport([App\Exceptions\Refusal::class, App\Exceptions\Conflict::class, Ordotype\Core\Problem\FormatException::class]);
+        $exceptions->dontReport([App\Exceptions\Refusal::class, App\Exceptions\Conflict::class, Ordotype\Core\Foundation\FormatException::class]);
         $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') || $e instanceof App\Exceptions\HostUnknown ? Problem::from($e) : null);
     })
     ->create();

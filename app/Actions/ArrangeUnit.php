@@ -26,8 +26,8 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Standard\TierStatus;
 use stdClass;
 
@@ -72,7 +72,7 @@ final class ArrangeUnit
             } catch (FormatException $e) {
                 throw new FormatException(
                     array_map(
-                        fn ($p) => new \Ordotype\Core\Problem\Problem('/amendment'.substr($p->path, 2), $p->reason),
+                        fn ($p) => new \Ordotype\Core\Foundation\Problem('/amendment'.substr($p->path, 2), $p->reason),
                         $e->problems,
                     ),
                 );

@@ -24,9 +24,9 @@ use App\Studio\ActivityLog;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Sequencing\Rule;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Technique;
 

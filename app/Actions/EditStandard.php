@@ -20,7 +20,7 @@ use Ordotype\Core\Format\EditClash;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\NewTechniques;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
 use stdClass;
 
 /** Opens a draft, writes single clauses into it, and publishes it. */

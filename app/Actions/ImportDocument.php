@@ -26,8 +26,8 @@ use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problem;
 use Ordotype\Core\Standard\Standard as CoreStandard;
 use stdClass;
 

@@ -14,7 +14,7 @@ use App\Studio\ActivityLog;
 use App\Studio\Pictures;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
-use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Picture\Photo\Placement;
 use Ordotype\Core\Sculpt\Area;
 
 /** Keeps details of photographs of signed-off models as examples of their tier. */

@@ -22,7 +22,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Ordotype\Core\Bench\Stage;
-use Ordotype\Core\Photo\Placement;
+use Ordotype\Core\Picture\Photo\Placement;
 use Ordotype\Core\Sculpt\View;
 
 /** Photographs of models: kept, placed, measured by the worker, taken away while the model is not signed off. */

@@ -21,10 +21,10 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Format\ReleaseFormat;
 use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\WorkOrder;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\WorkOrder;
+use Ordotype\Core\Planning\Unit\UnitPlan;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Unit\UnitPlan;
 
 /** Writes down what a unit goes to the bench with. To be called within a transaction. */
 final class KeepRelease

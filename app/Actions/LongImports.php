@@ -12,8 +12,8 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problem;
 use stdClass;
 
 /**

@@ -21,7 +21,7 @@ use App\Studio\ActivityLog;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Unit\UnitPlan;
+use Ordotype\Core\Planning\Unit\UnitPlan;
 use Ordotype\Core\Words\PlanWords;
 use Ordotype\Core\Words\Terms;
 

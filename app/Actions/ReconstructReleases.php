@@ -16,10 +16,10 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\Node;
 use Ordotype\Core\Format\ReleasedStepFormat;
 use Ordotype\Core\Format\ReleaseFormat;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\WorkOrder;
-use Ordotype\Core\Problem\Problems;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Foundation\Problems;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\WorkOrder;
+use Ordotype\Core\Planning\Sequencing\Step;
 use stdClass;
 
 /**
@@ -114,7 +114,7 @@ final class ReconstructReleases
             $plain = clone $plain;
             $technique = $release->request->standard->technique($plain->technique);
             $plain->phase =
-                $known === null ? \Ordotype\Core\Sequencing\Phase::of($technique)->value : $known->phase->value;
+                $known === null ? \Ordotype\Core\Planning\Sequencing\Phase::of($technique)->value : $known->phase->value;
             $plain->handling = $known === null ? min($plain->minutes, $technique->handling) : $known->handling;
             $plain->sprays =
                 $known->sprays ??

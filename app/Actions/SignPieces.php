@@ -19,8 +19,8 @@ use App\Studio\Checks;
 use App\Studio\NamesApart;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Record\Chain;
-use Ordotype\Core\Record\Signing;
+use Ordotype\Core\Foundation\Chain;
+use Ordotype\Core\Inspection\Signing;
 use Ordotype\Core\Words\CheckWords;
 
 /** Signs passed pieces off, and withdraws a sign-off: each a record in one chain that nobody can change later. */

@@ -15,14 +15,14 @@ use App\Repositories\FaultCatalogue;
 use App\Repositories\Figures;
 use App\Repositories\Standards;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Booth\BoothRequest;
-use Ordotype\Core\Booth\Coat;
-use Ordotype\Core\Booth\PlantedFault;
 use Ordotype\Core\Inspection\Drill;
 use Ordotype\Core\Inspection\DrillOutcome;
 use Ordotype\Core\Inspection\DrillPicture;
 use Ordotype\Core\Ladder\ComparisonSheet;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Picture\Booth\BoothRequest;
+use Ordotype\Core\Picture\Booth\Coat;
+use Ordotype\Core\Picture\Booth\PlantedFault;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Sculpt\View;
 
 /** Drills on drawn pictures with planted faults: begun, and called picture by picture. */

@@ -16,9 +16,9 @@ use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Planning\Unit\LateVariants;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Unit\LateVariants;
 use Ordotype\Core\Words\PlanWords;
 
 /**

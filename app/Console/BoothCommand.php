@@ -6,13 +6,13 @@ namespace App\Console;
 
 use App\Pictures\Png;
 use InvalidArgumentException;
-use Ordotype\Core\Booth\Booth;
-use Ordotype\Core\Booth\BoothRequest;
-use Ordotype\Core\Booth\Coat;
-use Ordotype\Core\Booth\PlantedFault;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Picture\Booth\Booth;
+use Ordotype\Core\Picture\Booth\BoothRequest;
+use Ordotype\Core\Picture\Booth\Coat;
+use Ordotype\Core\Picture\Booth\PlantedFault;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Sequencing\Step;
 
 final class BoothCommand extends CoreCommand
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Pictures\TruthTable;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
 
@@ -51,7 +51,7 @@ final class BoothTruthCommand extends CoreCommand
         return self::SUCCESS;
     }
 
-    /** @return non-empty-list<\Ordotype\Core\Planning\Plan> */
+    /** @return non-empty-list<\Ordotype\Core\Planning\Plan\Plan> */
     private function plans(): array
     {
         $standard = $this->standard($this->needed('standard'));

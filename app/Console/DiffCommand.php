@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
+use Ordotype\Core\Planning\Demand\Reason;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Words\PlanWords;

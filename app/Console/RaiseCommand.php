@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use Ordotype\Core\Choice\ChosenTechnique;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Outlook\RaisedArea;
-use Ordotype\Core\Outlook\RaisedWork;
-use Ordotype\Core\Outlook\Raising;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Choice\ChosenTechnique;
+use Ordotype\Core\Planning\Outlook\RaisedArea;
+use Ordotype\Core\Planning\Outlook\RaisedWork;
+use Ordotype\Core\Planning\Outlook\Raising;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Words\PlanWords;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Outlook\StoppingPoint;
-use Ordotype\Core\Outlook\StoppingPoints;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Sequencing\OrderedWork;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Outlook\StoppingPoint;
+use Ordotype\Core\Planning\Outlook\StoppingPoints;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Sequencing\OrderedWork;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Words\PlanWords;
 
 final class StopsCommand extends CoreCommand

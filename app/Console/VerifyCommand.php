@@ -6,8 +6,8 @@ namespace App\Console;
 
 use App\Models\SignOff;
 use InvalidArgumentException;
-use Ordotype\Core\Record\Chain;
-use Ordotype\Core\Record\Link;
+use Ordotype\Core\Foundation\Chain;
+use Ordotype\Core\Foundation\Link;
 use Ordotype\Core\Words\RecordWords;
 
 final class VerifyCommand extends CoreCommand

@@ -17,13 +17,13 @@ use App\Studio\Pictures;
 use App\Studio\UnitPlans;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
-use Ordotype\Core\Booth\Booth;
-use Ordotype\Core\Booth\BoothPicture;
-use Ordotype\Core\Booth\BoothRequest;
-use Ordotype\Core\Booth\Coat;
-use Ordotype\Core\Booth\PlantedFault;
-use Ordotype\Core\Photo\Placement;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Picture\Booth\Booth;
+use Ordotype\Core\Picture\Booth\BoothPicture;
+use Ordotype\Core\Picture\Booth\BoothRequest;
+use Ordotype\Core\Picture\Booth\Coat;
+use Ordotype\Core\Picture\Booth\PlantedFault;
+use Ordotype\Core\Picture\Photo\Placement;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Sculpt\View;
 
 /**

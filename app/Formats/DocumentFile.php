@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Formats;
 
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
 
 /** Reads a document in one of the open formats from a file, holding it against its schema first. */
 final class DocumentFile

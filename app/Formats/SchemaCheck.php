@@ -7,8 +7,8 @@ namespace App\Formats;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problem;
 use RuntimeException;
 
 /** Holds documents against the JSON Schemas that ship in docs/schemas. */

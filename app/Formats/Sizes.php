@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Formats;
 
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
 use stdClass;
 
 /**

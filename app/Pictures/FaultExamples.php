@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pictures;
 
-use Ordotype\Core\Booth\Faults;
+use Ordotype\Core\Picture\Booth\Faults;
 
 /** What faults look like: each planted on the example's cloak, or on the face or base that can have it. */
 final class FaultExamples

@@ -9,9 +9,9 @@ use App\Models\Sculpt;
 use App\Repositories\Figures;
 use App\Studio\Pictures;
 use InvalidArgumentException;
-use Ordotype\Core\Photo\CardFinder;
-use Ordotype\Core\Photo\FigureFinder;
-use Ordotype\Core\Photo\Reduced;
+use Ordotype\Core\Picture\Photo\CardFinder;
+use Ordotype\Core\Picture\Photo\FigureFinder;
+use Ordotype\Core\Picture\Photo\Reduced;
 use Ordotype\Core\Sculpt\View;
 
 /** Looks for the figure and the grey card in a photograph, so that a person has only to look whether it is right. */

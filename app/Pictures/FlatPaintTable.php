@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Pictures;
 
-use Ordotype\Core\Booth\Booth;
-use Ordotype\Core\Booth\BoothRequest;
-use Ordotype\Core\Booth\Coat;
-use Ordotype\Core\Booth\Mark;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Ladder\FlatPaint;
-use Ordotype\Core\Photo\GreyCard;
-use Ordotype\Core\Photo\Meter;
-use Ordotype\Core\Photo\Placement;
-use Ordotype\Core\Photo\RgbPixels;
+use Ordotype\Core\Picture\Booth\Booth;
+use Ordotype\Core\Picture\Booth\BoothRequest;
+use Ordotype\Core\Picture\Booth\Coat;
+use Ordotype\Core\Picture\Booth\Mark;
+use Ordotype\Core\Picture\Photo\GreyCard;
+use Ordotype\Core\Picture\Photo\Meter;
+use Ordotype\Core\Picture\Photo\Placement;
+use Ordotype\Core\Picture\Photo\RgbPixels;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\View;

@@ -6,7 +6,7 @@ namespace App\Pictures;
 
 use GdImage;
 use InvalidArgumentException;
-use Ordotype\Core\Photo\Pixels;
+use Ordotype\Core\Picture\Photo\Pixels;
 
 /** A photograph, decoded by GD. */
 final readonly class GdPixels implements Pixels

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pictures;
 
-use Ordotype\Core\Booth\BoothPicture;
+use Ordotype\Core\Picture\Booth\BoothPicture;
 
 /** A drawing as a PNG file (ISO/IEC 15948): eight bits a channel, each row filtered by the one above it. */
 final class Png

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use GdImage;
-use Ordotype\Core\Photo\ColourProfile;
+use Ordotype\Core\Picture\Photo\ColourProfile;
 
 /** Colour profiles in picture files: found, and taken out of the pixels so that what is kept is sRGB. */
 final class Profiles

@@ -21,9 +21,9 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Sanctum;
-use Ordotype\Core\Booth\Booth;
-use Ordotype\Core\Choice\AreaSolver;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Picture\Booth\Booth;
+use Ordotype\Core\Planning\Choice\AreaSolver;
+use Ordotype\Core\Planning\Plan\Planner;
 
 final class AppServiceProvider extends ServiceProvider
 {

@@ -9,9 +9,9 @@ use App\Models\Photograph;
 use App\Models\SignOff;
 use App\Models\Studio;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Foundation\Chain;
+use Ordotype\Core\Foundation\Link;
 use Ordotype\Core\Inspection\WholeUnit;
-use Ordotype\Core\Record\Chain;
-use Ordotype\Core\Record\Link;
 use Ordotype\Core\Words\CheckWords;
 use stdClass;
 

@@ -11,12 +11,12 @@ use App\Repositories\Figures;
 use App\Repositories\FlatPaintCatalogue;
 use App\Studio\UnitPlans;
 use Ordotype\Core\Format\DocumentEdit;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Money;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Lint;
-use Ordotype\Core\Money\Money;
-use Ordotype\Core\Planning\Arrangement;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Planning\Plan\Arrangement;
+use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Standard\Standard;
 
 /**

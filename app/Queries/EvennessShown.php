@@ -9,9 +9,9 @@ use App\Models\Unit;
 use App\Studio\UnitPhotographs;
 use App\Studio\UnitPlans;
 use Ordotype\Core\Colour\Lab;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Photo\Drift;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Picture\Photo\Drift;
+use Ordotype\Core\Planning\Demand\FinishRequirement;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Criterion;
 

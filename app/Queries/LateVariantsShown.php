@@ -6,9 +6,9 @@ namespace App\Queries;
 
 use App\Models\Unit;
 use App\Repositories\Releases;
+use Ordotype\Core\Planning\Unit\LateVariants;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Unit\LateVariants;
 
 /** What finished models of a unit can still be given, area by area. */
 final class LateVariantsShown

@@ -6,8 +6,8 @@ namespace App\Queries;
 
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problem;
 use Ordotype\Core\Sculpt\OutlinedSurface;
 use stdClass;
 

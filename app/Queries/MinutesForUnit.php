@@ -7,11 +7,11 @@ namespace App\Queries;
 use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Outlook\Cut;
-use Ordotype\Core\Outlook\Cutting;
-use Ordotype\Core\Planning\Extra;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\SpareMinutes;
+use Ordotype\Core\Planning\Outlook\Cut;
+use Ordotype\Core\Planning\Outlook\Cutting;
+use Ordotype\Core\Planning\Plan\Extra;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Plan\SpareMinutes;
 use Ordotype\Core\Standard\Aim;
 
 /** What more minutes buy, or what goes when there must be fewer; and the minutes of either aim. */

@@ -8,11 +8,11 @@ use App\Exceptions\NoSuchStep;
 use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Planning\WorkOrder;
-use Ordotype\Core\Sequencing\HeldBack;
-use Ordotype\Core\Sequencing\Move;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Planning\Plan\WorkOrder;
+use Ordotype\Core\Planning\Sequencing\HeldBack;
+use Ordotype\Core\Planning\Sequencing\Move;
+use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\StepKey;
 use Ordotype\Core\Words\PlanWords;
 use Ordotype\Core\Words\Terms;
 

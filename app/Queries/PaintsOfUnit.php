@@ -6,8 +6,8 @@ namespace App\Queries;
 
 use App\Models\Unit;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Unit\PaintNeed;
-use Ordotype\Core\Unit\PaintNeeds;
+use Ordotype\Core\Planning\Unit\PaintNeed;
+use Ordotype\Core\Planning\Unit\PaintNeeds;
 
 /** How much of each paint a unit takes, and what the shelf has of it. */
 final class PaintsOfUnit

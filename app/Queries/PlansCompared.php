@@ -10,11 +10,11 @@ use App\Http\Resources\UsedTechnique;
 use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Choice\Standing;
-use Ordotype\Core\Outlook\AreaDifference;
-use Ordotype\Core\Outlook\PlanComparison;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Planning\Choice\Standing;
+use Ordotype\Core\Planning\Outlook\AreaDifference;
+use Ordotype\Core\Planning\Outlook\PlanComparison;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Standard\Aim;
 use OutOfBoundsException;
 

@@ -8,9 +8,9 @@ use App\Actions\RaiseUnit;
 use App\Http\Resources\UsedTechnique;
 use App\Models\Unit;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Outlook\RaisedArea;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Outlook\RaisedArea;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Words\PlanWords;
 

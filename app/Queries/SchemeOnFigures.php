@@ -9,13 +9,13 @@ use App\Models\Sculpt as SculptRow;
 use App\Pictures\Drawings;
 use App\Repositories\Colours;
 use App\Repositories\Figures;
-use Ordotype\Core\Booth\Coat;
 use Ordotype\Core\Colour\AreaColours;
 use Ordotype\Core\Colour\Paint;
 use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Colour\SlotCheck;
+use Ordotype\Core\Picture\Booth\Coat;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Words\SchemeWords;
 

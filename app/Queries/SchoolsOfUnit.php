@@ -7,11 +7,11 @@ namespace App\Queries;
 use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Method\School;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Standard\School;
 
 /** Each answer of each school, with the minutes a piece would take. */
 final class SchoolsOfUnit

@@ -12,7 +12,7 @@ use App\Repositories\Figures;
 use App\Repositories\Standards;
 use Ordotype\Core\Ladder\ComparedRung;
 use Ordotype\Core\Ladder\ComparisonSheet;
-use Ordotype\Core\Planning\PlannedArea;
+use Ordotype\Core\Planning\Plan\PlannedArea;
 use Ordotype\Core\Words\Voices;
 
 /** One figure at every offered tier, for a client. */

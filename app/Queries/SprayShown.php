@@ -8,8 +8,8 @@ use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
 use Ordotype\Core\Colour\Shelf;
-use Ordotype\Core\Outlook\SprayComparison;
-use Ordotype\Core\Outlook\SprayOrBrush;
+use Ordotype\Core\Planning\Outlook\SprayComparison;
+use Ordotype\Core\Planning\Outlook\SprayOrBrush;
 use Ordotype\Core\Sculpt\Area;
 
 /** Every colour of a unit that could be sprayed, with what spraying and brushing it would take. */

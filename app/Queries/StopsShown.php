@@ -7,10 +7,10 @@ namespace App\Queries;
 use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
-use Ordotype\Core\Outlook\StoppingPoint;
-use Ordotype\Core\Outlook\StoppingPoints;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Outlook\StoppingPoint;
+use Ordotype\Core\Planning\Outlook\StoppingPoints;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Words\PlanWords;
 
 /** Where the work on a unit could stop and be a lower tier, and the order that keeps these places open. */

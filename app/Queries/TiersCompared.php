@@ -9,9 +9,9 @@ use App\Repositories\Colours;
 use App\Repositories\Figures;
 use App\Repositories\Standards;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Words\Voices;
 

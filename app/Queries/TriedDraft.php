@@ -10,7 +10,7 @@ use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\EditClash;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Standard\Standard;
 
 /** The open version of the standard as it is, and as changes that are not kept yet would make it. */

@@ -7,10 +7,10 @@ namespace App\Repositories;
 use App\Models\AmendmentRow;
 use App\Models\Unit;
 use Illuminate\Database\Eloquent\Collection;
-use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Standard\Amendment;
 use Ordotype\Core\Standard\Standard;
 use stdClass;
 

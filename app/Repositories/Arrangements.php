@@ -6,19 +6,19 @@ namespace App\Repositories;
 
 use App\Models\Order;
 use App\Models\Unit;
-use Ordotype\Core\Amendment\Amendment;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Planning\Arrangement;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problem;
-use Ordotype\Core\Sequencing\Overrule;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\StepKey;
-use Ordotype\Core\Sequencing\StepPlace;
-use Ordotype\Core\Unit\Variant;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problem;
+use Ordotype\Core\Planning\Plan\Arrangement;
+use Ordotype\Core\Planning\Sequencing\Overrule;
+use Ordotype\Core\Planning\Sequencing\Rule;
+use Ordotype\Core\Planning\Sequencing\StepKey;
+use Ordotype\Core\Planning\Sequencing\StepPlace;
+use Ordotype\Core\Planning\Unit\Variant;
+use Ordotype\Core\Standard\Amendment;
 use stdClass;
 
 /** What the lead has arranged for a unit, as it is kept and as the core takes it. */

@@ -11,8 +11,8 @@ use App\Repositories\Releases;
 use Illuminate\Database\Eloquent\Collection;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\WantedStep;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\StepKey;
 use Ordotype\Core\Standard\Effect;
 
 /** The work a piece still wants: the steps of its release, or of its repair, each under a key that stays. */

@@ -17,10 +17,10 @@ use App\Repositories\Releases;
 use Illuminate\Support\Collection;
 use Ordotype\Core\Bench\MadeAmendment;
 use Ordotype\Core\Bench\Release;
-use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\RequirementFormat;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Choice\RequirementState;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Clause;
 

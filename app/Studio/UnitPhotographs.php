@@ -10,7 +10,7 @@ use App\Models\Unit;
 use Ordotype\Core\Colour\Lab;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MeasureFormat;
-use Ordotype\Core\Photo\AreaMeasure;
+use Ordotype\Core\Picture\Photo\AreaMeasure;
 use Ordotype\Core\Sculpt\Sculpt;
 
 /** What the photographs of a unit's models say, the newest of each model and side. */

@@ -8,29 +8,24 @@ use PHPat\Selector\Selector;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** The folders of the core in the order in which they build on one another, checked whenever the core is analysed. */
+/** The rooms of the core in the order in which they build on one another, checked whenever the core is analysed. */
 final class CoreFolders
 {
-    /** A folder uses itself and those before it. */
+    /** A room uses itself and those before it. */
     private const ORDER = [
-        'Problem',
-        'Seeing',
-        'Record',
-        'Money',
+        'Foundation',
         'Sculpt',
         'Standard',
         'Colour',
-        'Method',
-        'Amendment',
-        'Demand',
-        'Sequencing',
-        'Choice',
-        'Planning',
-        'Unit',
-        'Outlook',
+        'Planning\\Demand',
+        'Planning\\Sequencing',
+        'Planning\\Choice',
+        'Planning\\Plan',
+        'Planning\\Unit',
+        'Planning\\Outlook',
         'Bench',
-        'Booth',
-        'Photo',
+        'Picture\\Booth',
+        'Picture\\Photo',
         'Inspection',
         'Ladder',
         'Words',
@@ -74,7 +69,7 @@ final class CoreFolders
             ->excluding(...array_map(self::in(...), self::ORDER))
             ->shouldNot()
             ->exist()
-            ->because('a folder that the order does not name is not held to it');
+            ->because('a room that the order does not name is not held to it');
     }
 
     private static function in(string $folder): \PHPat\Selector\ClassNamespace

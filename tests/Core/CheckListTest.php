@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\CheckpointKey;
@@ -18,8 +13,13 @@ use Ordotype\Core\Inspection\Repair;
 use Ordotype\Core\Inspection\RepairStep;
 use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Inspection\Touched;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Demand\EffectRequirement;
+use Ordotype\Core\Planning\Demand\FinishRequirement;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\StepsRequirement;
+use Ordotype\Core\Planning\Demand\TechniqueRequirement;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\FaultKind;

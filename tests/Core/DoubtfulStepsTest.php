@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\Choice;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Warning;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Choice\Choice;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\Warning;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Booth\Faults;
+use Ordotype\Core\Foundation\NoticingSize;
 use Ordotype\Core\Inspection\Drill;
 use Ordotype\Core\Inspection\DrillOutcome;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Seeing\NoticingSize;
+use Ordotype\Core\Picture\Booth\Faults;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 

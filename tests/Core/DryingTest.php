@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\Slip;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Rule;
+use Ordotype\Core\Planning\Sequencing\Slip;
+use Ordotype\Core\Planning\Sequencing\Step;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Demand\EffectRequirement;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\Judgement;
 use Ordotype\Core\Inspection\Repair;
 use Ordotype\Core\Inspection\RepairStep;
 use Ordotype\Core\Inspection\Spread;
-use Ordotype\Core\Method\Method;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Demand\EffectRequirement;
+use Ordotype\Core\Planning\Demand\Method;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\FaultKind;

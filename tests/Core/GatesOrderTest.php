@@ -6,8 +6,8 @@ namespace Tests\Core;
 
 use Ordotype\Core\Inspection\Gates;
 use Ordotype\Core\Inspection\GateStanding;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Gate;
 use PHPUnit\Framework\TestCase;

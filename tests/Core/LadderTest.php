@@ -7,7 +7,7 @@ namespace Tests\Core;
 use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Ladder\RequirementChange;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Words\LadderWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

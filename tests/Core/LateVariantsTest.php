@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Planning\Unit\LateVariants;
 use Ordotype\Core\Sculpt\Relief;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Unit\LateVariants;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Reference\Csv;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Format\MethodFormat;
-use Ordotype\Core\Method\Method;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Warning;
+use Ordotype\Core\Planning\Choice\Standing;
+use Ordotype\Core\Planning\Demand\Method;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\Warning;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Words\WarningWords;
 use PHPUnit\Framework\TestCase;

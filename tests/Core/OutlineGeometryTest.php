@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SculptFormat;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\MapCheck;
 use Ordotype\Core\Sculpt\OutlinedSurface;
 use Ordotype\Core\Words\MapWords;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Planning\ChosenWork;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\ChosenWork;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\TierStatus;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -60,7 +60,7 @@ final class OutsideSolverTest extends TestCase
             if ($area === null || in_array($area, $sprayed, true)) {
                 continue;
             }
-            $sprays = $chosen->whole->demand->ofModel(\Ordotype\Core\Demand\ModelFigure::SprayedColours) === null;
+            $sprays = $chosen->whole->demand->ofModel(\Ordotype\Core\Planning\Demand\ModelFigure::SprayedColours) === null;
             $least = fn (int $bar): ?float => (new IntegerProgramme(
                 $request,
                 $area,

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\Choice;
-use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Mix;
 use Ordotype\Core\Colour\Srgb;
 use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Choice\Choice;
+use Ordotype\Core\Planning\Choice\ChosenTechnique;
+use Ordotype\Core\Planning\Choice\RequirementState;
+use Ordotype\Core\Planning\Choice\Standing;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
 use PHPUnit\Framework\TestCase;

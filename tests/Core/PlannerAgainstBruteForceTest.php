@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Planning\PlannedArea;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Plan\PlannedArea;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Words\PlanWords;
 use PHPUnit\Framework\Attributes\DataProvider;

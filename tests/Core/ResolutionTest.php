@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Demand\ClausesInForce;
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\Requirement;
 use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Planning\Choice\RequirementState;
+use Ordotype\Core\Planning\Demand\ClausesInForce;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Scope;

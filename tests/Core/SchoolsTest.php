@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Choice\Standing;
-use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\MethodFormat;
-use Ordotype\Core\Method\Method;
-use Ordotype\Core\Method\School;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Planning\Choice\ChosenTechnique;
+use Ordotype\Core\Planning\Choice\Standing;
+use Ordotype\Core\Planning\Demand\Method;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\School;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;

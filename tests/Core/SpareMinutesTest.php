@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Choice\Standing;
-use Ordotype\Core\Demand\ModelFigure;
-use Ordotype\Core\Planning\Extra;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\SpareMinutes;
+use Ordotype\Core\Planning\Choice\ChosenTechnique;
+use Ordotype\Core\Planning\Choice\Standing;
+use Ordotype\Core\Planning\Demand\ModelFigure;
+use Ordotype\Core\Planning\Plan\Extra;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\SpareMinutes;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Standard\Aim;

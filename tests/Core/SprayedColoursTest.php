@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\SchemeFormat;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Choice\Standing;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use PHPUnit\Framework\TestCase;

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\ModelFigure;
 use Ordotype\Core\Format\MethodFormat;
-use Ordotype\Core\Outlook\StoppingPoint;
-use Ordotype\Core\Outlook\StoppingPoints;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\WorkOrder;
+use Ordotype\Core\Planning\Demand\EffectRequirement;
+use Ordotype\Core\Planning\Demand\ModelFigure;
+use Ordotype\Core\Planning\Outlook\StoppingPoint;
+use Ordotype\Core\Planning\Outlook\StoppingPoints;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\WorkOrder;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Rule;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Pace;
@@ -298,7 +298,7 @@ final class StoppingPointsTest extends TestCase
     /**
      * @param  list<Step>  $steps
      * @param  array<int, true>  $set
-     * @param  list<\Ordotype\Core\Demand\Requirement>  $requirements
+     * @param  list<\Ordotype\Core\Planning\Demand\Requirement>  $requirements
      * @param  list<Effect>  $given
      */
     private static function meets(

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Amendment\Amendment;
-use Ordotype\Core\Amendment\Spread;
-use Ordotype\Core\Choice\ChosenTechnique;
-use Ordotype\Core\Choice\Standing;
 use Ordotype\Core\Colour\Scheme;
-use Ordotype\Core\Demand\Reason;
 use Ordotype\Core\Format\AmendmentFormat;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Choice\ChosenTechnique;
+use Ordotype\Core\Planning\Choice\Standing;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Planning\Unit\PieceKind;
+use Ordotype\Core\Planning\Unit\PieceNeeds;
+use Ordotype\Core\Planning\Unit\UnitPlan;
+use Ordotype\Core\Planning\Unit\Variant;
+use Ordotype\Core\Planning\Unit\VariantAssignment;
+use Ordotype\Core\Standard\Amendment;
+use Ordotype\Core\Standard\AmendmentSpread;
 use Ordotype\Core\Standard\Technique;
-use Ordotype\Core\Unit\PieceKind;
-use Ordotype\Core\Unit\PieceNeeds;
-use Ordotype\Core\Unit\UnitPlan;
-use Ordotype\Core\Unit\Variant;
-use Ordotype\Core\Unit\VariantAssignment;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 use Tests\Support\DemoPlans;
@@ -51,10 +51,10 @@ final class UnitPlanTest extends TestCase
         self::assertSame(
             [3, 3, 0, 5],
             [
-                VariantAssignment::count(new Spread(3, null), 12),
-                VariantAssignment::count(new Spread(null, 0.25), 12),
-                VariantAssignment::count(new Spread(null, 0.1), 4),
-                VariantAssignment::count(new Spread(9, null), 5),
+                VariantAssignment::count(new AmendmentSpread(3, null), 12),
+                VariantAssignment::count(new AmendmentSpread(null, 0.25), 12),
+                VariantAssignment::count(new AmendmentSpread(null, 0.1), 4),
+                VariantAssignment::count(new AmendmentSpread(9, null), 5),
             ],
         );
     }
@@ -225,7 +225,7 @@ final class UnitPlanTest extends TestCase
         self::assertNotNull($coat);
         $technique = $request->standard->technique('tint_filter');
         $edits = [
-            'coat' => new \Ordotype\Core\Choice\Choice([
+            'coat' => new \Ordotype\Core\Planning\Choice\Choice([
                 ...$coat->techniques,
                 new ChosenTechnique(
                     $technique,

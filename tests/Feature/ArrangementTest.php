@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Ordotype\Core\Method\School;
+use Ordotype\Core\Standard\School;
 
 /** What is arranged for a unit before it goes to the bench. */
 final class ArrangementTest extends StudioTestCase

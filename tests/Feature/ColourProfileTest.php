@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\Models\Picture;
 use App\Studio\Pictures;
 use Illuminate\Support\Facades\Storage;
-use Ordotype\Core\Photo\ColourProfile;
+use Ordotype\Core\Picture\Photo\ColourProfile;
 
 /** Pictures of cameras that do not write sRGB: their profile is taken out of the pixels. */
 final class ColourProfileTest extends StudioTestCase

@@ -9,10 +9,10 @@ use App\Models\Drawing;
 use App\Pictures\Drawings;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
-use Ordotype\Core\Booth\BoothRequest;
-use Ordotype\Core\Booth\Coat;
-use Ordotype\Core\Booth\Mark;
 use Ordotype\Core\Colour\Srgb;
+use Ordotype\Core\Picture\Booth\BoothRequest;
+use Ordotype\Core\Picture\Booth\Coat;
+use Ordotype\Core\Picture\Booth\Mark;
 use Ordotype\Core\Standard\Extent;
 use Tests\Support\Demo;
 

@@ -9,8 +9,8 @@ use App\Models\Piece;
 use App\Models\Unit;
 use App\Repositories\Releases;
 use App\Studio\BenchWork;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Step;
 
 /** Gates: looked at for a tray at once, and nothing goes on past one that refused it. */
 final class GatesTest extends StudioTestCase

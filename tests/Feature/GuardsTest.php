@@ -16,7 +16,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use stdClass;
 use Tests\Support\Demo;

@@ -13,9 +13,9 @@ use App\Pictures\Png;
 use App\Studio\Pictures;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Storage;
-use Ordotype\Core\Booth\Booth;
-use Ordotype\Core\Booth\BoothRequest;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Picture\Booth\Booth;
+use Ordotype\Core\Picture\Booth\BoothRequest;
 use Tests\Support\Demo;
 
 /** What a sign-off keeps, who can read it, and how a name goes without breaking it. */

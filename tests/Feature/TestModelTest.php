@@ -12,8 +12,8 @@ use App\Models\Scheme;
 use App\Models\Unit;
 use App\Repositories\Releases;
 use App\Studio\BenchWork;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Step;
 
 /** One model is painted first and settles the colours of the rest; and what finished models can still be given. */
 final class TestModelTest extends StudioTestCase

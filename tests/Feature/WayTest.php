@@ -11,8 +11,8 @@ use App\Models\Piece;
 use App\Models\SignOff;
 use Illuminate\Support\Facades\Artisan;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Record\Chain;
-use Ordotype\Core\Record\Link;
+use Ordotype\Core\Foundation\Chain;
+use Ordotype\Core\Foundation\Link;
 
 /** From a clause to a certificate, through the API. */
 final class WayTest extends StudioTestCase

@@ -14,7 +14,7 @@ use App\Models\User;
 use App\Repositories\Releases;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Record\Chain;
+use Ordotype\Core\Foundation\Chain;
 
 /** Makes a studio of many years out of the demo: every order of it, with all that hangs on it, many times over. */
 final class Scale

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use Ordotype\Core\Seeing\NoticingSize;
+use Ordotype\Core\Foundation\NoticingSize;
 use PHPUnit\Framework\TestCase;
 
 final class SeeingTest extends TestCase

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\Requirement;
 use Ordotype\Core\Standard\Clause;
 use PhpParser\Node;
 use PhpParser\NodeTraverser;

@@ -6,8 +6,8 @@ namespace Tests\Support;
 
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\MethodFormat;
-use Ordotype\Core\Method\Method;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Demand\Method;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\Technique;
 
 /**

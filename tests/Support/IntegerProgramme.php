@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Ordotype\Core\Demand\AreaDemand;
-use Ordotype\Core\Demand\RequirementKind;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Demand\AreaDemand;
+use Ordotype\Core\Planning\Demand\RequirementKind;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Standard\Effect;

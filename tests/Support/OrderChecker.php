@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use Ordotype\Core\Method\School;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\School;
 
 /**
  * Holds a finished order against the rules of order, from the table of the rules and the keys of the catalogue alone.

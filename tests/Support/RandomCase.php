@@ -7,7 +7,7 @@ namespace Tests\Support;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\StandardFormat;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
-use Ordotype\Core\Choice\ChosenTechnique;
+use Ordotype\Core\Planning\Choice\ChosenTechnique;
 
 /**
  * A technique as it was chosen for an area: passes, how far it goes, minutes.

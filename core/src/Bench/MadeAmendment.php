@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Bench;
 
-use Ordotype\Core\Amendment\Amendment;
+use Ordotype\Core\Standard\Amendment;
 
 /** An amendment with who made it and when. */
 final readonly class MadeAmendment

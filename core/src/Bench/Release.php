@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Bench;
 
-use Ordotype\Core\Amendment\Action;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Pass;
-use Ordotype\Core\Sequencing\PrecedenceGraph;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Pass;
+use Ordotype\Core\Planning\Sequencing\PrecedenceGraph;
+use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\StepKey;
+use Ordotype\Core\Planning\Unit\PieceKind;
+use Ordotype\Core\Planning\Unit\UnitPlan;
 use Ordotype\Core\Standard\AcceptanceClause;
+use Ordotype\Core\Standard\AmendmentAction;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\FaultTable;
-use Ordotype\Core\Unit\PieceKind;
-use Ordotype\Core\Unit\UnitPlan;
 
 /**
  * What a unit went to the bench with, whole: bench, check, repair and sign-off work from it, and nothing of it is
@@ -97,7 +97,7 @@ final readonly class Release
             if ($amendment->clause !== $clause->id || $made->piece !== null) {
                 continue;
             }
-            if ($amendment->action === Action::Omit) {
+            if ($amendment->action === AmendmentAction::Omit) {
                 return null;
             }
             $clause = $amendment->change === null ? $clause : $clause->changed($amendment->change);

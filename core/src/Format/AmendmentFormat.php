@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Amendment\Action;
-use Ordotype\Core\Amendment\Amendment;
-use Ordotype\Core\Amendment\Level;
-use Ordotype\Core\Amendment\Spread;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
+use Ordotype\Core\Standard\Amendment;
+use Ordotype\Core\Standard\AmendmentAction;
+use Ordotype\Core\Standard\AmendmentLevel;
+use Ordotype\Core\Standard\AmendmentSpread;
 use stdClass;
 
 /** Reads and writes `ordotype/amendment@1`: one amendment, or a list of them. */
@@ -62,36 +62,36 @@ final class AmendmentFormat
         if ($node->has('format')) {
             $node->format(self::WORD);
         }
-        $action = $node->enum('do', Action::class);
+        $action = $node->enum('do', AmendmentAction::class);
         $clause = $node->stringOrNull('clause');
         $technique = $node->stringOrNull('technique');
         if ($technique !== null && ! isset($techniques[$technique])) {
             $node->get('technique')->problem("\"$technique\" is not a technique of this standard's catalogue");
         }
-        $wholeClause = $action === Action::Add && $technique === null;
+        $wholeClause = $action === AmendmentAction::Add && $technique === null;
         if (! $wholeClause && ($clause === null) === ($technique === null)) {
             $node->problem('must name either a "clause" or a "technique"');
         }
-        if ($action === Action::Set && $clause === null) {
+        if ($action === AmendmentAction::Set && $clause === null) {
             $node->get('clause')->problem('must be named: set changes the fields of a clause');
         }
-        if ($action === Action::Add && $clause !== null) {
+        if ($action === AmendmentAction::Add && $clause !== null) {
             $node->get('clause')->problem('must be null: the clause that is added stands in "values"');
         }
         $values = $node->get('values');
         $added = null;
         if ($wholeClause && $clause === null) {
             $added = ClauseFormat::read($values, $techniques, "amend.$number");
-        } elseif ($action === Action::Add) {
+        } elseif ($action === AmendmentAction::Add) {
             $values->keys([], ['passes', 'extent']);
-        } elseif ($action === Action::Omit) {
+        } elseif ($action === AmendmentAction::Omit) {
             $values->keys([]);
         }
-        $change = $action === Action::Set ? ClauseChangeFormat::read($values, $techniques) : null;
+        $change = $action === AmendmentAction::Set ? ClauseChangeFormat::read($values, $techniques) : null;
 
         return new Amendment(
             number: $number,
-            level: $node->enum('level', Level::class),
+            level: $node->enum('level', AmendmentLevel::class),
             action: $action,
             clause: $clause,
             technique: $technique,
@@ -106,14 +106,14 @@ final class AmendmentFormat
         );
     }
 
-    private static function spread(Node $node): Spread
+    private static function spread(Node $node): AmendmentSpread
     {
         $node->keys([], ['pieces', 'share']);
         if ($node->has('pieces') === $node->has('share')) {
             $node->problem('must hold either "pieces" or "share"');
         }
 
-        return new Spread(
+        return new AmendmentSpread(
             $node->has('pieces') ? $node->int('pieces', 1, 100_000) : null,
             $node->has('share') ? $node->number('share', 0, 1) : null,
         );

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Booth\Booth;
-use Ordotype\Core\Booth\BoothRequest;
-use Ordotype\Core\Booth\Coat;
-use Ordotype\Core\Booth\Mark;
-use Ordotype\Core\Booth\PlantedFault;
 use Ordotype\Core\Colour\Srgb;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
+use Ordotype\Core\Picture\Booth\Booth;
+use Ordotype\Core\Picture\Booth\BoothRequest;
+use Ordotype\Core\Picture\Booth\Coat;
+use Ordotype\Core\Picture\Booth\Mark;
+use Ordotype\Core\Picture\Booth\PlantedFault;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Extent;
 use stdClass;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
 use Ordotype\Core\Ladder\FlatPaint;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
 use Ordotype\Core\Sculpt\Material;
 
 /** Reads and writes what flat paint shows, `ordotype/flat-paint@1`. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Format;
 
 use JsonException;
-use Ordotype\Core\Problem\FormatException;
+use Ordotype\Core\Foundation\FormatException;
 
 /** JSON text in and out. Out is always the same bytes for the same document. */
 final class Json

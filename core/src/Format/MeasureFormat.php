@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Ordotype\Core\Format;
 
 use Ordotype\Core\Colour\Lab;
-use Ordotype\Core\Photo\AreaMeasure;
-use Ordotype\Core\Photo\Figure;
-use Ordotype\Core\Photo\Unmeasured;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
+use Ordotype\Core\Picture\Photo\AreaMeasure;
+use Ordotype\Core\Picture\Photo\Figure;
+use Ordotype\Core\Picture\Photo\Unmeasured;
 use Ordotype\Core\Sculpt\Sculpt;
 
 /** Reads and writes what was measured of a photograph, `ordotype/measures@1`: a list of areas. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Method\Answer;
-use Ordotype\Core\Method\Method;
-use Ordotype\Core\Method\School;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
+use Ordotype\Core\Planning\Demand\Method;
+use Ordotype\Core\Standard\Answer;
+use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\Scope;
 use stdClass;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Format;
 
 use BackedEnum;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\Problems;
 use Ordotype\Core\Standard\Extent;
 use stdClass;
 

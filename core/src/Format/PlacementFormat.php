@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Ordotype\Core\Format;
 
 use InvalidArgumentException;
-use Ordotype\Core\Photo\Placement;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
+use Ordotype\Core\Picture\Photo\Placement;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\View;
 

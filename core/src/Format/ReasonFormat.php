@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\ReasonKind;
-use Ordotype\Core\Method\School;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Demand\ReasonKind;
+use Ordotype\Core\Standard\School;
 
 /** The words under which the formats name reasons. */
 final class ReasonFormat

@@ -7,16 +7,16 @@ namespace Ordotype\Core\Format;
 use Ordotype\Core\Bench\MadeAmendment;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Colour\Paint;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Overrule;
-use Ordotype\Core\Sequencing\Pass;
-use Ordotype\Core\Sequencing\PrecedenceGraph;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\StepKey;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Overrule;
+use Ordotype\Core\Planning\Sequencing\Pass;
+use Ordotype\Core\Planning\Sequencing\PrecedenceGraph;
+use Ordotype\Core\Planning\Sequencing\Rule;
+use Ordotype\Core\Planning\Sequencing\StepKey;
+use Ordotype\Core\Planning\Unit\PieceKind;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Standard;
-use Ordotype\Core\Unit\PieceKind;
 use stdClass;
 
 /**

@@ -6,10 +6,10 @@ namespace Ordotype\Core\Format;
 
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Colour\Srgb;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Sequencing\StepColour;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\StepColour;
 use Ordotype\Core\Standard\Technique;
 use stdClass;
 

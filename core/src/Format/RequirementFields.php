@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\ModelRequirement;
-use Ordotype\Core\Demand\RequirementVisitor;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Planning\Demand\EffectRequirement;
+use Ordotype\Core\Planning\Demand\FinishRequirement;
+use Ordotype\Core\Planning\Demand\ModelRequirement;
+use Ordotype\Core\Planning\Demand\RequirementVisitor;
+use Ordotype\Core\Planning\Demand\StepsRequirement;
+use Ordotype\Core\Planning\Demand\TechniqueRequirement;
 use Ordotype\Core\Standard\Extent;
 
 /**

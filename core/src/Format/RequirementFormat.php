@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\ModelFigure;
-use Ordotype\Core\Demand\ModelRequirement;
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\RequirementKind;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Planning\Demand\EffectRequirement;
+use Ordotype\Core\Planning\Demand\FinishRequirement;
+use Ordotype\Core\Planning\Demand\ModelFigure;
+use Ordotype\Core\Planning\Demand\ModelRequirement;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\RequirementKind;
+use Ordotype\Core\Planning\Demand\StepsRequirement;
+use Ordotype\Core\Planning\Demand\TechniqueRequirement;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Severity;

@@ -7,8 +7,8 @@ namespace Ordotype\Core\Format;
 use Ordotype\Core\Colour\AreaColours;
 use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Colour\Scheme;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
 use stdClass;
 
 /** Reads and writes `ordotype/scheme@1`. */

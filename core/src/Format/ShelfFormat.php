@@ -8,8 +8,8 @@ use Ordotype\Core\Colour\Hiding;
 use Ordotype\Core\Colour\Paint;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Colour\Srgb;
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
 
 /** Reads a shelf of paints from CSV with the header `name,kind,hex,hiding,ml`. */
 final class ShelfFormat

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
-use Ordotype\Core\Problem\FormatException;
-use Ordotype\Core\Problem\Problems;
+use Ordotype\Core\Foundation\FormatException;
+use Ordotype\Core\Foundation\Problems;
 use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Standard\Aim;

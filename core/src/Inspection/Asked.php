@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\ReasonKind;
-use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Demand\ReasonKind;
+use Ordotype\Core\Planning\Demand\Requirement;
 use Ordotype\Core\Sculpt\Area;
 
 /** One thing that is asked on several areas of a look, while {@see CheckList} gathers it. */

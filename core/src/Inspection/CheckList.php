@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Facing;
 use Ordotype\Core\Sculpt\Material;

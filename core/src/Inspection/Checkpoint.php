@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\Requirement;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Severity;
 

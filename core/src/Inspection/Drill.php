@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Booth\Dice;
-use Ordotype\Core\Booth\Faults;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Foundation\Dice;
+use Ordotype\Core\Foundation\NoticingSize;
+use Ordotype\Core\Picture\Booth\Faults;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Standard\FaultKind;
 use Ordotype\Core\Standard\FaultTable;
 

@@ -6,7 +6,7 @@ namespace Ordotype\Core\Inspection;
 
 use Ordotype\Core\Colour\Lab;
 use Ordotype\Core\Colour\Pot;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\FaultKind;
 

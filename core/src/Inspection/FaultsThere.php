@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\PlannedArea;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\PlannedArea;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Standard\Effect;

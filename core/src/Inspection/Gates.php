@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Gate;
 use OutOfBoundsException;
 

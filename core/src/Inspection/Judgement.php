@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Method\Method;
-use Ordotype\Core\Method\School;
+use Ordotype\Core\Foundation\NoticingSize;
+use Ordotype\Core\Planning\Demand\Method;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Standard\FaultKind;
+use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Tier;
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Inspection;
 
-use Ordotype\Core\Choice\Candidate;
-use Ordotype\Core\Choice\Conformance;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Method\MethodOnModel;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Choice\Candidate;
+use Ordotype\Core\Planning\Choice\Conformance;
+use Ordotype\Core\Planning\Demand\MethodOnModel;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\Step;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;

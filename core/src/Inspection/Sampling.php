@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Inspection;
 
 use InvalidArgumentException;
-use Ordotype\Core\Booth\Dice;
+use Ordotype\Core\Foundation\Dice;
 
 /**
  * Single sampling by attributes, MIL-STD-105E (1989, public domain): code letters by lot size (Table I), plans for

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\Phase;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseVisitor;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Standard\PriceRange;
 use Ordotype\Core\Standard\Tier;
 

@@ -6,9 +6,9 @@ namespace Ordotype\Core\Ladder;
 
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Tier;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Money\Money;
-use Ordotype\Core\Planning\Plan;
-use Ordotype\Core\Planning\Planner;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Foundation\Money;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Plan\Plan;
+use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Choice\Conflict;
+use Ordotype\Core\Planning\Choice\Conflict;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\View;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Ladder;
 
 use ArrayObject;
-use Ordotype\Core\Demand\FittingTechniques;
+use Ordotype\Core\Planning\Demand\FittingTechniques;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Money\Money;
-use Ordotype\Core\Planning\Planner;
+use Ordotype\Core\Foundation\Money;
+use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;

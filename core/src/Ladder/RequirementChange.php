@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\Trend;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\Trend;
 
 /** One requirement that differs between two tiers. `before` is null where it is added, `after` where it is dropped. */
 final readonly class RequirementChange

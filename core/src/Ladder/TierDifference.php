@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Choice\RequirementState;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\Trend;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Choice\RequirementState;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\Trend;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Standard\PriceRange;
 
 /** What one tier asks of a sculpt that another does not, and what that takes. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
+use Ordotype\Core\Foundation\NoticingSize;
 use Ordotype\Core\Sculpt\Role;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Seeing\NoticingSize;
 use Ordotype\Core\Standard\AcceptanceClause;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\ClauseChange;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Ladder;
 
-use Ordotype\Core\Demand\FittingTechniques;
+use Ordotype\Core\Planning\Demand\FittingTechniques;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\AskedEffect;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Sculpt;
 
+use Ordotype\Core\Foundation\Polygon;
+
 /**
  * What is odd about a sculpt's map, beyond what its format refuses: outlines that are missing, hidden, crossing
  * themselves or at odds with shares, facing and touches. Nothing of it stops anyone.
@@ -57,7 +59,7 @@ final readonly class MapCheck
             foreach ($area->outline[$view] ?? [] as $i => $ring) {
                 if (count($ring) < 3) {
                     $findings[] = new MapFinding(MapOddity::TooFewPoints, $area, ring: $i + 1, view: $view);
-                } elseif (self::crossesItself($ring)) {
+                } elseif (Polygon::crossesItself($ring)) {
                     $findings[] = new MapFinding(MapOddity::CrossesItself, $area, ring: $i + 1, view: $view);
                 }
             }
@@ -120,12 +122,12 @@ final readonly class MapCheck
             foreach ($one->outline[$view] ?? [] as $ring) {
                 foreach ($other->outline[$view] ?? [] as $with) {
                     $gap = min(
-                        self::distance($ring, $with, $width, $height),
-                        self::distance($with, $ring, $width, $height),
+                        Polygon::distance($ring, $with, $width, $height),
+                        Polygon::distance($with, $ring, $width, $height),
                     );
                     if (
-                        self::contains($with, $ring[0] ?? [-1.0, -1.0]) ||
-                        self::contains($ring, $with[0] ?? [-1.0, -1.0])
+                        Polygon::contains($with, $ring[0] ?? [-1.0, -1.0]) ||
+                        Polygon::contains($ring, $with[0] ?? [-1.0, -1.0])
                     ) {
                         $gap = 0.0;
                     }
@@ -135,82 +137,5 @@ final readonly class MapCheck
         }
 
         return $least;
-    }
-
-    /**
-     * @param  list<array{float, float}>  $points
-     * @param  list<array{float, float}>  $ring
-     */
-    private static function distance(array $points, array $ring, float $width, float $height): float
-    {
-        $least = INF;
-        $n = count($ring);
-        foreach ($points as [$x, $y]) {
-            for ($i = 0; $i < $n; $i++) {
-                [$ax, $ay] = [($ring[$i][0] - $x) * $width, ($ring[$i][1] - $y) * $height];
-                [$bx, $by] = [($ring[($i + 1) % $n][0] - $x) * $width, ($ring[($i + 1) % $n][1] - $y) * $height];
-                $length = ($bx - $ax) ** 2 + ($by - $ay) ** 2;
-                $t = $length <= 0.0 ? 0.0 : max(0.0, min(1.0, -($ax * ($bx - $ax) + $ay * ($by - $ay)) / $length));
-                $least = min($least, hypot($ax + $t * ($bx - $ax), $ay + $t * ($by - $ay)));
-            }
-        }
-
-        return $least;
-    }
-
-    /**
-     * @param  list<array{float, float}>  $ring
-     * @param  array{float, float}  $point
-     */
-    private static function contains(array $ring, array $point): bool
-    {
-        $inside = false;
-        $n = count($ring);
-        for ($i = 0, $j = $n - 1; $i < $n; $j = $i++) {
-            if (
-                $ring[$i][1] > $point[1] !== $ring[$j][1] > $point[1] &&
-                $point[0] <
-                    (($ring[$j][0] - $ring[$i][0]) * ($point[1] - $ring[$i][1])) / ($ring[$j][1] - $ring[$i][1]) +
-                        $ring[$i][0]
-            ) {
-                $inside = ! $inside;
-            }
-        }
-
-        return $inside;
-    }
-
-    /** @param  list<array{float, float}>  $ring */
-    private static function crossesItself(array $ring): bool
-    {
-        $n = count($ring);
-        for ($i = 0; $i < $n; $i++) {
-            for ($j = $i + 2; $j < $n; $j++) {
-                if ($i === 0 && $j === $n - 1) {
-                    continue; // neighbours round the end
-                }
-                [$a, $b, $c, $d] = [$ring[$i], $ring[$i + 1], $ring[$j], $ring[($j + 1) % $n]];
-                if (
-                    self::side($a, $b, $c) * self::side($a, $b, $d) < 0 &&
-                    self::side($c, $d, $a) * self::side($c, $d, $b) < 0
-                ) {
-                    return true;
-                }
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * On which side of the line from a to b the point c lies: the sign of the cross product.
-     *
-     * @param  array{float, float}  $a
-     * @param  array{float, float}  $b
-     * @param  array{float, float}  $c
-     */
-    private static function side(array $a, array $b, array $c): float
-    {
-        return ($b[0] - $a[0]) * ($c[1] - $a[1]) - ($b[1] - $a[1]) * ($c[0] - $a[0]);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Demand\Reason;
+use Ordotype\Core\Planning\Demand\Reason;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Sculpt\Size;
 use Ordotype\Core\Standard\AcceptanceClause;

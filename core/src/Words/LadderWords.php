@@ -8,7 +8,7 @@ use Ordotype\Core\Ladder\AreaKind;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\FindingKind;
 use Ordotype\Core\Ladder\Row;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\Clause;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
+use Ordotype\Core\Planning\Sequencing\Follows;
+use Ordotype\Core\Planning\Sequencing\OrderedWork;
+use Ordotype\Core\Planning\Sequencing\Pass;
+use Ordotype\Core\Planning\Sequencing\Phase;
+use Ordotype\Core\Planning\Sequencing\PrecedenceGraph;
+use Ordotype\Core\Planning\Sequencing\Rule;
+use Ordotype\Core\Planning\Sequencing\Slip;
+use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Sequencing\Follows;
-use Ordotype\Core\Sequencing\OrderedWork;
-use Ordotype\Core\Sequencing\Pass;
-use Ordotype\Core\Sequencing\Phase;
-use Ordotype\Core\Sequencing\PrecedenceGraph;
-use Ordotype\Core\Sequencing\Rule;
-use Ordotype\Core\Sequencing\Slip;
-use Ordotype\Core\Sequencing\Step;
 
 /** One line each on why a pass stands where it stands, and what is put right after it. */
 final readonly class OrderWords

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Photo\HeldFigure;
-use Ordotype\Core\Photo\Unmeasured;
+use Ordotype\Core\Picture\Photo\HeldFigure;
+use Ordotype\Core\Picture\Photo\Unmeasured;
 use Ordotype\Core\Standard\Criterion;
 
 /** What a photograph does not say, in words. */

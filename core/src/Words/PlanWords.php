@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Choice\Conflict;
-use Ordotype\Core\Choice\ConflictCause;
-use Ordotype\Core\Choice\MustHold;
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\NotApplicable;
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\ReasonKind;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\Unfit;
-use Ordotype\Core\Outlook\StopObstacle;
-use Ordotype\Core\Planning\PlanRequest;
+use Ordotype\Core\Planning\Choice\Conflict;
+use Ordotype\Core\Planning\Choice\ConflictCause;
+use Ordotype\Core\Planning\Choice\MustHold;
+use Ordotype\Core\Planning\Demand\EffectRequirement;
+use Ordotype\Core\Planning\Demand\NotApplicable;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Demand\ReasonKind;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\Unfit;
+use Ordotype\Core\Planning\Outlook\StopObstacle;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\StepPlace;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Sequencing\Step;
-use Ordotype\Core\Sequencing\StepPlace;
 use Ordotype\Core\Standard\Clause;
 
 /** What a plan has to say, in words: why, what stands in the way, what is asked. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Record\BrokenLink;
-use Ordotype\Core\Record\Damage;
+use Ordotype\Core\Foundation\BrokenLink;
+use Ordotype\Core\Foundation\Damage;
 
 /** What is wrong with a chain of records, in words. */
 final class RecordWords

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Demand\EffectRequirement;
-use Ordotype\Core\Demand\FinishRequirement;
-use Ordotype\Core\Demand\ModelFigure;
-use Ordotype\Core\Demand\ModelRequirement;
-use Ordotype\Core\Demand\RequirementVisitor;
-use Ordotype\Core\Demand\StepsRequirement;
-use Ordotype\Core\Demand\TechniqueRequirement;
+use Ordotype\Core\Planning\Demand\EffectRequirement;
+use Ordotype\Core\Planning\Demand\FinishRequirement;
+use Ordotype\Core\Planning\Demand\ModelFigure;
+use Ordotype\Core\Planning\Demand\ModelRequirement;
+use Ordotype\Core\Planning\Demand\RequirementVisitor;
+use Ordotype\Core\Planning\Demand\StepsRequirement;
+use Ordotype\Core\Planning\Demand\TechniqueRequirement;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;

@@ -6,17 +6,17 @@ namespace Ordotype\Core\Words;
 
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\StageMove;
-use Ordotype\Core\Method\School;
+use Ordotype\Core\Planning\Sequencing\Rule;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Relief;
-use Ordotype\Core\Sequencing\Rule;
 use Ordotype\Core\Standard\Criterion;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\Place;
+use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\TechniqueStatus;
 

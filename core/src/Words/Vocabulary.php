@@ -6,7 +6,6 @@ namespace Ordotype\Core\Words;
 
 use BackedEnum;
 use Ordotype\Core\Bench\Stage;
-use Ordotype\Core\Method\School;
 use Ordotype\Core\Sculpt\Facing;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Rank;
@@ -19,6 +18,7 @@ use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\Place;
+use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\TechniqueStatus;
 
 /** The closed sets with what a person reads for each value, in the order in which they are offered. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Demand\Reason;
-use Ordotype\Core\Demand\Requirement;
-use Ordotype\Core\Demand\Trend;
 use Ordotype\Core\Ladder\TierDifference;
-use Ordotype\Core\Planning\Plan;
+use Ordotype\Core\Planning\Demand\Reason;
+use Ordotype\Core\Planning\Demand\Requirement;
+use Ordotype\Core\Planning\Demand\Trend;
+use Ordotype\Core\Planning\Plan\Plan;
 
 /**
  * The difference between two tiers on one sculpt, said twice: in the painter's terms and in plain words for a client.

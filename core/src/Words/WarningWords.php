@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
-use Ordotype\Core\Planning\Doubt;
-use Ordotype\Core\Planning\PlanRequest;
-use Ordotype\Core\Planning\Warning;
-use Ordotype\Core\Planning\WarningKind;
-use Ordotype\Core\Sequencing\Cycle;
-use Ordotype\Core\Sequencing\HeldBack;
+use Ordotype\Core\Planning\Plan\Doubt;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\Warning;
+use Ordotype\Core\Planning\Plan\WarningKind;
+use Ordotype\Core\Planning\Sequencing\Cycle;
+use Ordotype\Core\Planning\Sequencing\HeldBack;
 
 /** What a plan wants a person to know, as sentences. */
 final readonly class WarningWords
