@@ -30,7 +30,7 @@ use App\Http\Controllers\VocabularyController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
-foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'place', 'import', 'photograph', 'example', 'drill'] as $name) {
+foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'overrule', 'import', 'photograph', 'example', 'drill'] as $name) {
     Route::pattern($name, '[0-9]{1,18}');
 }
 
@@ -177,7 +177,7 @@ Route::middleware('auth')->group(function (): void {
         Route::put('units/{unit}/practice', [BendController::class, 'practice']);
         Route::put('units/{unit}/aim', [BendController::class, 'aim']);
         Route::post('units/{unit}/overrules', [BendController::class, 'overrule']);
-        Route::delete('units/{unit}/overrules/{place}', [BendController::class, 'uphold']);
+        Route::delete('units/{unit}/overrules/{overrule}', [BendController::class, 'uphold']);
         Route::put('units/{unit}/variants', [BendController::class, 'variants']);
         Route::put('pieces/{piece}/lacks', [BendController::class, 'lacks']);
         Route::post('units/{unit}/copy', [BendController::class, 'copy']);
@@ -196,7 +196,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('bench/{unit}', [BenchController::class, 'show']);
         Route::post('bench/marks', [BenchController::class, 'mark']);
         Route::delete('bench/marks', [BenchController::class, 'unmark']);
-        Route::post('pieces/{piece}/offer', [BenchController::class, 'offer']);
+        Route::post('bench/offers', [BenchController::class, 'offer']);
     });
 
     Route::put('checks/{check}/faults/{fault}', [CheckController::class, 'overrule'])->middleware('can:check.overrule');

@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Exceptions\NoPieceNamed;
 use App\Exceptions\NoSuchTier;
+use App\Exceptions\OrderChanged;
 use App\Exceptions\OrderPartlyOnTheBench;
 use App\Exceptions\PieceAmendmentNamesPieces;
 use App\Exceptions\TierQuotedByHand;
@@ -61,7 +62,7 @@ final class ArrangeUnit
                 default => throw new UnknownAmendmentLevel(),
             };
             if (isset($of['order_id'])) {
-                $this->noneReleased($unit->order);
+                $this->noneReleased($unit->order->locked());
             }
             if (isset($of['piece_id']) && ($amendment->on ?? null) !== null) {
                 throw new PieceAmendmentNamesPieces();
@@ -94,7 +95,7 @@ final class ArrangeUnit
                 $this->amendments->rows($unit)->firstWhere('id', $amendment) ??
                 throw (new ModelNotFoundException())->setModel(AmendmentRow::class);
             if ($row->level() === 'order') {
-                $this->noneReleased($unit->order);
+                $this->noneReleased($unit->order->locked());
             }
             $this->log->write('amendment.taken_back', $row, $row->body, null);
             if ($row->level() === 'studio') {
@@ -126,7 +127,7 @@ final class ArrangeUnit
             if ($standard->tier($tier)->status === TierStatus::Retired) {
                 throw new TierRetired($standard->tier($tier));
             }
-            $now = $this->plans->request($unit->load(['order.version', 'order.scheme', 'sculpt']));
+            $now = $this->plans->request($unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt']));
             if ($now->at($standard->tier($tier))->isQuotedByHand()) {
                 throw new TierQuotedByHand($standard->tier($tier));
             }
@@ -134,7 +135,7 @@ final class ArrangeUnit
             $edits = $unit->edits ?? [];
             $unit->update(['tier' => $tier, 'edits' => null]);
             $plan = $this->planner->plan(
-                $this->plans->request($unit->refresh()->load(['order.version', 'order.scheme', 'sculpt'])),
+                $this->plans->request($unit->refresh()->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt'])),
             );
             [$edits, $gone] = $this->plans->carried($plan, $edits);
             $unit->update(['edits' => $edits === [] ? null : $edits]);
@@ -144,20 +145,30 @@ final class ArrangeUnit
         });
     }
 
-    /** The method of the whole order. */
-    public function method(Unit $unit, stdClass $method, int $revision): Unit
+    /**
+     * The method of the whole order.
+     *
+     * @param  int  $orderRevision  of the order as it was looked at
+     *
+     * @throws OrderChanged when somebody has changed the order since, be it from another of its units
+     */
+    public function method(Unit $unit, stdClass $method, int $revision, int $orderRevision): Unit
     {
-        return DB::transaction(function () use ($unit, $method, $revision): Unit {
+        return DB::transaction(function () use ($unit, $method, $revision, $orderRevision): Unit {
             $unit = $this->units->unreleased($unit, $revision);
-            $this->noneReleased($unit->order);
+            $order = $unit->order->locked();
+            if ($order->revision !== $orderRevision) {
+                throw new OrderChanged($order);
+            }
+            $this->noneReleased($order);
             $method->format = MethodFormat::WORD;
             MethodFormat::read($method);
-            $before = $unit->order->method;
-            $unit->order->update([
+            $before = $order->method;
+            $order->update([
                 'method' => count(get_object_vars($method)) === 1 ? null : Json::encode($method),
-                'revision' => $unit->order->revision + 1,
+                'revision' => $orderRevision + 1,
             ]);
-            $this->log->write('order.method', $unit->order, $before, Json::canonical($method));
+            $this->log->write('order.method', $order, $before, Json::canonical($method));
 
             return $this->touch($unit);
         });

@@ -59,7 +59,7 @@ final class AskTheClient
     {
         return ShareLink::query()
             ->where('what', 'concession')
-            ->where('shows->check', $check->id)
+            ->where('check_id', $check->id)
             ->latest('id')
             ->first();
     }

@@ -108,7 +108,7 @@ final class BendPlan
     }
 
     /**
-     * Sets rules of order aside between steps, for the order: all of them or none.
+     * Sets rules of order aside between steps, for the order: all of them or none. Said again, the newer reason holds.
      *
      * @param  list<array{rule: string, earlier: string, later: string}>  $rules  by the places of their steps
      */
@@ -117,8 +117,7 @@ final class BendPlan
         return DB::transaction(function () use ($unit, $rules, $reason, $by, $revision): Unit {
             $unit = $this->units->unreleased($unit, $revision);
             $places = array_map(fn (Step $s) => $s->place()->id, $this->plans->plan($unit)->work->steps);
-            $before = $unit->order->overrules ?? [];
-            $after = $before;
+            $order = $unit->order->locked();
             foreach ($rules as $i => $rule) {
                 if (Rule::tryFrom($rule['rule']) === null) {
                     throw new NoSuchRule($rule['rule'], "/rules/$i/rule");
@@ -128,38 +127,29 @@ final class BendPlan
                         throw new NoSuchStep($rule[$field], "/rules/$i/$field");
                     }
                 }
-                $between = [$rule['rule'], $rule['earlier'], $rule['later']];
-                $after = array_filter($after, fn (array $o) => [$o['rule'], $o['earlier'], $o['later']] !== $between);
-                $after[] = [
-                    'rule' => $rule['rule'],
-                    'earlier' => $rule['earlier'],
-                    'later' => $rule['later'],
-                    'reason' => $reason,
-                    'by' => $by->name,
-                    'at' => now()->toIso8601ZuluString(),
-                ];
+                $said = ['reason' => $reason, 'by' => $by->name, 'said_at' => now()];
+                $before = $order->overrules()->where($rule)->first()?->facts();
+                $this->log->write(
+                    'order.overruled',
+                    $order,
+                    $before,
+                    $order->overrules()->updateOrCreate($rule, $said)->facts(),
+                );
             }
-            $after = array_values($after);
-            $unit->order->update(['overrules' => $after]);
-            $this->log->write('order.overruled', $unit->order, $before, $after);
 
             return $this->touch($unit);
         });
     }
 
     /** Lets a rule hold again; what was put in order by hand goes back to where the rules let it. */
-    public function uphold(Unit $unit, int $place, int $revision): Unit
+    public function uphold(Unit $unit, int $overrule, int $revision): Unit
     {
-        return DB::transaction(function () use ($unit, $place, $revision): Unit {
+        return DB::transaction(function () use ($unit, $overrule, $revision): Unit {
             $unit = $this->units->unreleased($unit, $revision);
-            $before = $unit->order->overrules ?? [];
-            if (! isset($before[$place])) {
-                throw new RuleNotSetAside($place);
-            }
-            $after = $before;
-            array_splice($after, $place, 1);
-            $unit->order->update(['overrules' => $after === [] ? null : $after]);
-            $this->log->write('order.upheld', $unit->order, $before, $after);
+            $order = $unit->order->locked();
+            $row = $order->overrules()->find($overrule) ?? throw new RuleNotSetAside();
+            $row->delete();
+            $this->log->write('order.upheld', $order, $row->facts(), null);
 
             return $this->touch($unit);
         });

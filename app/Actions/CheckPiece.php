@@ -20,7 +20,6 @@ use App\Exceptions\QuestionsOpen;
 use App\Exceptions\ReasonMissing;
 use App\Models\Answer;
 use App\Models\Check;
-use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Models\User;
 use App\Repositories\Releases;
@@ -89,7 +88,9 @@ final class CheckPiece
     }
 
     /**
-     * @param  list<Found>  $faults  for the answer fault
+     * One line. Two faults that are alike are two: what is sent twice is told by its key, before it comes here.
+     *
+     * @param  list<Found>  $faults  for the answer fault: those that are found now
      */
     public function answer(
         Check $check,
@@ -106,17 +107,12 @@ final class CheckPiece
                 throw new NoFaultNamed();
             }
             self::wantsReason($answer, $note);
-            $there = $check->faults()->where('question', $question)->get();
-            if ($answer !== 'fault' && $there->isNotEmpty()) {
+            if ($answer !== 'fault' && $check->faults()->where('question', $question)->exists()) {
                 throw new FaultStays($question);
             }
             $this->write($check, $by, [$question], $answer, $note, null);
             foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
-                // Sent twice, a fault is noted once.
-                $isNoted = fn (FaultRow $f): bool => [$f->fault, $f->area] === [$found['fault'], $found['area']];
-                if (! $there->contains($isNoted)) {
-                    $this->faults->note($check, $by, $asked, $found, "/faults/$i");
-                }
+                $this->faults->note($check, $by, $asked, $found, "/faults/$i");
             }
 
             return $check;

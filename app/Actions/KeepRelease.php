@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\AmendmentRow;
+use App\Models\OverruleRow;
 use App\Models\ReleaseRow;
 use App\Models\Unit;
 use App\Models\User;
@@ -79,7 +80,9 @@ final class KeepRelease
             'amendments' => $this->amendments->rows($unit)->pluck('body')->all(),
             'edits' => Json::canonical($unit->edits),
             'arrangement' => Json::canonical($unit->arrangement),
-            'overrules' => Json::canonical($unit->order->overrules),
+            'overrules' => Json::canonical(
+                $unit->order->overrules->map(fn (OverruleRow $o) => $o->facts())->all() ?: null,
+            ),
             'variants' => Json::canonical($this->arrangements->variantDocuments($unit)),
             'pieces' => $unit
                 ->standing()

@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\StageMove;
+use Ordotype\Core\Studio\OrderStatus;
 
 /**
  * What happens to a piece outside bench and check: put on hold, taken up again, lost, cancelled, delivered, claimed.
@@ -49,7 +50,7 @@ final class MovePiece
             if (! $stage->isThere()) {
                 $this->releases->dropPiece($piece, Auth::id());
             }
-            $this->order($piece, $move->value);
+            $this->order($piece, $move);
             $this->log->write(
                 "piece.$move->value",
                 $piece,
@@ -62,18 +63,18 @@ final class MovePiece
     }
 
     /** An order whose last piece is delivered is delivered; a claim takes it up again. */
-    private function order(Piece $piece, string $move): void
+    private function order(Piece $piece, StageMove $move): void
     {
-        $order = $piece->unit->order;
-        if ($move === 'claim' && in_array($order->status, ['delivered', 'closed'], true)) {
-            $order->update(['status' => 'in_work']);
+        $order = $piece->unit->order->locked();
+        if ($move === StageMove::Claim && $order->status->hasLeft()) {
+            $order->update(['status' => OrderStatus::InWork]);
         }
         $left = Piece::query()
             ->whereHas('unit', fn ($q) => $q->where('order_id', $order->id))
-            ->whereNotIn('stage', ['delivered', 'lost', 'cancelled'])
+            ->whereIn('stage', Stage::words(fn (Stage $s) => $s->isToBeDelivered()))
             ->exists();
-        if ($move === 'deliver' && ! $left) {
-            $order->update(['status' => 'delivered']);
+        if ($move === StageMove::Deliver && ! $left) {
+            $order->update(['status' => OrderStatus::Delivered]);
         }
     }
 }

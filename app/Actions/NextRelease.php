@@ -35,7 +35,7 @@ final class NextRelease
     public function locked(Unit $unit, int $revision): ?Unit
     {
         $unit = Unit::query()
-            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces.logs'])
+            ->with(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces.logs'])
             ->lockForUpdate()
             ->findOrFail($unit->id);
         if ($unit->revision !== $revision) {
@@ -74,7 +74,7 @@ final class NextRelease
             }
         }
         $unit = Unit::query()
-            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->with(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces'])
             ->findOrFail($unit->id);
         ($this->keep)($unit, $this->plans->unitPlan($unit));
         foreach ($unit->pieces->whereIn('id', $concerned->pluck('id')->all()) as $piece) {

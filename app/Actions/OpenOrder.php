@@ -9,6 +9,7 @@ use App\Models\Scheme;
 use App\Repositories\Standards;
 use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Studio\OrderStatus;
 
 /** Opens an order in the standard as it is published today. */
 final class OpenOrder
@@ -29,7 +30,7 @@ final class OpenOrder
                 'client' => $client,
                 'title' => $title,
                 'brief' => $brief,
-                'status' => 'draft',
+                'status' => OrderStatus::Draft,
                 'due_on' => $dueOn,
                 'standard_version_id' => $this->standards->current()->id,
                 // Colours are the client's: the same client's last, or none until somebody chooses.
@@ -50,9 +51,15 @@ final class OpenOrder
     /** The next one that no order has, from a sequence: nobody waits for somebody else's order to be written. */
     private function number(): string
     {
+        // Orders that came in a file brought numbers of their own; the sequence goes on after the highest.
+        $year = now()->format('y');
+        $last = (int) Order::query()
+            ->where('number', 'regexp', "^$year-[0-9]{1,9}$")
+            ->max(DB::raw('cast(substring(number, 4) as unsigned)'));
+        DB::select("select setval(order_numbers, $last)"); // a number, since no other value is taken here
         do {
             $next = DB::selectOne('select nextval(order_numbers) as next');
-            $number = sprintf('%s-%03d', now()->format('y'), is_object($next) ? (int) $next->next : 0);
+            $number = sprintf('%s-%03d', $year, is_object($next) ? (int) $next->next : 0);
         } while (Order::query()->where('number', $number)->exists());
 
         return $number;

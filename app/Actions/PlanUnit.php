@@ -22,6 +22,7 @@ use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Planning\Unit\UnitPlan;
+use Ordotype\Core\Studio\OrderStatus;
 use Ordotype\Core\Words\PlanWords;
 use Ordotype\Core\Words\Terms;
 
@@ -83,8 +84,9 @@ final class PlanUnit
                 'revision' => $unit->revision + 1,
             ]);
             ($this->keep)($unit, $plan);
-            if (in_array($unit->order->status, ['draft', 'quoted', 'accepted'], true)) {
-                $unit->order->update(['status' => 'in_work']);
+            $order = $unit->order->locked();
+            if ($order->status->isBeforeWork()) {
+                $order->update(['status' => OrderStatus::InWork]);
             }
             $this->log->write('plan.released', $unit, null, [
                 'minutes' => round($plan->minutes() / max(1, $unit->standing()->count()), 2),
@@ -124,9 +126,10 @@ final class PlanUnit
                 'scheme_number' => null,
                 'revision' => $unit->revision + 1,
             ]);
-            $onBench = $unit->order->units()->whereNotNull('released_at')->exists();
-            if (! $onBench && $unit->order->status === 'in_work') {
-                $unit->order->update(['status' => 'accepted']);
+            $order = $unit->order->locked();
+            $onBench = $order->units()->whereNotNull('released_at')->exists();
+            if (! $onBench && $order->status === OrderStatus::InWork) {
+                $order->update(['status' => OrderStatus::Accepted]);
             }
             $this->log->write('plan.taken_back', $unit, ['release' => $row->number], null);
 
@@ -151,11 +154,9 @@ final class PlanUnit
     private function missing(Unit $unit, UnitPlan $plan): array
     {
         $missing = [];
-        if (in_array($unit->order->status, ['draft', 'quoted'], true)) {
-            $missing[] =
-                $unit->order->status === 'draft'
-                    ? 'The order is a draft: it was not quoted.'
-                    : 'The client has not accepted the quote.';
+        $open = Terms::notAgreed($unit->order->status);
+        if ($open !== null) {
+            $missing[] = $open;
         }
         if ($unit->order->scheme === null) {
             $missing[] = 'The order has no colours: the steps name no paints.';

@@ -48,7 +48,7 @@ final class ReconstructReleases
     {
         Unit::query()
             ->whereNotNull('plan')
-            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->with(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces'])
             ->orderBy('id')
             ->each($this->of(...));
     }

@@ -15,10 +15,10 @@ use App\Models\SignOff;
 use App\Models\User;
 use App\Studio\ActivityLog;
 use App\Studio\CertificateBody;
-use App\Studio\Checks;
 use App\Studio\NamesApart;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Foundation\Chain;
 use Ordotype\Core\Inspection\Signing;
 use Ordotype\Core\Words\CheckWords;
@@ -31,7 +31,6 @@ final class SignPieces
 
     public function __construct(
         private readonly CertificateBody $body,
-        private readonly Checks $checks,
         private readonly ActivityLog $log,
     ) {
     }
@@ -50,7 +49,7 @@ final class SignPieces
             // The unit as a whole, where it was looked at side by side.
             $body += $whole === null ? [] : ['whole' => $whole];
 
-            return $this->append($number, 'sign_off', $previous, $body, $found, $by, 'signed', $names);
+            return $this->append($number, 'sign_off', $previous, $body, $found, $by, Stage::Signed, $names);
         });
     }
 
@@ -76,13 +75,7 @@ final class SignPieces
     private function found(array $pieces): Collection
     {
         $found = Piece::query()
-            ->with([
-                'unit.order.version',
-                'unit.order.scheme',
-                'unit.sculpt',
-                'checks.answers.user',
-                'checks.faults',
-            ])
+            ->with(CertificateBody::OF_PIECES)
             ->whereIn('id', $pieces)
             ->orderBy('number')
             ->lockForUpdate()
@@ -109,8 +102,9 @@ final class SignPieces
     private function rules(Collection $pieces, User $by): array
     {
         $rules = [];
+        $people = User::query()->whereNull('set_aside_at')->get(['id', 'may_sign']);
         foreach ($pieces as $piece) {
-            $rules[$piece->id] = $this->rule($piece, $by);
+            $rules[$piece->id] = self::rule($piece, $by, $people);
         }
 
         return $rules;
@@ -128,14 +122,12 @@ final class SignPieces
             if ($signOff->kind !== 'sign_off') {
                 throw new WithdrawalStays();
             }
-            foreach ($pieces as $piece) {
-                $latest = SignOff::query()
-                    ->whereHas('pieces', fn ($q) => $q->where('pieces.id', $piece->id))
-                    ->orderByDesc('number')
-                    ->first();
-                if ($latest?->id !== $signOff->id) {
-                    throw new SignOffDoesNotHold($signOff->number);
-                }
+            $later = SignOff::query()
+                ->where('number', '>', $signOff->number)
+                ->whereHas('pieces', fn ($q) => $q->whereKey($pieces->modelKeys()))
+                ->exists();
+            if ($later) {
+                throw new SignOffDoesNotHold($signOff->number);
             }
             $names = new NamesApart();
             $body = [
@@ -149,7 +141,7 @@ final class SignPieces
                     ->all(),
             ];
 
-            return $this->append($number, 'withdrawal', $previous, $body, $pieces, $by, 'offered', $names);
+            return $this->append($number, 'withdrawal', $previous, $body, $pieces, $by, Stage::Offered, $names);
         });
     }
 
@@ -162,7 +154,8 @@ final class SignPieces
         return [($last->number ?? 0) + 1, $last->hash ?? Chain::START];
     }
 
-    private function rule(Piece $piece, User $by): string
+    /** @param  Collection<int, User>  $people  at work */
+    private static function rule(Piece $piece, User $by, Collection $people): string
     {
         $mandatory = [];
         foreach ($piece->checks as $check) {
@@ -171,20 +164,12 @@ final class SignPieces
                 $mandatory[] = $answer->user_id;
             }
         }
-        $maySign = array_values(
-            User::query()
-                ->where('may_sign', true)
-                ->whereNull('set_aside_at')
-                ->pluck('id')
-                ->map(fn ($id) => (int) $id)
-                ->all(),
-        );
         $signing = Signing::by(
             $by->id,
-            $maySign,
-            $this->checks->painters($piece),
+            array_values($people->where('may_sign', true)->modelKeys()),
+            array_values($piece->painters->modelKeys()),
             array_values(array_unique($mandatory)),
-            User::query()->whereNull('set_aside_at')->count(),
+            $people->count(),
         );
 
         return $signing->allows()
@@ -203,7 +188,7 @@ final class SignPieces
         array $body,
         Collection $pieces,
         User $by,
-        string $stage,
+        Stage $stage,
         NamesApart $names,
     ): SignOff {
         $now = now();
@@ -228,9 +213,9 @@ final class SignPieces
         ]);
         $names->keep($signOff);
         $signOff->pieces()->attach($pieces->pluck('id')->all());
-        foreach ($pieces as $piece) {
-            $piece->update(['stage' => $stage, 'revision' => $piece->revision + 1]);
-        }
+        Piece::query()
+            ->whereKey($pieces->modelKeys())
+            ->update(['stage' => $stage->value, 'revision' => DB::raw('revision + 1')]);
         $this->log->write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link->hash]);
 
         return $signOff;

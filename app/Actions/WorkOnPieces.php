@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Exceptions\LeftTheBench;
+use App\Exceptions\NeverMarked;
 use App\Exceptions\NoSuchPieces;
 use App\Exceptions\NotBeingWorkedOn;
 use App\Exceptions\NotOnTheBench;
@@ -26,7 +27,7 @@ use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Words\PlanWords;
 
-/** Marks steps done on pieces, takes a mark back, and offers a finished piece to the check. */
+/** Marks steps done on pieces, takes marks back, and offers finished pieces to the check. */
 final class WorkOnPieces
 {
     public function __construct(
@@ -47,15 +48,7 @@ final class WorkOnPieces
     public function mark(array $pieces, array $steps, ?string $skipped = null, ?float $minutes = null): array
     {
         return DB::transaction(function () use ($pieces, $steps, $skipped, $minutes): array {
-            $found = Piece::query()
-                ->with(['unit', ...BenchWork::OF_PIECES])
-                ->whereIn('id', $pieces)
-                ->orderBy('id')
-                ->lockForUpdate()
-                ->get();
-            if ($found->count() !== count(array_unique($pieces))) {
-                throw new NoSuchPieces();
-            }
+            $found = $this->locked($pieces);
             $rows = [];
             $said = GateKeeper::said($found->pluck('id')->all());
             $steps = array_values(array_unique($steps));
@@ -79,56 +72,111 @@ final class WorkOnPieces
         });
     }
 
-    /** Takes back a mark of one's own (a lead: of anyone). */
-    public function unmark(Piece $piece, string $step): Piece
+    /**
+     * Takes marks back: all of them or none. What somebody took back already stays so, and both see it done.
+     *
+     * @param  list<int>  $pieces
+     * @param  list<string>  $steps  keys
+     * @return list<Piece>
+     *
+     * @throws NoSuchPieces
+     * @throws LeftTheBench when one of them is not worked on any more
+     * @throws NeverMarked when a step was never marked on any of them
+     */
+    public function unmark(array $pieces, array $steps): array
     {
-        return DB::transaction(function () use ($piece, $step): Piece {
-            $piece = Piece::query()->lockForUpdate()->findOrFail($piece->id);
-            if (! Stage::from($piece->stage)->isAtWork()) {
-                throw new LeftTheBench($piece);
+        return DB::transaction(function () use ($pieces, $steps): array {
+            $found = $this->locked($pieces);
+            $left = $found->first(fn (Piece $p) => ! Stage::from($p->stage)->isAtWork());
+            if ($left !== null) {
+                throw new LeftTheBench($left);
             }
-            $log = $piece->logs()->whereNull('covered_by')->where('step', $step)->first();
-            if ($log === null) {
-                // Two took it back, or one pressed twice: it is done once, and both see it done.
-                $piece->logs()->withoutGlobalScope(StepLog::HISTORY)->where('step', $step)->firstOrFail();
+            $logs = StepLog::query()
+                ->withoutGlobalScope(StepLog::HISTORY)
+                ->whereIn('piece_id', $found->modelKeys())
+                ->whereIn('step', $steps)
+                ->get();
+            foreach ($steps as $step) {
+                if (! $logs->contains('step', $step)) {
+                    throw new NeverMarked($step);
+                }
+            }
+            $standing = $logs->whereNull('covered_by')->whereNull('undone_by')->whereNull('undoes');
+            foreach ($standing as $log) {
+                $this->log->write('step.taken_back', $found->find($log->piece_id) ?? $log, $log->toArray(), null);
+                $undo = $log->replicate(['covered_by', 'undone_by', 'standing'])->fill([
+                    'undoes' => $log->id,
+                    'minutes' => null,
+                    'user_id' => Auth::id(),
+                    'done_at' => now(),
+                ]);
+                $undo->save();
+                $log->update(['undone_by' => $undo->id]);
+            }
+            $begun = StepLog::query()->whereIn('piece_id', $found->modelKeys())->distinct()->pluck('piece_id');
+            $this->move(
+                $found->where('stage', Stage::OnBench->value)->whereNotIn('id', $begun),
+                Stage::Planned,
+            );
 
-                return $piece;
-            }
-            $this->log->write('step.taken_back', $piece, $log->toArray(), null);
-            $undo = $log->replicate(['covered_by', 'undone_by', 'standing'])->fill([
-                'undoes' => $log->id,
-                'minutes' => null,
-                'user_id' => Auth::id(),
-                'done_at' => now(),
-            ]);
-            $undo->save();
-            $log->update(['undone_by' => $undo->id]);
-            if ($piece->stage === Stage::OnBench->value && ! $piece->logs()->exists()) {
-                $this->move(new Collection([$piece]), Stage::Planned);
-            }
-
-            return $piece;
+            return array_values($found->load('standing')->all());
         });
     }
 
-    public function offer(Piece $piece): Piece
+    /**
+     * Offers finished pieces to the check: all of them or none.
+     *
+     * @param  list<int>  $pieces
+     * @return list<Piece>
+     *
+     * @throws NoSuchPieces
+     * @throws NotBeingWorkedOn
+     * @throws StepsOpen when one of them wants something more
+     */
+    public function offer(array $pieces): array
     {
-        return DB::transaction(function () use ($piece): Piece {
-            $piece = Piece::query()->with('unit')->lockForUpdate()->findOrFail($piece->id);
-            if (! in_array($piece->stage, [Stage::OnBench->value, Stage::Rework->value], true)) {
-                throw new NotBeingWorkedOn($piece);
+        return DB::transaction(function () use ($pieces): array {
+            $found = $this->locked($pieces);
+            foreach ($found->groupBy('unit_id') as $alike) {
+                $release = $this->releases->of($alike[0]->unit);
+                foreach ($alike as $piece) {
+                    $this->mayBeOffered($piece, $release);
+                }
             }
-            $release = $this->releases->of($piece->unit);
-            $wanted = $this->work->wanted($piece, $release);
-            $missing = array_values(array_diff(array_keys($wanted), BenchWork::done($piece)));
-            if ($missing !== []) {
-                $first = self::name($wanted[$missing[0]], $release);
-                throw new StepsOpen(count($missing), $first);
+            foreach ($found->groupBy('stage') as $alike) {
+                $this->move($alike, Stage::Offered);
             }
-            $this->move(new Collection([$piece]), Stage::Offered);
 
-            return $piece;
+            return array_values($found->load('standing')->all());
         });
+    }
+
+    private function mayBeOffered(Piece $piece, Release $release): void
+    {
+        if (! Stage::from($piece->stage)->isBeingPainted()) {
+            throw new NotBeingWorkedOn($piece);
+        }
+        $wanted = $this->work->wanted($piece, $release);
+        $missing = array_values(array_diff(array_keys($wanted), BenchWork::done($piece)));
+        if ($missing !== []) {
+            throw new StepsOpen($piece, count($missing), self::name($wanted[$missing[0]], $release));
+        }
+    }
+
+    /**
+     * @param  list<int>  $pieces
+     * @return Collection<int, Piece> in the order of their ids, so that two who lock the same do not wait for each other
+     */
+    private function locked(array $pieces): Collection
+    {
+        $found = Piece::query()
+            ->with(['unit', ...BenchWork::OF_PIECES])
+            ->whereIn('id', $pieces)
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
+
+        return $found->count() === count(array_unique($pieces)) ? $found : throw new NoSuchPieces();
     }
 
     /**

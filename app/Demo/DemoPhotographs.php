@@ -60,7 +60,7 @@ final class DemoPhotographs implements ShouldQueue
     public function handle(KeepPhotographs $keep, Pictures $pictures, UnitPlans $plans, Booth $booth): void
     {
         $unit = Unit::query()
-            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->with(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces'])
             ->whereHas('order', fn ($q) => $q->where('number', self::ORDER))
             ->firstOrFail();
         // Begun again after the worker was cut off, it goes on where it was.
@@ -89,7 +89,7 @@ final class DemoPhotographs implements ShouldQueue
     private function signed(UnitPlans $plans, Booth $booth, Pictures $pictures, User $by): void
     {
         $unit = Unit::query()
-            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->with(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces'])
             ->whereHas('order', fn ($q) => $q->where('number', self::SIGNED))
             ->firstOrFail();
         $piece = $unit->pieces->firstOrFail();

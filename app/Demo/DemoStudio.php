@@ -29,6 +29,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\StageMove;
 use Ordotype\Core\Colour\Scheme;
+use Ordotype\Core\Studio\OrderStatus;
 
 /**
  * Loads the demo studio: its documents through the import a user has, and its history through the same actions the
@@ -138,7 +139,7 @@ final class DemoStudio
             array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
             $this->person('lead'),
         );
-        $unit->order->update(['status' => 'done']);
+        $unit->order->update(['status' => OrderStatus::Done]);
     }
 
     private function late(): void
@@ -301,7 +302,7 @@ final class DemoStudio
     {
         $this->as($who);
         $this->paint($piece, PHP_INT_MAX);
-        $this->workOnPieces->offer($piece);
+        $this->workOnPieces->offer([$piece->id]);
     }
 
     private function pass(Piece $piece): void

@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $revision
  * @property-read Piece $piece
  * @property-read User|null $holder
+ * @property-read ReleaseRow|null $release
  * @property-read Collection<int, Answer> $answers
  * @property-read Collection<int, FaultRow> $faults
  */
@@ -70,6 +71,12 @@ final class Check extends Model
     public function hold(User $user): void
     {
         $this->update(self::heldBy($user));
+    }
+
+    /** @return BelongsTo<ReleaseRow, $this> what it was opened against */
+    public function release(): BelongsTo
+    {
+        return $this->belongsTo(ReleaseRow::class);
     }
 
     /** @return HasMany<Answer, $this> */

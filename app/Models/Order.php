@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Ordotype\Core\Studio\OrderStatus;
 
 /**
  * What a client has ordered.
@@ -17,32 +18,27 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $client
  * @property string $title
  * @property string|null $brief
- * @property string $status
+ * @property OrderStatus $status
  * @property \Illuminate\Support\Carbon|null $due_on
  * @property int $standard_version_id
  * @property int|null $scheme_id
  * @property string|null $method
- * @property list<array{
- *     rule: string, earlier: string, later: string, reason: string, by: string, at: string
- * }>|null $overrules
  * @property string|null $reference
  * @property int $revision
  * @property-read Collection<int, Unit> $units
  * @property-read StandardVersion $version
  * @property-read Scheme|null $scheme
  * @property-read Collection<int, AmendmentRow> $amendments
+ * @property-read Collection<int, OverruleRow> $overrules
  */
 final class Order extends Model
 {
-    /** Where nothing is left to do. */
-    public const FINISHED = ['done', 'delivered', 'closed', 'cancelled'];
-
     protected $guarded = [];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['due_on' => 'date', 'overrules' => 'array'];
+    protected $casts = ['due_on' => 'date', 'status' => OrderStatus::class];
 
     /** @return HasMany<Unit, $this> */
     public function units(): HasMany
@@ -60,6 +56,18 @@ final class Order extends Model
     public function scheme(): BelongsTo
     {
         return $this->belongsTo(Scheme::class);
+    }
+
+    /** @return HasMany<OverruleRow, $this> the rules of order that do not hold for it */
+    public function overrules(): HasMany
+    {
+        return $this->hasMany(OverruleRow::class, 'order_id')->orderBy('id');
+    }
+
+    /** Of this order as it is now; nobody else changes it until the transaction ends. */
+    public function locked(): self
+    {
+        return self::query()->lockForUpdate()->findOrFail($this->id);
     }
 
     /** @return HasMany<AmendmentRow, $this> */

@@ -8,8 +8,10 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Ordotype\Core\Standard\Family;
 
 /**
  * One physical model.
@@ -27,6 +29,10 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property-read Collection<int, StepLog> $logs
  * @property-read Collection<int, StepLog> $standing
  * @property-read Collection<int, Check> $checks
+ * @property-read Collection<int, User> $painters
+ * @property-read Collection<int, Photograph> $photographs
+ * @property-read Collection<int, GateAnswer> $gateAnswers
+ * @property-read StepLog|null $lastPaintedOver
  * @property-read Check|null $lastClosed
  */
 final class Piece extends Model
@@ -54,6 +60,47 @@ final class Piece extends Model
     public function standing(): HasMany
     {
         return $this->logs()->whereNotNull('standing')->orderBy('id');
+    }
+
+    /**
+     * @return BelongsToMany<User, $this> those whose work on it makes it their own; what was taken back or left out is
+     * nobody's
+     */
+    public function painters(): BelongsToMany
+    {
+        $own = array_filter(Family::cases(), fn (Family $f) => $f->isOwnWork());
+
+        return $this->belongsToMany(User::class, 'step_logs')
+            ->wherePivotIn('family', array_values(array_map(fn (Family $f) => $f->value, $own)))
+            ->wherePivotNull('skipped')
+            ->wherePivotNull('undoes')
+            ->wherePivotNull('undone_by')
+            ->orderBy('name')
+            ->distinct();
+    }
+
+    /** @return HasMany<Photograph, $this> */
+    public function photographs(): HasMany
+    {
+        return $this->hasMany(Photograph::class)->orderBy('id');
+    }
+
+    /** @return HasMany<GateAnswer, $this> */
+    public function gateAnswers(): HasMany
+    {
+        return $this->hasMany(GateAnswer::class)->orderBy('id');
+    }
+
+    /** @return HasOne<StepLog, $this> by which release painting of it was covered last; varnish and looks apart */
+    public function lastPaintedOver(): HasOne
+    {
+        $over = array_filter(Family::cases(), fn (Family $f) => ! $f->isDoneAgain());
+
+        return $this->hasOne(StepLog::class)
+            ->selectRaw('piece_id, max(covered_by) as covered_by')
+            ->whereNotNull('covered_by')
+            ->whereIn('family', array_map(fn (Family $f) => $f->value, $over))
+            ->groupBy('piece_id');
     }
 
     /** @return HasOne<Check, $this> */

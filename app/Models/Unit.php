@@ -31,6 +31,7 @@ use Ordotype\Core\Bench\Stage;
  * @property-read Sculpt $sculpt
  * @property-read Collection<int, Piece> $pieces
  * @property-read Collection<int, AmendmentRow> $amendments
+ * @property-read Collection<int, LotRow> $lots
  */
 final class Unit extends Model
 {
@@ -57,6 +58,12 @@ final class Unit extends Model
     public function pieces(): HasMany
     {
         return $this->hasMany(Piece::class)->orderBy('number');
+    }
+
+    /** @return HasMany<LotRow, $this> the newest first */
+    public function lots(): HasMany
+    {
+        return $this->hasMany(LotRow::class)->orderByDesc('id');
     }
 
     /** @return HasMany<AmendmentRow, $this> */

@@ -43,7 +43,7 @@ final class Measuring
         if ($photograph->placement === null || $piece === null) {
             return;
         }
-        $unit = $piece->unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $unit = $piece->unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces']);
         $plan = $this->plans->inForce($unit)->kindOf($piece->number)->plan;
         $revision = $photograph->revision;
         try {

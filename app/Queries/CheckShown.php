@@ -59,7 +59,7 @@ final class CheckShown
             'unit' => $this->unit($check, $release),
             'piece' => self::piece($check->piece) + [
                 'painters' => User::query()
-                    ->whereIn('id', $this->checks->painters($check->piece))
+                    ->whereIn('id', $check->piece->painters->modelKeys())
                     ->orderBy('name')
                     ->pluck('name')
                     ->all(),

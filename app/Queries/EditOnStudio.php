@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Order;
 use App\Models\Studio;
 use App\Models\Unit;
 use App\Repositories\Figures;
@@ -18,6 +17,7 @@ use Ordotype\Core\Ladder\Lint;
 use Ordotype\Core\Planning\Plan\Arrangement;
 use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Studio\OrderStatus;
 
 /**
  * Whether the ladder still holds after changes that are not kept yet, and what they would do to open orders if those
@@ -46,8 +46,8 @@ final class EditOnStudio
         [, $after] = $this->draft->with($edits);
         $open = Unit::query()
             ->whereNull('released_at')
-            ->whereHas('order', fn ($q) => $q->whereNotIn('status', Order::FINISHED))
-            ->with(['order.version', 'order.scheme', 'sculpt', 'pieces'])
+            ->whereHas('order', fn ($q) => $q->whereNotIn('status', OrderStatus::finished()))
+            ->with(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces'])
             ->orderBy('id')
             ->limit(self::MOST_UNITS)
             ->get()
@@ -65,7 +65,7 @@ final class EditOnStudio
             'units' => array_values($open->map(fn (Unit $u) => $this->moved($u, $after))->all()),
             'on_bench' => Unit::query()
                 ->whereNotNull('released_at')
-                ->whereHas('order', fn ($q) => $q->whereNotIn('status', Order::FINISHED))
+                ->whereHas('order', fn ($q) => $q->whereNotIn('status', OrderStatus::finished()))
                 ->count(),
         ];
     }

@@ -28,7 +28,7 @@ final class EvennessShown
     /** @return array<string, mixed> */
     public function of(Unit $unit): array
     {
-        $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces']);
         $plan = $this->plans->inForce($unit)->plain();
         $test = $unit->pieces->firstWhere('id', $unit->test_piece_id);
         $limits = self::limits($plan);

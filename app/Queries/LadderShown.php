@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\ClauseRow;
-use App\Models\Order;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
 use App\Models\Unit;
@@ -31,6 +30,7 @@ use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
+use Ordotype\Core\Studio\OrderStatus;
 use Ordotype\Core\Words\ChangeWords;
 use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\LadderWords;
@@ -253,7 +253,7 @@ final class LadderShown
     {
         $open = Unit::query()
             ->join('orders', 'orders.id', '=', 'units.order_id')
-            ->whereNotIn('orders.status', Order::FINISHED);
+            ->whereNotIn('orders.status', OrderStatus::finished());
         $numbers = (clone $open)->distinct()->select(['units.tier', 'orders.number', 'orders.due_key'])
             ->selectRaw('dense_rank() over (partition by units.tier order by orders.due_key, orders.number) as place');
         $named = DB::query()->fromSub($numbers, 'numbers')->where('place', '<=', self::ORDERS_NAMED)

@@ -9,6 +9,7 @@ use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Foundation\Problem;
 use Ordotype\Core\Sculpt\OutlinedSurface;
+use Ordotype\Core\Words\MapWords;
 use stdClass;
 
 /**
@@ -23,7 +24,11 @@ final class MapTried
         try {
             $sculpt = SculptFormat::read($document);
         } catch (FormatException $e) {
-            $problems = array_map(fn (Problem $p) => ['pointer' => $p->path, 'detail' => $p->reason], $e->problems);
+            $names = self::names($document);
+            $problems = array_map(
+                fn (Problem $p) => ['where' => MapWords::where($p->path, $names), 'detail' => $p->reason],
+                $e->problems,
+            );
             try {
                 // Shares that do not make 100 yet are no reason not to look at the outlines that propose them.
                 $sculpt = SculptFormat::read(self::sharedOut($document));
@@ -37,6 +42,17 @@ final class MapTried
             'findings' => MapShown::findings($sculpt),
             'shares' => (object) (new OutlinedSurface($sculpt))->shares(),
         ];
+    }
+
+    /** @return list<string> of the areas, in their order; empty where one has none */
+    private static function names(stdClass $document): array
+    {
+        $areas = is_array($document->areas ?? null) ? array_values($document->areas) : [];
+
+        return array_map(
+            fn (mixed $a) => $a instanceof stdClass && is_string($a->name ?? null) ? $a->name : '',
+            $areas,
+        );
     }
 
     private static function sharedOut(stdClass $document): stdClass

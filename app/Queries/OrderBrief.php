@@ -27,11 +27,11 @@ final class OrderBrief
             'number' => $order->number,
             'client' => $order->client,
             'title' => $order->title,
-            'status' => $order->status,
+            'status' => $order->status->value,
             'due_on' => $order->due_on?->format('Y-m-d'),
             'late' => $order->due_on !== null &&
                 $order->due_on->format('Y-m-d') < $this->today->day() &&
-                ! in_array($order->status, Order::FINISHED, true),
+                ! $order->status->isFinished(),
             'standard_version' => $order->version->number,
             'units' => array_values($order->units->map(fn (Unit $u) => $this->unit($u, $tiers))->all()),
         ];

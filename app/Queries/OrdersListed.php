@@ -10,6 +10,7 @@ use App\Models\StandardVersion;
 use App\Repositories\Standards;
 use App\Studio\Today;
 use Illuminate\Database\Eloquent\Builder;
+use Ordotype\Core\Studio\OrderStatus;
 
 /** Orders, what is still to be done first, by the day on which they are due; narrowed and sorted as asked. */
 final class OrdersListed
@@ -71,14 +72,14 @@ final class OrdersListed
         }
         $today = $this->today->day();
         $orders
-            ->when($asked->status(), fn (Builder $q, string $status) => $q->where('status', $status))
+            ->when($asked->status(), fn (Builder $q, OrderStatus $status) => $q->where('status', $status))
             ->when($asked->client(), fn (Builder $q, string $client) => $q->where('client', $client))
             ->when(
                 $asked->tier(),
                 fn (Builder $q, string $tier) => $q->whereHas('units', fn (Builder $u) => $u->where('tier', $tier)),
             );
         match ($asked->due()) {
-            'late' => $orders->whereNotIn('status', Order::FINISHED)->where('due_on', '<', $today),
+            'late' => $orders->whereNotIn('status', OrderStatus::finished())->where('due_on', '<', $today),
             'week' => $orders->whereBetween('due_on', [$today, $this->today->plus(7)]),
             'month' => $orders->whereBetween('due_on', [$today, $this->today->plus(30)]),
             'none' => $orders->whereNull('due_on'),

@@ -19,7 +19,7 @@ final class PaintsOfUnit
     /** @return array{pieces: int, paints: list<array<string, mixed>>} */
     public function of(Unit $unit): array
     {
-        $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces']);
 
         return [
             'pieces' => $unit->standing()->count(),

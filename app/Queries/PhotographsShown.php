@@ -40,7 +40,7 @@ final class PhotographsShown
     /** @return array<string, mixed> with what other pictures there are to look at beside it */
     public function of(Piece $piece): array
     {
-        $unit = $piece->unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $unit = $piece->unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces']);
         $plan = $this->plans->inForce($unit)->kindOf($piece->number)->plan;
 
         return $this->shown($plan->request->sculpt, Photograph::query()->where('piece_id', $piece->id)) + [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\AmendmentRow;
+use App\Models\OverruleRow;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -54,7 +55,7 @@ final class PlanShown
     /** @return array<string, mixed> */
     public function of(Unit $unit, ?User $user, ?Piece $piece = null): array
     {
-        $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces']);
         $whole = $this->plans->inForce($unit);
         $plan = $piece === null ? $whole->plain() : $whole->kindOf($piece->number)->plan;
         $released = $unit->released_at !== null;
@@ -93,7 +94,8 @@ final class PlanShown
             'variants' => $this->arrangements->variantDocuments($unit),
             'arranged' => self::arranged($unit),
             'aims' => $this->aims($plan, $released),
-            'overrules' => array_values($unit->order->overrules ?? []),
+            'overrules' => $unit->order->overrules->map(fn (OverruleRow $o) => ['id' => $o->id] + $o->facts())->all(),
+            'order_revision' => $unit->order->revision,
             'scheme' => self::scheme($unit),
             'reference' => $unit->order->reference,
             'paints' => array_map(

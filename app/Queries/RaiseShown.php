@@ -31,7 +31,7 @@ final class RaiseShown
      */
     public function of(Unit $unit, string $key, bool $stands): array
     {
-        $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces.logs']);
+        $unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces.logs']);
         $tier = $this->raise->tier($unit, $key);
         $work = $this->raise->work($unit, $tier, $stands);
         $request = $this->plans->request($unit)->at($tier);

@@ -43,12 +43,9 @@ final class TrayShown
         $unit->load([
             'order.version',
             'order.scheme',
+            'order.overrules',
             'sculpt',
-            'pieces' => fn ($q) => $q->orderBy('number'),
-            'pieces.checks' => fn ($q) => $q->whereNull('closed_at'),
-            'pieces.checks.answers',
-            'pieces.checks.faults',
-            'pieces.checks.holder',
+            'pieces' => fn ($q) => $q->orderBy('number')->with(Checks::OF_PIECES),
         ]);
         $release = $this->releases->of($unit);
         $drawn = LotRow::looked($unit->id);
@@ -58,7 +55,7 @@ final class TrayShown
                 continue;
             }
             $piece->setRelation('unit', $unit);
-            $check = $piece->checks->first()?->setRelation('piece', $piece);
+            $check = $piece->checks->firstWhere('closed_at', null)?->setRelation('piece', $piece);
             $asked = $check === null ? $this->checks->asking($piece, $release) : $this->checks->questions($check);
             $models[] = $this->model($piece, $check, $asked, $user);
             foreach ($asked as $c) {

@@ -22,7 +22,7 @@ final class UnitDrawn
      */
     public function of(Unit $unit, ?int $piece, ?int $passes): array
     {
-        $unit->load(['order.version', 'order.scheme', 'sculpt', 'pieces']);
+        $unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces']);
         $whole = $this->plans->inForce($unit);
         $plan = $piece === null ? $whole->plain() : $whole->kindOf($piece)->plan;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Repositories;
 
 use App\Models\Order;
+use App\Models\OverruleRow;
 use App\Models\Unit;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Format\AmendmentFormat;
@@ -14,9 +15,7 @@ use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Foundation\Problem;
 use Ordotype\Core\Planning\Plan\Arrangement;
 use Ordotype\Core\Planning\Sequencing\Overrule;
-use Ordotype\Core\Planning\Sequencing\Rule;
 use Ordotype\Core\Planning\Sequencing\StepKey;
-use Ordotype\Core\Planning\Sequencing\StepPlace;
 use Ordotype\Core\Planning\Unit\Variant;
 use Ordotype\Core\Standard\Amendment;
 use stdClass;
@@ -42,15 +41,7 @@ final class Arrangements
     /** @return list<Overrule> */
     public function overrules(Order $order): array
     {
-        return array_map(
-            fn (array $o) => new Overrule(
-                Rule::from($o['rule']),
-                StepPlace::kept($o['earlier']),
-                StepPlace::kept($o['later']),
-                $o['reason'],
-            ),
-            $order->overrules ?? [],
-        );
+        return array_values($order->overrules->map(fn (OverruleRow $o) => $o->core())->all());
     }
 
     /**

@@ -57,7 +57,11 @@ final class Releases
     /** What a check is made against: the release it was opened with. */
     public function ofCheck(Check $check): Release
     {
-        $row = $check->release_id === null ? null : ReleaseRow::query()->find($check->release_id);
+        $id = $check->release_id;
+        if (isset($this->read[(int) $id])) {
+            return $this->read[(int) $id];
+        }
+        $row = $id === null ? null : ReleaseRow::query()->find($id);
 
         return $row === null ? $this->of($check->piece->unit) : $this->read($row);
     }

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 /** Units with all that their plans are made from. */
 final class Units
 {
-    private const PLANNED_FROM = ['order.version', 'order.scheme', 'sculpt', 'pieces'];
+    private const PLANNED_FROM = ['order.version', 'order.scheme', 'order.overrules', 'sculpt', 'pieces'];
 
     public function withPlan(Unit $unit): Unit
     {

@@ -27,7 +27,20 @@ use Ordotype\Core\Standard\Clause;
 /** All that a sign-off says, as ordotype/certificate@2. */
 final class CertificateBody
 {
-    public function __construct(private readonly Releases $releases, private readonly Checks $checks)
+    /** What is read of pieces here, in one go for many. */
+    public const OF_PIECES = [
+        'unit.order.version',
+        'unit.order.scheme',
+        'unit.sculpt',
+        'unit.lots',
+        'painters:id,name',
+        'photographs.picture',
+        'gateAnswers.user:id,name',
+        'checks.answers.user',
+        'checks.faults',
+    ];
+
+    public function __construct(private readonly Releases $releases)
     {
     }
 
@@ -92,19 +105,13 @@ final class CertificateBody
     /** @return array<string, mixed> */
     private function piece(Piece $piece, string $rule, NamesApart $names): array
     {
-        $painters = User::query()->whereIn('id', $this->checks->painters($piece))->orderBy('name')->pluck('name');
-
         return [
             'code' => $piece->code,
             'number' => $piece->number,
             'rule' => $rule,
-            'painters' => $painters->map(fn ($name) => $names->token((string) $name))->values()->all(),
+            'painters' => $piece->painters->map(fn (User $u) => $names->token($u->name))->values()->all(),
             'photographs' => array_values(
-                Photograph::query()
-                    ->with('picture')
-                    ->where('piece_id', $piece->id)
-                    ->orderBy('id')
-                    ->get()
+                $piece->photographs
                     ->map(fn (Photograph $p) => [
                         'view' => $p->view,
                         'sha256' => $p->sha256,
@@ -114,11 +121,7 @@ final class CertificateBody
             ),
             'sample' => self::sample($piece),
             'gates' => array_values(
-                GateAnswer::query()
-                    ->with('user:id,name')
-                    ->where('piece_id', $piece->id)
-                    ->orderBy('id')
-                    ->get()
+                $piece->gateAnswers
                     ->map(fn (GateAnswer $a) => [
                         'gate' => $a->gate,
                         'passed' => $a->passed,
@@ -136,8 +139,7 @@ final class CertificateBody
     /** @return array<string, mixed>|null the sample by which its unit was judged, drawn or not */
     private static function sample(Piece $piece): ?array
     {
-        $lots = LotRow::query()->where('unit_id', $piece->unit_id)->orderByDesc('id')->get();
-        $row = $lots->first(fn (LotRow $l) => in_array($piece->number, $l->pieces, true));
+        $row = $piece->unit->lots->first(fn (LotRow $l) => in_array($piece->number, $l->pieces, true));
 
         return $row === null ? null : [
             'seed' => $row->seed,

@@ -8,7 +8,6 @@ use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\Photograph;
 use App\Models\Piece;
-use App\Models\ReleaseRow;
 use App\Models\User;
 use App\Repositories\Releases;
 use Ordotype\Core\Bench\Release;
@@ -22,7 +21,6 @@ use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Planning\Demand\Requirement;
 use Ordotype\Core\Sculpt\View;
 use Ordotype\Core\Standard\Consent;
-use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
@@ -35,38 +33,21 @@ final class Checks
     {
     }
 
-    public function painted(Piece $piece, User $user): bool
-    {
-        return in_array($user->id, $this->painters($piece), true);
-    }
+    /** What is read of pieces here, in one go for many. */
+    public const OF_PIECES = [
+        'painters:id,name',
+        'photographs.picture',
+        'lastPaintedOver',
+        'checks.answers',
+        'checks.faults',
+        'checks.holder',
+        'checks.release:id,number',
+    ];
 
     /** Whether somebody else has to look at it: they painted on it, and are not the only person in the studio. */
     public function isOwnWork(Piece $piece, User $user): bool
     {
-        return $this->painted($piece, $user) && ! $user->isAlone();
-    }
-
-    /** @return list<string> families whose logged steps make a piece somebody's own work */
-    public function ownFamilies(): array
-    {
-        return array_values(
-            array_map(fn (Family $f) => $f->value, array_filter(Family::cases(), fn (Family $f) => $f->isOwnWork())),
-        );
-    }
-
-    /** @return list<int> ids of those who painted on it */
-    public function painters(Piece $piece): array
-    {
-        return array_values(
-            $piece
-                ->logs()
-                ->whereIn('family', $this->ownFamilies())
-                ->whereNull('skipped')
-                ->distinct()
-                ->pluck('user_id')
-                ->map(fn ($id) => (int) $id)
-                ->all(),
-        );
+        return $piece->painters->contains('id', $user->id) && ! $user->isAlone();
     }
 
     /** @return array<string, mixed> */
@@ -147,27 +128,17 @@ final class Checks
     public function asking(Piece $piece, Release $release): array
     {
         $list = self::listOf($piece, $release);
-        $last = $piece
-            ->checks()
-            ->with(['faults', 'answers'])
-            ->whereNotNull('closed_at')
-            ->orderByDesc('round')
-            ->first();
+        $last = $piece->checks->whereNotNull('closed_at')->sortByDesc('round')->first();
+        $last?->loadMissing(['answers', 'faults', 'release:id,number']);
 
         return $last?->verdict !== 'rework' || self::isPaintedOver($piece, $last)
             ? $list->checkpoints()
-            : $this->touchedBy($list->checkpoints(), $last, $release->request->standard);
+            : $this->touchedBy($list->checkpoints(), $piece, $last, $release->request->standard);
     }
 
     private static function isPaintedOver(Piece $piece, Check $last): bool
     {
-        $release = ReleaseRow::query()->whereKey($last->release_id)->value('number');
-
-        return $release !== null && $piece
-            ->logs()
-            ->where('covered_by', '>', $release)
-            ->whereNotIn('family', [Family::Protect->value, Family::Check->value])
-            ->exists();
+        return $last->release !== null && ($piece->lastPaintedOver->covered_by ?? 0) > $last->release->number;
     }
 
     /**
@@ -176,12 +147,11 @@ final class Checks
      * @param  list<Checkpoint>  $checkpoints
      * @return list<Checkpoint>
      */
-    private function touchedBy(array $checkpoints, Check $last, Standard $standard): array
+    private function touchedBy(array $checkpoints, Piece $piece, Check $last, Standard $standard): array
     {
         $answered = $last->answers->pluck('question')->all();
         $open = array_filter($this->questions($last), fn (Checkpoint $c) => ! in_array($c->key->id, $answered, true));
-        $before = Check::query()->where('piece_id', $last->piece_id)->pluck('questions');
-        $asked = array_column(array_merge(...$before->all()), 'key');
+        $asked = array_column(array_merge(...$piece->checks->pluck('questions')->all()), 'key');
         $new = array_filter($checkpoints, fn (Checkpoint $c) => ! in_array($c->key->id, $asked, true));
         // Checks from before there were looks name nothing as it is named now.
         $new = count($new) < count($checkpoints) - 1 ? $new : [];
@@ -221,34 +191,29 @@ final class Checks
             null, Consent::None => [],
         };
 
-        return $check->faults()->whereIn('severity', $counted)->exists();
+        return $check->faults->whereIn('severity', $counted)->isNotEmpty();
     }
 
     /** @return list<View> from which there is a photograph of the piece, drawn pictures apart */
     private function photographed(Check $check): array
     {
-        return array_values(
-            Photograph::query()
-                ->where('piece_id', $check->piece_id)
-                ->where('shows', 'painted')
-                ->whereHas('picture', fn ($q) => $q->where('is_drawn', false))
-                ->distinct()
-                ->pluck('view')
-                ->map(fn ($view) => View::from((string) $view))
-                ->all(),
-        );
+        $painted = $check->piece->photographs
+            ->where('shows', 'painted')
+            ->filter(fn (Photograph $p) => ! $p->picture->is_drawn);
+
+        return array_values($painted->pluck('view')->unique()->map(fn ($view) => View::from((string) $view))->all());
     }
 
     public function verdict(Check $check): Verdict
     {
         $faults = [];
-        foreach ($check->faults()->pluck('severity') as $severity) {
+        foreach ($check->faults->pluck('severity') as $severity) {
             $faults[] = Severity::tryFrom((string) $severity);
         }
 
         return Verdict::of(
             $this->questions($check),
-            array_values($check->answers()->pluck('question')->map(fn ($q) => CheckpointKey::kept((string) $q))->all()),
+            array_values($check->answers->pluck('question')->map(fn ($q) => CheckpointKey::kept((string) $q))->all()),
             array_values(array_filter($faults, fn (?Severity $s) => $s !== null)),
             $this->releases->ofCheck($check)->acceptance(),
             $this->photographed($check),

@@ -39,9 +39,11 @@ final class NamesApart
 
     public function keep(SignOff $record): void
     {
+        $rows = [];
         foreach ($this->met as $name => $met) {
-            RecordName::query()->create(['sign_off_id' => $record->id, 'name' => (string) $name] + $met);
+            $rows[] = ['sign_off_id' => $record->id, 'name' => (string) $name] + $met;
         }
+        RecordName::query()->insert($rows);
     }
 
     /**

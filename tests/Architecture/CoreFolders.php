@@ -28,6 +28,7 @@ final class CoreFolders
         'Picture\\Photo',
         'Inspection',
         'Ladder',
+        'Studio',
         'Words',
         'Format',
     ];

@@ -365,6 +365,9 @@ final class BrowserTest extends BrowserTestCase
         $chrome->press('New order');
         $chrome->fill('Client', 'Ada Fen', '.ant-modal');
         $chrome->fill('What it is called', 'Three on watch', '.ant-modal');
+        // A day is typed, Enter keeps it and sends nothing yet, and the brief is still to be written.
+        $chrome->labelled('Due on', '.ant-modal')->sendKeys('2026-12-24'.WebDriverKeys::ENTER);
+        $chrome->fill('Brief: what it is for, what the client expects', 'For a shelf by the door.', '.ant-modal');
         $chrome->press('Open the order');
         foreach (['Muster', 'Company'] as $tier) {
             $chrome->choose('Tier', $tier, '.ant-modal');
@@ -375,6 +378,8 @@ final class BrowserTest extends BrowserTestCase
         $chrome->press('Add the unit');
         $chrome->waitFor('Banner · standard v');
         $order = (int) substr((string) strrchr((string) $chrome->page->getCurrentURL(), '/'), 1);
+        $kept = $this->get("orders/$order");
+        self::assertSame(['2026-12-24', 'For a shelf by the door.'], [$kept['due_on'], $kept['brief']]);
         self::assertSame(
             ['muster', 'company', 'banner'],
             array_column($this->get("orders/$order")['units'], 'tier'),

@@ -8,6 +8,9 @@ use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
 use Facebook\WebDriver\WebDriverKeys;
+use Ordotype\Core\Format\Json;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Sculpt\OutlinedSurface;
 
 /** Plans bent by hand, models that differ, schemes and maps, through the interface. */
 final class PlanBrowserTest extends BrowserTestCase
@@ -299,7 +302,14 @@ final class PlanBrowserTest extends BrowserTestCase
         $this->until(fn () => $chrome->text('Keep', 'button')->isEnabled());
         $chrome->press('Keep');
         $chrome->waitFor('Kept.');
-        $area = $this->get('sculpts/quay-runner')['document']['areas'][15];
+        $map = $this->get('sculpts/quay-runner')['document'];
+        $drawn = SculptFormat::read(Json::decode((string) json_encode($map)));
+        self::assertEquals(
+            array_filter((new OutlinedSurface($drawn))->shares()),
+            array_filter(array_column($map['areas'], 'share_pct', 'key')),
+            'the shares are those of the outlines as they were then, not of an earlier check',
+        );
+        $area = $map['areas'][15];
         self::assertSame([2, 2], [count($area['outline']['front']), count($area['outline']['back'])]);
         $x = fn (array $rings): array => array_map(fn (array $p) => $p[0], array_merge(...$rings));
         self::assertEqualsWithDelta(

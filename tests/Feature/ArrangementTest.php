@@ -92,7 +92,7 @@ final class ArrangementTest extends StudioTestCase
             'lead',
             'PUT',
             "units/$first->id/method",
-            ['revision' => 2, 'method' => ['edges' => 'focal']],
+            ['order_revision' => $first->order()->value('revision'), 'revision' => 2, 'method' => ['edges' => 'focal']],
             409,
         );
     }
@@ -163,7 +163,7 @@ final class ArrangementTest extends StudioTestCase
             'lead',
             'PUT',
             "units/$unit->id/method",
-            ['revision' => 1, 'method' => ['edges' => 'focal']],
+            ['order_revision' => $unit->order()->value('revision'), 'revision' => 1, 'method' => ['edges' => 'focal']],
             200,
         );
         self::assertEqualsWithDelta($minutes['focal'], $plan->json('plan.totals.by_passes'), 0.01);
@@ -171,14 +171,14 @@ final class ArrangementTest extends StudioTestCase
             'lead',
             'PUT',
             "units/$unit->id/method",
-            ['revision' => 2, 'method' => ['edges' => 'sideways']],
+            ['order_revision' => $unit->order()->value('revision'), 'revision' => 2, 'method' => ['edges' => 'sideways']],
             422,
         )->assertJsonPath('errors.0.pointer', '/edges');
         $this->api(
             'lead',
             'PUT',
             "units/$unit->id/method",
-            ['revision' => 2, 'method' => (object) []],
+            ['order_revision' => $unit->order()->value('revision'), 'revision' => 2, 'method' => (object) []],
             200,
         )->assertJsonPath('method', []);
     }

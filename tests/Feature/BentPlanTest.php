@@ -132,7 +132,8 @@ final class BentPlanTest extends StudioTestCase
         // It holds for the other units of the order too, and only for this order.
         self::assertCount(1, $this->plan($this->unit('26-041', 1)->id)->json('overrules'));
         self::assertCount(0, $this->plan($this->unit('26-036')->id)->json('overrules'));
-        $back = $this->api('lead', 'DELETE', "units/$unit->id/overrules/0", ['revision' => 3], 200);
+        $id = $set->json('overrules.0.id');
+        $back = $this->api('lead', 'DELETE', "units/$unit->id/overrules/$id", ['revision' => 3], 200);
         self::assertSame([], $back->json('overrules'));
         $plain = $this->api('lead', 'PUT', "units/$unit->id/sequence", ['revision' => 4, 'sequence' => []], 200);
         self::assertSame($keys, array_column($plain->json('plan.steps'), 'key'));
@@ -395,7 +396,7 @@ final class BentPlanTest extends StudioTestCase
                 array_keys(app(BenchWork::class)->wanted($piece, app(Releases::class)->of($piece->unit))),
                 $piece->logs()->pluck('step')->all(),
             );
-            $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
+            $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$piece->id]], 200);
         }
         $check = $this->api('lead', 'POST', "pieces/{$ids[0]}/check", null, 201);
         self::assertStringNotContainsStringIgnoringCase(
@@ -532,7 +533,7 @@ final class BentPlanTest extends StudioTestCase
         self::assertLessThan($finished->json('minutes') * 1.5, $minutes);
         self::assertContains('final_look', array_map(fn (WantedStep $s) => $s->technique->key, $left));
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$piece->id], 'steps' => array_keys($left)], 200);
-        $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
+        $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$piece->id]], 200);
         $signed = $this->unit('26-029');
         $this->api(
             'lead',

@@ -28,8 +28,6 @@ final class FaultsAndRepairsTest extends StudioTestCase
         $answer = ['question' => $question['key'], 'answer' => 'fault', 'faults' => [$fault]];
         $noted = $this->api('lead', 'PUT', "checks/$check/answers", $answer, 200)->json('faults');
         self::assertCount(1, $noted);
-        $again = $this->api('lead', 'PUT', "checks/$check/answers", $answer, 200)->json('faults');
-        self::assertSame($noted, $again, 'sent twice, noted once');
         $this->api('lead', 'PUT', "checks/$check/answers", ['question' => $question['key'], 'answer' => 'yes'], 409);
         self::assertCount(1, $this->api('lead', 'GET', "checks/$check", null, 200)->json('faults'));
         $this->api('lead', 'DELETE', "checks/$check/faults/999999", null, 404);
@@ -41,6 +39,30 @@ final class FaultsAndRepairsTest extends StudioTestCase
             'it is asked again',
         );
         $this->api('lead', 'PUT', "checks/$check/answers", ['question' => $question['key'], 'answer' => 'yes'], 200);
+    }
+
+    /** A double press is told by its key; two marks of one kind on one area are two faults. */
+    public function test_a_second_fault_of_one_kind_on_one_area_is_noted_and_a_double_press_is_not(): void
+    {
+        [$check, $question] = $this->openCheck();
+        $fault = [
+            'fault' => $question['faults'][0],
+            'area' => $question['areas'][0] ?? null,
+            'spread' => 'spot',
+            'pin' => ['view' => 'front', 'x' => 0.2, 'y' => 0.3],
+        ];
+        $press = fn (string $key, array $found): array => $this->withHeader('Idempotency-Key', $key)
+            ->api('lead', 'PUT', "checks/$check/answers", [
+                'question' => $question['key'],
+                'answer' => 'fault',
+                'faults' => [$found],
+            ], 200)
+            ->json('faults');
+        self::assertCount(1, $press('the-first-press', $fault));
+        self::assertCount(1, $press('the-first-press', $fault), 'the same press');
+        $other = $press('the-second-press', ['pin' => ['view' => 'front', 'x' => 0.7, 'y' => 0.3]] + $fault);
+        self::assertSame([0.2, 0.7], array_map(fn (array $f) => $f['pin']['x'], $other));
+        self::assertCount(3, $press('the-third-press', $fault), 'alike to the pin, and still another one');
     }
 
     public function test_varnish_that_was_left_out_or_painted_over_is_not_on(): void
@@ -156,16 +178,16 @@ final class FaultsAndRepairsTest extends StudioTestCase
         $piece = $unit->pieces()->where('stage', 'on_bench')->firstOrFail();
         $log = $piece->logs()->orderByDesc('id')->firstOrFail();
         $rows = StepLog::query()->withoutGlobalScopes()->count();
-        $this->api('painter', 'DELETE', 'bench/marks', ['piece' => $piece->id, 'step' => $log->step], 200);
+        $this->api('painter', 'DELETE', 'bench/marks', ['pieces' => [$piece->id], 'steps' => [$log->step]], 200);
         self::assertSame($rows + 1, StepLog::query()->withoutGlobalScopes()->count());
         $undo = StepLog::query()->withoutGlobalScopes()->where('undoes', $log->id)->firstOrFail();
         self::assertSame($undo->id, StepLog::query()->withoutGlobalScopes()->findOrFail($log->id)->undone_by);
         self::assertSame($this->person('painter')->id, $undo->user_id);
         self::assertFalse($piece->logs()->where('step', $log->step)->exists());
         // Taken back twice, it is taken back once; what was never done cannot be.
-        $this->api('painter', 'DELETE', 'bench/marks', ['piece' => $piece->id, 'step' => $log->step], 200);
+        $this->api('painter', 'DELETE', 'bench/marks', ['pieces' => [$piece->id], 'steps' => [$log->step]], 200);
         self::assertSame($rows + 1, StepLog::query()->withoutGlobalScopes()->count());
-        $this->api('painter', 'DELETE', 'bench/marks', ['piece' => $piece->id, 'step' => 'never:done'], 404);
+        $this->api('painter', 'DELETE', 'bench/marks', ['pieces' => [$piece->id], 'steps' => ['never:done']], 404);
         // Done again, it is done once.
         $again = ['pieces' => [$piece->id], 'steps' => [$log->step]];
         $this->api('painter', 'POST', 'bench/marks', $again, 200);

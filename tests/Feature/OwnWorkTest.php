@@ -117,7 +117,7 @@ final class OwnWorkTest extends StudioTestCase
             ['pieces' => [$piece], 'steps' => array_merge(...array_column($batch->json('passes'), 'steps'))],
             200,
         );
-        $this->api($who, 'POST', "pieces/$piece/offer", null, 200);
+        $this->api($who, 'POST', 'bench/offers', ['pieces' => [$piece]], 200);
 
         return $piece;
     }

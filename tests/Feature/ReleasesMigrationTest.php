@@ -70,9 +70,12 @@ final class ReleasesMigrationTest extends StudioTestCase
         foreach (self::UNTOUCHED as $table) {
             self::assertNotSame([], $table === 'amendments' ? [0] : self::$before[$table], $table);
             // Columns that came later are not looked at.
-            $columns = array_keys((array) (self::$before[$table][0] ?? ['id' => 0]));
+            $columns = array_diff(array_keys((array) (self::$before[$table][0] ?? ['id' => 0])), ['overrules']);
             self::assertEquals(
-                self::$before[$table],
+                array_map(
+                    fn ($row) => (object) array_intersect_key((array) $row, array_flip($columns)),
+                    self::$before[$table],
+                ),
                 array_values(DB::table($table)->orderByRaw('1, 2')->get($columns)->all()),
                 $table,
             );

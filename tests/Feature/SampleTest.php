@@ -96,7 +96,7 @@ final class SampleTest extends StudioTestCase
         $steps = array_merge(...array_column($batch->json('passes'), 'steps'));
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => $ids, 'steps' => $steps], 200);
         foreach ($ids as $id) {
-            $this->api('painter', 'POST', "pieces/$id/offer", null, 200);
+            $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$id]], 200);
         }
 
         return $unit;

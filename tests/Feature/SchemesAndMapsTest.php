@@ -178,10 +178,10 @@ final class SchemesAndMapsTest extends StudioTestCase
         $broken->areas[0]->share_pct = 90;
         $broken->areas[1]->material = 'cheese';
         $problems = $this->try($broken)->json('problems');
-        self::assertContains('/areas/1/material', array_column($problems, 'pointer'));
+        self::assertContains("{$broken->areas[1]->name}, material", array_column($problems, 'where'));
         $broken->areas[1]->material = 'cloth';
         $uneven = $this->try($broken);
-        self::assertSame(['/areas'], array_values(array_unique(array_column($uneven->json('problems'), 'pointer'))));
+        self::assertSame(['The areas'], array_values(array_unique(array_column($uneven->json('problems'), 'where'))));
         self::assertEqualsWithDelta(
             100.0,
             array_sum($uneven->json('shares')),

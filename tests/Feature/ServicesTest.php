@@ -252,9 +252,9 @@ final class ServicesTest extends StudioTestCase
         $move($piece->id, 'resume', null, 409);
         $signed = Piece::query()->where('stage', 'signed')->firstOrFail();
         $move($signed->id, 'deliver', null, 200)->assertJsonPath('stage', 'delivered');
-        self::assertSame('delivered', $signed->unit()->firstOrFail()->order->fresh()?->status);
+        self::assertSame('delivered', $signed->unit()->firstOrFail()->order->fresh()?->status->value);
         $move($signed->id, 'claim', 'An edge rubbed through on the way.', 200)->assertJsonPath('stage', 'offered');
-        self::assertSame('in_work', $signed->unit()->firstOrFail()->order->fresh()?->status);
+        self::assertSame('in_work', $signed->unit()->firstOrFail()->order->fresh()?->status->value);
         $check = $this->api('lead', 'POST', "pieces/$signed->id/check", null, 201);
         self::assertSame(2, $check->json('round'));
         $move($signed->id, 'fly', 'Why not.', 422);

@@ -13,6 +13,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\Support\Contract;
 
@@ -42,6 +43,21 @@ abstract class StudioTestCase extends TestCase
     protected function load(): void
     {
         app(DemoStudio::class)->load();
+    }
+
+    /** How often the database is asked, as by a request of its own. */
+    protected function queries(callable $ask): int
+    {
+        $this->app->forgetScopedInstances();
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $ask();
+        DB::disableQueryLog();
+
+        // What was released is a record, which a process reads once.
+        $isRecord = fn (array $q): bool => str_starts_with($q['query'], 'select `document` from `releases`');
+
+        return count(array_filter(DB::getQueryLog(), fn (array $q) => ! $isRecord($q)));
     }
 
     protected function person(string $who): User

@@ -141,7 +141,7 @@ final class TestModelTest extends StudioTestCase
             self::assertTrue($isAgain || [$step->technique->key, $step->area?->key] === ['tint_filter', 'coat'], $step->technique->key);
         }
         $this->mark([$piece->id], array_keys($left));
-        $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
+        $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$piece->id]], 200);
         $check = $this->api('lead', 'POST', "pieces/$piece->id/check", null, 201)->json();
         self::assertNotSame([], $check['looks']);
     }
@@ -193,7 +193,7 @@ final class TestModelTest extends StudioTestCase
         foreach (array_diff($wanted, BenchWork::done($piece)) as $step) {
             $this->mark([$piece->id], [$step]);
         }
-        $this->api('painter', 'POST', "pieces/$piece->id/offer", null, 200);
+        $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$piece->id]], 200);
 
         return $this->api('lead', 'POST', "pieces/$piece->id/check", null, 201)->json('questions');
     }

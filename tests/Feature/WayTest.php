@@ -114,7 +114,7 @@ final class WayTest extends StudioTestCase
         // A painter works through it pass by pass and offers both models.
         $batch = $this->api('painter', 'GET', "bench/$unit", null, 200);
         $pieces = array_column($batch->json('pieces'), 'id');
-        $this->api('painter', 'POST', "pieces/$pieces[0]/offer", null, 409);
+        $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$pieces[0]]], 409);
         foreach ($batch->json('passes') as $pass) {
             $this->api('painter', 'POST', 'bench/marks', ['pieces' => $pieces, 'steps' => $pass['steps']], 200);
         }
@@ -131,7 +131,7 @@ final class WayTest extends StudioTestCase
             'marking twice does no harm',
         );
         foreach ($pieces as $piece) {
-            $this->api('painter', 'POST', "pieces/$piece/offer", null, 200)->assertJsonPath('stage', 'offered');
+            $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$piece]], 200)->assertJsonPath('pieces.0.stage', 'offered');
         }
 
         // Who painted on it neither checks nor signs.
@@ -181,7 +181,7 @@ final class WayTest extends StudioTestCase
             'id',
             $pieces[0],
         )['repairs'];
-        $this->api('painter', 'POST', "pieces/$pieces[0]/offer", null, 409);
+        $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$pieces[0]]], 409);
         $this->api(
             'painter',
             'POST',
@@ -189,7 +189,7 @@ final class WayTest extends StudioTestCase
             ['pieces' => [$pieces[0]], 'steps' => array_column($repair, 'key')],
             200,
         );
-        $this->api('painter', 'POST', "pieces/$pieces[0]/offer", null, 200);
+        $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$pieces[0]]], 200);
         $second = $this->api('lead', 'POST', "pieces/$pieces[0]/check", null, 201);
         self::assertSame(2, $second->json('round'));
         self::assertLessThan(count($check->json('questions')), count($second->json('questions')));

@@ -240,7 +240,7 @@ final class Chaos
         while (! $this->ending) {
             yield $this->write($painter, 'POST', 'bench/marks', ['pieces' => [$piece], 'steps' => [$step]]);
             $this->marks["$piece $step"]['marks']++;
-            yield $this->write($painter, 'DELETE', 'bench/marks', ['piece' => $piece, 'step' => $step]);
+            yield $this->write($painter, 'DELETE', 'bench/marks', ['pieces' => [$piece], 'steps' => [$step]]);
             $this->marks["$piece $step"]['undone']++;
         }
     }

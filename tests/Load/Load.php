@@ -137,7 +137,7 @@ final class Load
             'bench' => ['GET', 'bench', null],
             'batch' => ['GET', 'bench/'.$one('units'), null],
             'mark' => ['POST', 'bench/marks', ['pieces' => [$work['piece']], 'steps' => [$work['step']]]],
-            'undo' => ['DELETE', 'bench/marks', $work],
+            'undo' => ['DELETE', 'bench/marks', ['pieces' => [$work['piece']], 'steps' => [$work['step']]]],
             'checks' => ['GET', 'checks', null],
             'check' => ['GET', 'checks/'.$one('checks'), null],
             'orders' => ['GET', 'orders', null],

@@ -64,7 +64,7 @@ final class ArrangementController
 
     public function method(MethodOfUnit $given, Unit $unit): JsonResponse
     {
-        $unit = $this->arrange->method($unit, $given->schools(), $given->revision());
+        $unit = $this->arrange->method($unit, $given->schools(), $given->revision(), $given->orderRevision());
 
         return new JsonResponse($this->shown->of($unit, $given->person()));
     }

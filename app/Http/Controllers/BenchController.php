@@ -7,7 +7,8 @@ namespace App\Http\Controllers;
 use App\Actions\WorkOnPieces;
 use App\Http\Requests\ListAsked;
 use App\Http\Requests\MarkSteps;
-use App\Http\Requests\StepUnmarked;
+use App\Http\Requests\PiecesOffered;
+use App\Http\Requests\StepsUnmarked;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Queries\BatchesOnBench;
@@ -34,16 +35,14 @@ final class BenchController
         );
     }
 
-    public function unmark(StepUnmarked $given, WorkOnPieces $work): JsonResponse
+    public function unmark(StepsUnmarked $given, WorkOnPieces $work): JsonResponse
     {
-        return $this->marked([$work->unmark($given->piece(), $given->step())]);
+        return $this->marked($work->unmark($given->pieces(), $given->steps()));
     }
 
-    public function offer(Piece $piece, WorkOnPieces $work): JsonResponse
+    public function offer(PiecesOffered $given, WorkOnPieces $work): JsonResponse
     {
-        $piece = $work->offer($piece);
-
-        return new JsonResponse(['id' => $piece->id, 'stage' => $piece->stage]);
+        return $this->marked($work->offer($given->pieces()));
     }
 
     /** @param  list<Piece>  $pieces */

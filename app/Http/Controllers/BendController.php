@@ -71,9 +71,9 @@ final class BendController
         );
     }
 
-    public function uphold(OldRevision $given, Unit $unit, int $place): JsonResponse
+    public function uphold(OldRevision $given, Unit $unit, int $overrule): JsonResponse
     {
-        return $this->view($given, $this->bend->uphold($unit, $place, $given->revision()));
+        return $this->view($given, $this->bend->uphold($unit, $overrule, $given->revision()));
     }
 
     public function variants(VariantsOfUnit $given, Unit $unit): JsonResponse

@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Validation\Rule;
+use Ordotype\Core\Studio\OrderStatus;
 
 /** Which orders a list shows, and in which order. */
 final class ListOrders extends ListAsked
 {
-    private const STATUSES = ['draft', 'quoted', 'accepted', 'in_work', 'done', 'delivered', 'closed', 'cancelled'];
-
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return parent::rules() + [
-            'status' => ['nullable', 'string', Rule::in(self::STATUSES)],
+            'status' => ['nullable', 'string', Rule::enum(OrderStatus::class)],
             'client' => ['nullable', 'string', 'max:200'],
             'tier' => ['nullable', 'string', 'max:64'],
             'due' => ['nullable', 'string', Rule::in(['late', 'week', 'month', 'none'])],
@@ -23,9 +22,9 @@ final class ListOrders extends ListAsked
         ];
     }
 
-    public function status(): ?string
+    public function status(): ?OrderStatus
     {
-        return $this->textOrNull('status');
+        return OrderStatus::tryFrom($this->textOrNull('status') ?? '');
     }
 
     public function client(): ?string

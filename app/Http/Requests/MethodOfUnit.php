@@ -14,8 +14,15 @@ final class MethodOfUnit extends StudioRequest
     {
         return [
             'revision' => ['required', 'integer', 'min:0'],
+            'order_revision' => ['required', 'integer', 'min:0'],
             'method' => ['present', 'array'],
         ];
+    }
+
+    /** Of the order, as it was looked at: the method is the whole order's. */
+    public function orderRevision(): int
+    {
+        return $this->number('order_revision');
     }
 
     /** As `ordotype/method@1`. */

@@ -34,6 +34,18 @@ enum Stage: string
         return $this !== self::Lost && $this !== self::Cancelled;
     }
 
+    /** Whether work on it has begun and is not finished. */
+    public function isBeingPainted(): bool
+    {
+        return $this === self::OnBench || $this === self::Rework;
+    }
+
+    /** Whether a client still waits for it. */
+    public function isToBeDelivered(): bool
+    {
+        return $this->isThere() && $this !== self::Delivered;
+    }
+
     /** Whether its work is closed, so that a sign-off must be withdrawn or a claim taken up before it can change. */
     public function isClosed(): bool
     {

@@ -11,6 +11,41 @@ use Ordotype\Core\Sculpt\MapOddity;
 /** What is odd about a sculpt's map, in words. */
 final class MapWords
 {
+    /**
+     * Where in a map something is wrong, as the map calls it: "Left boot, share".
+     *
+     * @param  string  $pointer  of RFC 6901, into the document
+     * @param  list<string>  $names  of its areas, in their order; one that has none is called by its place
+     */
+    public static function where(string $pointer, array $names): string
+    {
+        $parts = array_slice(explode('/', $pointer), 1);
+        if (($parts[0] ?? '') !== 'areas' || ! isset($parts[1])) {
+            return match ($parts[0] ?? '') {
+                'areas' => 'The areas',
+                '' => 'The map',
+                default => Terms::capital(self::field($parts[0])),
+            };
+        }
+        $name = $names[(int) $parts[1]] ?? '';
+        $area = $name === '' ? 'Area '.((int) $parts[1] + 1) : $name;
+
+        return isset($parts[2]) ? "$area, ".self::field($parts[2]) : $area;
+    }
+
+    /** What a field of a map or of an area is called on the screen. */
+    private static function field(string $key): string
+    {
+        return match ($key) {
+            'share_pct' => 'share',
+            'surface_cm2' => 'surface',
+            'base_mm' => 'base',
+            'frame_mm' => 'height and width',
+            'access' => 'how well it is reached',
+            default => Terms::plain($key),
+        };
+    }
+
     public static function of(MapFinding $f): string
     {
         $area = $f->area->name ?? 'The figure';

@@ -19,6 +19,7 @@ use Ordotype\Core\Standard\Place;
 use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\TechniqueStatus;
+use Ordotype\Core\Studio\OrderStatus;
 
 /** What painters call the things of the closed sets, and what clients are told. */
 final class Terms
@@ -239,6 +240,35 @@ final class Terms
             Stage::OnHold => 'on hold',
             Stage::Planned, Stage::Passed, Stage::Signed, Stage::Delivered, Stage::Lost,
             Stage::Cancelled => $stage->value,
+        };
+    }
+
+    public static function orderStatus(OrderStatus $status): string
+    {
+        return match ($status) {
+            OrderStatus::Draft => 'draft',
+            OrderStatus::Quoted => 'quoted',
+            OrderStatus::Accepted => 'accepted',
+            OrderStatus::InWork => 'in work',
+            OrderStatus::Done => 'done',
+            OrderStatus::Delivered => 'delivered',
+            OrderStatus::Closed => 'closed',
+            OrderStatus::Cancelled => 'cancelled',
+        };
+    }
+
+    /** What an order that goes to the bench still lacks of an agreement; null: nothing. */
+    public static function notAgreed(OrderStatus $status): ?string
+    {
+        return match ($status) {
+            OrderStatus::Draft => 'The order is a draft: it was not quoted.',
+            OrderStatus::Quoted => 'The client has not accepted the quote.',
+            OrderStatus::Accepted,
+            OrderStatus::InWork,
+            OrderStatus::Done,
+            OrderStatus::Delivered,
+            OrderStatus::Closed,
+            OrderStatus::Cancelled => null,
         };
     }
 

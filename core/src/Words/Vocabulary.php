@@ -20,6 +20,7 @@ use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Standard\Place;
 use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\TechniqueStatus;
+use Ordotype\Core\Studio\OrderStatus;
 
 /** The closed sets with what a person reads for each value, in the order in which they are offered. */
 final class Vocabulary
@@ -43,6 +44,7 @@ final class Vocabulary
             'unit' => array_map(trim(...), self::of(Criterion::cases(), Terms::unit(...))),
             'status' => self::of(TechniqueStatus::cases(), Terms::status(...)),
             'stage' => self::of(Stage::cases(), Terms::stage(...)),
+            'order_status' => self::of(OrderStatus::cases(), Terms::orderStatus(...)),
             'school' => self::of(School::cases(), Terms::school(...)),
             'answer' => self::answers(),
         ];

@@ -124,10 +124,10 @@ export const setSequence = (unit: number, sequence: string[], revision: number) 
 export const setAside = (unit: number, body: Bodies['SetRulesAsideBody']) =>
     given(client.POST('/units/{unit}/overrules', { params: of(unit), body }));
 
-export const uphold = (unit: number, place: number, revision: number) =>
+export const uphold = (unit: number, overrule: number, revision: number) =>
     given(
-        client.DELETE('/units/{unit}/overrules/{place}', {
-            params: { path: { unit, place } },
+        client.DELETE('/units/{unit}/overrules/{overrule}', {
+            params: { path: { unit, overrule } },
             body: { revision },
         }),
     );

@@ -18,11 +18,10 @@ export const batchQuery = (unit: number) =>
 
 export const mark = (body: Bodies['MarkStepsBody']) => given(client.POST('/bench/marks', { body }));
 
-export const unmark = (piece: number, step: string) =>
-    given(client.DELETE('/bench/marks', { body: { piece, step } }));
+export const unmark = (pieces: number[], steps: string[]) =>
+    given(client.DELETE('/bench/marks', { body: { pieces, steps } }));
 
-export const offer = (piece: number) =>
-    given(client.POST('/pieces/{piece}/offer', { params: { path: { piece } } }));
+export const offer = (pieces: number[]) => given(client.POST('/bench/offers', { body: { pieces } }));
 
 export const CHECKS = ['checks'] as const;
 

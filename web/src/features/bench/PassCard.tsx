@@ -85,7 +85,7 @@ function Tap({ piece: p, pass, desk }: { piece: BatchPiece; pass: BatchPass; des
             title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`}
             onClick={() =>
                 done
-                    ? desk.unmark.mutate({ piece: p.id, steps })
+                    ? desk.unmark.mutate({ pieces: [p.id], steps })
                     : desk.mark.mutate({ pieces: [p.id], steps })
             }
         >

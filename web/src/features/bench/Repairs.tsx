@@ -94,7 +94,7 @@ function Steps({
                         icon={done ? <CheckOutlined /> : undefined}
                         onClick={() =>
                             done
-                                ? desk.unmark.mutate({ piece: p.id, steps: [r.key] })
+                                ? desk.unmark.mutate({ pieces: [p.id], steps: [r.key] })
                                 : desk.mark.mutate({ pieces: [p.id], steps: [r.key] })
                         }
                     >

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { takeBack as takeUnitBack } from '../../api/units';
-import { mark as markSteps, offer as offerPiece, unmark as unmarkStep } from '../../api/work';
+import { mark as markSteps, offer as offerPieces, unmark as unmarkSteps } from '../../api/work';
 import { useNotices } from '../../app/notices';
 
 export const working = (p: BatchPiece): boolean => ['planned', 'on_bench', 'rework'].includes(p.stage);
@@ -36,16 +36,12 @@ export function useBatch(batch: Batch) {
         onError: notices.failed,
     });
     const unmark = useMutation({
-        mutationFn: async (what: { piece: number; steps: string[] }) => {
-            for (const step of what.steps) await unmarkStep(what.piece, step);
-        },
+        mutationFn: (what: { pieces: number[]; steps: string[] }) => unmarkSteps(what.pieces, what.steps),
         onSettled: refresh,
         onError: notices.failed,
     });
     const offer = useMutation({
-        mutationFn: async (pieces: number[]) => {
-            for (const piece of pieces) await offerPiece(piece);
-        },
+        mutationFn: offerPieces,
         onSuccess: () => notices.done('Offered to the check.'),
         onSettled: refresh,
         onError: notices.failed,

@@ -133,18 +133,8 @@ export function useCheck(check: Check) {
         leave,
         answering: answer.isPending || whole.isPending,
         give,
-        note: (question: string, fault: Found) => {
-            const before = check.faults
-                .filter((f) => f.question === question)
-                .map(({ fault: f, area, spread, size_mm, pin }) => ({
-                    fault: f,
-                    area,
-                    spread,
-                    size_mm,
-                    pin,
-                }));
-            answer.mutate({ question, answer: 'fault', faults: [...before, fault] });
-        },
+        note: (question: string, fault: Found) =>
+            answer.mutate({ question, answer: 'fault', faults: [fault] }),
         takeAway,
         takeOver,
         close,

@@ -47,7 +47,7 @@ export function MapChecks({
             </p>
             {tried.problems.map((p, i) => (
                 <Says kind="bad" key={i}>
-                    <b>{p.pointer}</b> {p.detail}
+                    <b>{p.where}</b> {p.detail}
                 </Says>
             ))}
             {tried.problems.length === 0 && tried.findings.length === 0 && (

@@ -43,12 +43,6 @@ function MapEditor({ map }: { map: SculptMap }) {
     useKey('right', () => desk.nudge(1, 0));
     useKey('up', () => desk.nudge(0, -1));
     useKey('down', () => desk.nudge(0, 1));
-    const shares = desk.tried.data?.shares ?? {};
-    const propose = () =>
-        desk.change({
-            ...sculpt,
-            areas: sculpt.areas.map((a) => ({ ...a, share_pct: shares[a.key] ?? a.share_pct })),
-        });
     return (
         <>
             <MapTop map={map} desk={desk} editable={editable} />
@@ -99,7 +93,7 @@ function MapEditor({ map }: { map: SculptMap }) {
                             area={area}
                             sculpt={sculpt}
                             editable={editable}
-                            share={shares[area.key]}
+                            share={desk.tried.data?.shares[area.key]}
                             set={desk.setArea}
                             rename={(key) => {
                                 desk.change(withKey(sculpt, area.key, key));
@@ -113,7 +107,7 @@ function MapEditor({ map }: { map: SculptMap }) {
                         pending={desk.tried.isFetching}
                         sum={sculpt.areas.reduce((s, a) => s + a.share_pct, 0)}
                         choose={desk.setChosen}
-                        propose={editable ? propose : null}
+                        propose={editable ? desk.takeShares : null}
                     />
                     <FigureForm
                         sculpt={sculpt}

@@ -74,6 +74,16 @@ export function useMap(map: SculptMap, editable: boolean) {
         onSuccess: ({ sha256 }) => setPictures((p) => ({ ...p, [view]: sha256 })),
         onError: notices.failed,
     });
+    // What was checked may be an outline ago: the shares are those of what stands there now.
+    const takeShares = useMutation({
+        mutationFn: () => queries.fetchQuery(triedMapQuery({ ...sculpt })),
+        onSuccess: ({ shares }) =>
+            change({
+                ...sculpt,
+                areas: sculpt.areas.map((a) => ({ ...a, share_pct: shares[a.key] ?? a.share_pct })),
+            }),
+        onError: notices.failed,
+    });
     const remember = () => setPast((p) => [...p.slice(-REMEMBERED), sculpt]);
     const change = (next: Sculpt, kept = true) => {
         if (!editable) return;
@@ -126,6 +136,7 @@ export function useMap(map: SculptMap, editable: boolean) {
         upload,
         withoutPicture: () => setPictures({ ...pictures, [view]: null }),
         tried,
+        takeShares: () => takeShares.mutate(),
         save,
         copy,
         changed: !same || JSON.stringify(pictures) !== JSON.stringify(map.pictures),

@@ -1,10 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Button, DatePicker, Flex, Image, Upload } from 'antd';
+import { Button, Flex, Image, Upload } from 'antd';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { saysWhy } from '../../api/client';
 import { colourOrder, editOrder, orderQuery, ORDERS, takePicture } from '../../api/orders';
 import type { Order } from '../../api/types';
+import { Day } from '../../ui/Day';
 import { Field } from '../../ui/Field';
 import { InPlace } from '../../ui/InPlace';
 import { Pick } from '../../ui/Pick';
@@ -111,15 +112,11 @@ function Written({ order }: { order: Order }) {
             />
             <InPlace label="Client" value={order.client} save={(client) => keep.mutateAsync({ client })} />
             <Field label="Due on">
-                <DatePicker
-                    className="wide"
+                <Day
                     variant="filled"
-                    format="D MMM YYYY"
                     value={order.due_on ? dayjs(order.due_on) : null}
                     disabled={keep.isPending}
-                    onChange={(on: dayjs.Dayjs | null) =>
-                        keep.mutate({ due_on: on?.format('YYYY-MM-DD') ?? null })
-                    }
+                    onChange={(on) => keep.mutate({ due_on: on?.format('YYYY-MM-DD') ?? null })}
                 />
             </Field>
             <InPlace

@@ -1,9 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Button, DatePicker, Form, Input, Modal } from 'antd';
+import { Button, Form, Input, Modal } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useNavigate } from 'react-router';
 import { saysWhy } from '../../api/client';
 import { openOrder, ORDERS } from '../../api/orders';
+import { Day } from '../../ui/Day';
 import { Says } from '../../ui/Says';
 
 interface Asked {
@@ -48,7 +49,7 @@ export function NewOrder({ open, close }: { open: boolean; close: () => void }) 
                     <Input />
                 </Form.Item>
                 <Form.Item name="due_on" label="Due on">
-                    <DatePicker className="wide" format="D MMM YYYY" />
+                    <Day />
                 </Form.Item>
                 <Form.Item name="brief" label="Brief: what it is for, what the client expects">
                     <Input.TextArea rows={3} />

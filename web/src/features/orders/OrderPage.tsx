@@ -7,7 +7,7 @@ import type { Order } from '../../api/types';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { Empty, Failed, Loading } from '../../ui/states';
-import { plain } from '../standard/words';
+import { word } from '../standard/words';
 import { AddUnit } from './AddUnit';
 import { ClientLinks } from './ClientLinks';
 import { Due } from './Due';
@@ -41,7 +41,7 @@ function OrderView({ order }: { order: Order }) {
                 <span className="pill">
                     {order.number} · {order.client}
                 </span>
-                <span className="pill">{plain(order.status)}</span>
+                <span className="pill">{word('order_status', order.status)}</span>
                 <Due order={order} />
                 <span className="room" />
                 {editable && (

@@ -10,7 +10,7 @@ import { StageStrip } from '../../ui/marks';
 import { Pick } from '../../ui/Pick';
 import { Empty } from '../../ui/states';
 import { useSettled } from '../../ui/useSettled';
-import { plain } from '../standard/words';
+import { valuesOf, word } from '../standard/words';
 import { Due } from './Due';
 import { NewOrder } from './NewOrder';
 import css from './Orders.module.css';
@@ -59,16 +59,6 @@ export default function OrdersPage() {
 }
 
 const DUE = { late: 'late', week: 'within a week', month: 'within a month', none: 'without a day' } as const;
-const STATUSES: OrderBrief['status'][] = [
-    'draft',
-    'quoted',
-    'accepted',
-    'in_work',
-    'done',
-    'delivered',
-    'closed',
-    'cancelled',
-];
 const SORTS = {
     due: 'the most urgent first',
     latest: 'the newest first',
@@ -111,7 +101,7 @@ function Tools({
             />
             {pick('status', 'How they stand', [
                 any('however they stand'),
-                ...STATUSES.map((s) => ({ value: s, label: plain(s) })),
+                ...valuesOf('order_status').map((s) => ({ value: s, label: word('order_status', s) })),
             ])}
             {pick('due', 'When they are due', [
                 any('whenever due'),
@@ -145,7 +135,7 @@ function Orders({ orders }: { orders: OrderBrief[] }) {
             columns={[
                 { title: 'Order', width: 280, render: (_, o) => <Title order={o} /> },
                 { title: 'Due', width: 150, render: (_, o) => <Due order={o} /> },
-                { title: 'Stands', width: 100, render: (_, o) => plain(o.status) },
+                { title: 'Stands', width: 100, render: (_, o) => word('order_status', o.status) },
                 { title: 'Units and models', render: (_, o) => <Units order={o} /> },
             ]}
         />

@@ -32,7 +32,11 @@ export function Schools({ data, put }: { data: UnitPlan; put: (next: UnitPlan) =
     const [area, setArea] = useState('');
     const set = useMutation({
         mutationFn: (method: Record<string, unknown>) =>
-            setMethod(data.unit.id, { revision: data.unit.revision, method }),
+            setMethod(data.unit.id, {
+                revision: data.unit.revision,
+                order_revision: data.order_revision,
+                method,
+            }),
         onSuccess: put,
         onError: notices.failed,
     });

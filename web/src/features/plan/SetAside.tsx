@@ -11,18 +11,18 @@ import { placeName } from './names';
 export function SetAside({ data, bend }: { data: UnitPlan; bend: Bend }) {
     const notices = useNotices();
     const back = useMutation({
-        mutationFn: (place: number) => uphold(data.unit.id, place, data.unit.revision),
+        mutationFn: (overrule: number) => uphold(data.unit.id, overrule, data.unit.revision),
         onSuccess: bend.put,
         onError: notices.failed,
     });
     return (
         <div className="px-14 pb-6">
-            {data.overrules.map((o, i) => (
-                <Says kind="warn" key={i}>
+            {data.overrules.map((o) => (
+                <Says kind="warn" key={o.id}>
                     <b>Set aside for this order:</b> {data.rules[o.rule] ?? o.rule}, between{' '}
                     {placeName(data, o.earlier)} and {placeName(data, o.later)}. {o.reason} ({o.by}){' '}
                     {data.editable && (
-                        <Button type="link" disabled={bend.busy} onClick={() => back.mutate(i)}>
+                        <Button type="link" disabled={bend.busy} onClick={() => back.mutate(o.id)}>
                             Let it hold again
                         </Button>
                     )}
