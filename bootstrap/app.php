@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\HealthController;
+use App\Http\Controllers\Settings\HealthController;
 use App\Http\Middleware\AnsweredOnce;
 use App\Http\Middleware\BearerToken;
 use App\Http\Middleware\BodySize;

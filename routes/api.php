@@ -2,31 +2,31 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\ArrangementController;
-use App\Http\Controllers\BenchController;
-use App\Http\Controllers\BendController;
-use App\Http\Controllers\CheckController;
-use App\Http\Controllers\ComparisonController;
-use App\Http\Controllers\DraftController;
-use App\Http\Controllers\DrawingController;
-use App\Http\Controllers\DrillController;
-use App\Http\Controllers\ExampleController;
-use App\Http\Controllers\ImportController;
-use App\Http\Controllers\LimitController;
-use App\Http\Controllers\OrderController;
-use App\Http\Controllers\OutlookController;
-use App\Http\Controllers\PaintController;
-use App\Http\Controllers\PeopleController;
-use App\Http\Controllers\PhotographController;
-use App\Http\Controllers\PlanController;
-use App\Http\Controllers\SchemeController;
-use App\Http\Controllers\SculptController;
-use App\Http\Controllers\SessionController;
-use App\Http\Controllers\SignOffController;
-use App\Http\Controllers\StandardController;
-use App\Http\Controllers\StudioController;
-use App\Http\Controllers\TrayController;
-use App\Http\Controllers\VocabularyController;
+use App\Http\Controllers\Bench\BenchController;
+use App\Http\Controllers\Certificate\SignOffController;
+use App\Http\Controllers\Check\CheckController;
+use App\Http\Controllers\Check\DrillController;
+use App\Http\Controllers\Check\TrayController;
+use App\Http\Controllers\Figures\SculptController;
+use App\Http\Controllers\Orders\OrderController;
+use App\Http\Controllers\Photographs\DrawingController;
+use App\Http\Controllers\Photographs\ExampleController;
+use App\Http\Controllers\Photographs\LimitController;
+use App\Http\Controllers\Photographs\PhotographController;
+use App\Http\Controllers\Plan\ArrangementController;
+use App\Http\Controllers\Plan\BendController;
+use App\Http\Controllers\Plan\OutlookController;
+use App\Http\Controllers\Plan\PlanController;
+use App\Http\Controllers\Schemes\PaintController;
+use App\Http\Controllers\Schemes\SchemeController;
+use App\Http\Controllers\Session\PeopleController;
+use App\Http\Controllers\Session\SessionController;
+use App\Http\Controllers\Settings\ImportController;
+use App\Http\Controllers\Settings\StudioController;
+use App\Http\Controllers\Settings\VocabularyController;
+use App\Http\Controllers\Sharing\ComparisonController;
+use App\Http\Controllers\Standard\DraftController;
+use App\Http\Controllers\Standard\StandardController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.

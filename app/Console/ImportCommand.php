@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\ImportDocument;
+use App\Actions\Settings\ImportDocument;
 use App\Formats\DocumentFile;
 
 final class ImportCommand extends CoreCommand

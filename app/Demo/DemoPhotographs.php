@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Actions\KeepPhotographs;
+use App\Actions\Photographs\KeepPhotographs;
 use App\Jobs\MeasurePhotograph;
 use App\Models\Photograph;
 use App\Models\Piece;

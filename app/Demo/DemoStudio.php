@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Actions\ArrangeUnit;
-use App\Actions\BendPlan;
-use App\Actions\CheckPiece;
-use App\Actions\EditStandard;
-use App\Actions\ImportDocument;
-use App\Actions\JudgeFaults;
-use App\Actions\MovePiece;
-use App\Actions\PlanUnit;
-use App\Actions\SignPieces;
-use App\Actions\WorkOnPieces;
+use App\Actions\Bench\WorkOnPieces;
+use App\Actions\Certificate\SignPieces;
+use App\Actions\Check\CheckPiece;
+use App\Actions\Check\JudgeFaults;
+use App\Actions\Orders\MovePiece;
+use App\Actions\Plan\ArrangeUnit;
+use App\Actions\Plan\BendPlan;
+use App\Actions\Plan\PlanUnit;
+use App\Actions\Settings\ImportDocument;
+use App\Actions\Standard\EditStandard;
 use App\Models\Check;
 use App\Models\Order;
 use App\Models\Piece;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-use App\Actions\ManagePeople;
-use App\Actions\ManageTokens;
-use App\Actions\ShareSheet;
-use App\Http\Resources\PersonBrief;
+use App\Actions\Session\ManagePeople;
+use App\Actions\Session\ManageTokens;
+use App\Actions\Sharing\ShareSheet;
+use App\Http\Resources\Session\PersonBrief;
 use App\Models\ShareLink;
 use App\Models\User;
 use Closure;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Pdf;
 
 use App\Models\Studio;
-use App\Queries\CertificateForClient;
+use App\Queries\Certificate\CertificateForClient;
 use App\Studio\Pictures;
 use Carbon\CarbonImmutable;
 use TCPDF;

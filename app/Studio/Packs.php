@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use App\Formats\SchemaCheck;
-use App\Queries\LadderShown;
+use App\Queries\Standard\LadderShown;
 use App\Repositories\FlatPaintCatalogue;
 use App\Repositories\Standards;
 use Illuminate\Database\Eloquent\ModelNotFoundException;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\ImportDocument;
+use App\Actions\Settings\ImportDocument;
 use App\Models\GateAnswer;
 use App\Models\Order;
 use App\Models\Sculpt;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\SignPieces;
+use App\Actions\Certificate\SignPieces;
 use App\Models\Piece;
 use App\Models\RecordName;
 use App\Models\SignOff;

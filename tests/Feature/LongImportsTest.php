@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\LongImports;
+use App\Actions\Settings\LongImports;
 use App\Models\Import;
 use App\Models\Order;
 use App\Models\Paint;

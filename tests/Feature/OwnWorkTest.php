@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\EditStandard;
-use App\Actions\ImportDocument;
+use App\Actions\Settings\ImportDocument;
+use App\Actions\Standard\EditStandard;
 use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use PHPUnit\Framework\Attributes\DataProvider;

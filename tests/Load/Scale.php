@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Load;
 
-use App\Actions\AddUnit;
-use App\Actions\OpenOrder;
-use App\Actions\PlanUnit;
-use App\Actions\WorkOnPieces;
+use App\Actions\Bench\WorkOnPieces;
+use App\Actions\Orders\AddUnit;
+use App\Actions\Orders\OpenOrder;
+use App\Actions\Plan\PlanUnit;
 use App\Models\Sculpt;
 use App\Models\SignOff;
 use App\Models\User;

@@ -1,0 +1,268 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bench;
+
+use App\Exceptions\LeftTheBench;
+use App\Exceptions\NeverMarked;
+use App\Exceptions\NoSuchPieces;
+use App\Exceptions\NotBeingWorkedOn;
+use App\Exceptions\NotOnTheBench;
+use App\Exceptions\PieceHasNoSuchStep;
+use App\Exceptions\RepairComesFirst;
+use App\Exceptions\StepsOpen;
+use App\Models\Piece;
+use App\Models\StepLog;
+use App\Repositories\Releases;
+use App\Studio\ActivityLog;
+use App\Studio\BenchWork;
+use App\Studio\GateKeeper;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Bench\WantedStep;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Words\PlanWords;
+
+/** Marks steps done on pieces, takes marks back, and offers finished pieces to the check. */
+final class WorkOnPieces
+{
+    public function __construct(
+        private readonly BenchWork $work,
+        private readonly Releases $releases,
+        private readonly ActivityLog $log,
+    ) {
+    }
+
+    /**
+     * Marking a step twice changes nothing, so that a tap sent again after a lost connection does no harm.
+     *
+     * @param  list<int>  $pieces
+     * @param  list<string>  $steps  keys
+     * @param  float|null  $minutes  that were spent on all of it, where somebody told
+     * @return list<Piece>
+     */
+    public function mark(array $pieces, array $steps, ?string $skipped = null, ?float $minutes = null): array
+    {
+        return DB::transaction(function () use ($pieces, $steps, $skipped, $minutes): array {
+            $found = $this->locked($pieces);
+            $rows = [];
+            $said = GateKeeper::said($found->pluck('id')->all());
+            $steps = array_values(array_unique($steps));
+            foreach ($found->groupBy('unit_id') as $alike) {
+                $release = $this->releases->of($alike[0]->unit);
+                $test = GateKeeper::onTestModel($alike[0]->unit);
+                foreach ($alike as $piece) {
+                    $new = $this->newRows($piece, $release, $steps, $skipped);
+                    GateKeeper::mayPass($piece, $release, $said[$piece->id] ?? [], $test, array_column($new, 'step'));
+                    $rows = [...$rows, ...$new];
+                }
+            }
+            $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
+            StepLog::query()->insert(array_map(fn (array $row) => $row + ['minutes' => $each], $rows));
+            $begun = $found
+                ->where('stage', Stage::Planned->value)
+                ->whereIn('id', array_column($rows, 'piece_id'));
+            $this->move($begun, Stage::OnBench);
+
+            return array_values($found->load('standing')->all());
+        });
+    }
+
+    /**
+     * Takes marks back: all of them or none. What somebody took back already stays so, and both see it done.
+     *
+     * @param  list<int>  $pieces
+     * @param  list<string>  $steps  keys
+     * @return list<Piece>
+     *
+     * @throws NoSuchPieces
+     * @throws LeftTheBench when one of them is not worked on any more
+     * @throws NeverMarked when a step was never marked on any of them
+     */
+    public function unmark(array $pieces, array $steps): array
+    {
+        return DB::transaction(function () use ($pieces, $steps): array {
+            $found = $this->locked($pieces);
+            $left = $found->first(fn (Piece $p) => ! Stage::from($p->stage)->isAtWork());
+            if ($left !== null) {
+                throw new LeftTheBench($left);
+            }
+            $logs = StepLog::query()
+                ->withoutGlobalScope(StepLog::HISTORY)
+                ->whereIn('piece_id', $found->modelKeys())
+                ->whereIn('step', $steps)
+                ->get();
+            foreach ($steps as $step) {
+                if (! $logs->contains('step', $step)) {
+                    throw new NeverMarked($step);
+                }
+            }
+            $standing = $logs->whereNull('covered_by')->whereNull('undone_by')->whereNull('undoes');
+            foreach ($standing as $log) {
+                $this->log->write('step.taken_back', $found->find($log->piece_id) ?? $log, $log->toArray(), null);
+                $undo = $log->replicate(['covered_by', 'undone_by', 'standing'])->fill([
+                    'undoes' => $log->id,
+                    'minutes' => null,
+                    'user_id' => Auth::id(),
+                    'done_at' => now(),
+                ]);
+                $undo->save();
+                $log->update(['undone_by' => $undo->id]);
+            }
+            $begun = StepLog::query()->whereIn('piece_id', $found->modelKeys())->distinct()->pluck('piece_id');
+            $this->move(
+                $found->where('stage', Stage::OnBench->value)->whereNotIn('id', $begun),
+                Stage::Planned,
+            );
+
+            return array_values($found->load('standing')->all());
+        });
+    }
+
+    /**
+     * Offers finished pieces to the check: all of them or none.
+     *
+     * @param  list<int>  $pieces
+     * @return list<Piece>
+     *
+     * @throws NoSuchPieces
+     * @throws NotBeingWorkedOn
+     * @throws StepsOpen when one of them wants something more
+     */
+    public function offer(array $pieces): array
+    {
+        return DB::transaction(function () use ($pieces): array {
+            $found = $this->locked($pieces);
+            foreach ($found->groupBy('unit_id') as $alike) {
+                $release = $this->releases->of($alike[0]->unit);
+                foreach ($alike as $piece) {
+                    $this->mayBeOffered($piece, $release);
+                }
+            }
+            foreach ($found->groupBy('stage') as $alike) {
+                $this->move($alike, Stage::Offered);
+            }
+
+            return array_values($found->load('standing')->all());
+        });
+    }
+
+    private function mayBeOffered(Piece $piece, Release $release): void
+    {
+        if (! Stage::from($piece->stage)->isBeingPainted()) {
+            throw new NotBeingWorkedOn($piece);
+        }
+        $wanted = $this->work->wanted($piece, $release);
+        $missing = array_values(array_diff(array_keys($wanted), BenchWork::done($piece)));
+        if ($missing !== []) {
+            throw new StepsOpen($piece, count($missing), self::name($wanted[$missing[0]], $release));
+        }
+    }
+
+    /**
+     * @param  list<int>  $pieces
+     * @return Collection<int, Piece> in the order of their ids, so that two who lock the same do not wait for each other
+     */
+    private function locked(array $pieces): Collection
+    {
+        $found = Piece::query()
+            ->with(['unit', ...BenchWork::OF_PIECES])
+            ->whereIn('id', $pieces)
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
+
+        return $found->count() === count(array_unique($pieces)) ? $found : throw new NoSuchPieces();
+    }
+
+    /**
+     * @param  list<string>  $steps
+     * @return list<array<string, mixed>> of the log, for steps that are not marked yet
+     */
+    private function newRows(Piece $piece, Release $release, array $steps, ?string $skipped): array
+    {
+        if (! Stage::from($piece->stage)->isAtWork()) {
+            throw new NotOnTheBench($piece);
+        }
+        $wanted = $this->work->wanted($piece, $release);
+        $others = $release->steps();
+        $there = array_flip(BenchWork::done($piece));
+        $rows = [];
+        foreach ($steps as $step) {
+            if (! isset($wanted[$step]) && isset($others[$step])) {
+                continue; // others of the unit get it, this piece does not
+            }
+            $one = $wanted[$step] ?? throw new PieceHasNoSuchStep($piece, $step);
+            if (! isset($there[$step])) {
+                $rows[] = $this->row($piece, $step, $one, $skipped);
+            }
+        }
+        $this->varnishLast($piece, $release, [...array_keys($there), ...array_column($rows, 'step')]);
+
+        return $rows;
+    }
+
+    /**
+     * Varnish of a repair goes over the rest of it.
+     *
+     * @param  list<string>  $done  keys, with what is marked now
+     */
+    private function varnishLast(Piece $piece, Release $release, array $done): void
+    {
+        $repairs = $this->work->repairs($piece, $release);
+        $open = array_diff_key($repairs, array_flip($done));
+        foreach (array_intersect_key($repairs, array_flip($done)) as $step) {
+            $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->has(Effect::Protect));
+            if ($step->technique->has(Effect::Protect) && $before !== []) {
+                $first = self::name(array_values($before)[0], $release);
+                throw new RepairComesFirst($piece, $step->technique->name, $first);
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function row(Piece $piece, string $step, WantedStep $wanted, ?string $skipped): array
+    {
+        return [
+            'piece_id' => $piece->id,
+            'step' => $step,
+            'technique' => $wanted->technique->key,
+            'family' => $wanted->technique->family->value,
+            'area' => $wanted->area,
+            'planned_minutes' => round($wanted->minutes, 2),
+            'skipped' => $skipped,
+            'user_id' => Auth::id(),
+            'done_at' => now()->format('Y-m-d H:i:s.v'),
+        ];
+    }
+
+    private static function name(WantedStep $step, Release $release): string
+    {
+        $sculpt = $release->request->sculpt;
+        $area = $step->area !== null && $sculpt->has($step->area) ? $sculpt->area($step->area) : null;
+
+        return mb_strtolower($step->technique->name).' on '.PlanWords::area($area);
+    }
+
+    /** @param  Collection<int, Piece>  $pieces that are at the same stage now */
+    private function move(Collection $pieces, Stage $stage): void
+    {
+        $before = $pieces->first()?->stage;
+        if ($before === null) {
+            return;
+        }
+        Piece::query()->whereKey($pieces->modelKeys())->update([
+            'stage' => $stage->value,
+            'revision' => DB::raw('revision + 1'),
+        ]);
+        foreach ($pieces as $piece) {
+            $moved = ['stage' => $stage->value, 'revision' => $piece->revision + 1];
+            $piece->setRawAttributes($moved + $piece->getAttributes(), true);
+        }
+        $this->log->writeAll('piece.moved', $pieces, ['stage' => $before], ['stage' => $stage->value]);
+    }
+}

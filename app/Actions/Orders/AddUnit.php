@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Orders;
+
+use App\Exceptions\NoSuchTier;
+use App\Exceptions\TierRetired;
+use App\Models\Order;
+use App\Models\Piece;
+use App\Models\Sculpt;
+use App\Models\Unit;
+use App\Repositories\Standards;
+use App\Studio\ActivityLog;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Standard\TierStatus;
+
+/** Adds a unit with its pieces to an order; each piece gets a short code of its own. */
+final class AddUnit
+{
+    /** Letters and digits that are not taken for one another on a handle. */
+    private const SIGNS = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ';
+
+    public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)
+    {
+    }
+
+    public function __invoke(Order $order, Sculpt $sculpt, string $tier, int $count, ?string $label): Unit
+    {
+        $standard = $this->standards->core($order->version);
+        if (! $standard->hasTier($tier)) {
+            throw new NoSuchTier($tier, '/tier', $order->version->number);
+        }
+        if ($standard->tier($tier)->status === TierStatus::Retired) {
+            throw new TierRetired($standard->tier($tier));
+        }
+
+        return DB::transaction(function () use ($order, $sculpt, $tier, $count, $label): Unit {
+            $unit = Unit::query()->create([
+                'order_id' => $order->id,
+                'sculpt_id' => $sculpt->id,
+                'tier' => $tier,
+                'label' => $label,
+            ]);
+            for ($number = 1; $number <= $count; $number++) {
+                Piece::query()->create([
+                    'unit_id' => $unit->id,
+                    'number' => $number,
+                    'code' => $this->code(),
+                    'stage' => 'planned',
+                ]);
+            }
+            $this->log->write('unit.added', $unit, null, [
+                'tier' => $tier,
+                'count' => $count,
+                'sculpt' => $sculpt->slug,
+            ]);
+
+            return $unit;
+        });
+    }
+
+    private function code(): string
+    {
+        do {
+            $code = '';
+            for ($i = 0; $i < 5; $i++) {
+                $code .= self::SIGNS[random_int(0, strlen(self::SIGNS) - 1)];
+            }
+        } while (Piece::query()->where('code', $code)->exists());
+
+        return $code;
+    }
+}

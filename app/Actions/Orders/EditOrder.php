@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Orders;
+
+use App\Exceptions\OrderChanged;
+use App\Models\Order;
+use App\Studio\ActivityLog;
+use Illuminate\Support\Facades\DB;
+
+/** Changes what was written down of an order: whose it is, its name, its brief, its day. */
+final class EditOrder
+{
+    public function __construct(private readonly ActivityLog $log)
+    {
+    }
+
+    /**
+     * @param  int  $revision  the one that was looked at
+     * @param  array<string, string|null>  $facts  of client, title, brief and due_on (year-month-day) what changes
+     *
+     * @throws OrderChanged when it is not the one that was looked at
+     */
+    public function __invoke(Order $order, int $revision, array $facts): Order
+    {
+        return DB::transaction(function () use ($order, $revision, $facts): Order {
+            $order = Order::query()->lockForUpdate()->findOrFail($order->id);
+            if ($order->revision !== $revision) {
+                throw new OrderChanged($order);
+            }
+            $before = [];
+            foreach (array_keys($facts) as $fact) {
+                $before[$fact] = $order->getRawOriginal($fact);
+            }
+            if ($before === $facts) {
+                return $order;
+            }
+            $order->update($facts + ['revision' => $revision + 1]);
+            $this->log->write('order.edited', $order, $before, $facts);
+
+            return $order->refresh();
+        });
+    }
+}

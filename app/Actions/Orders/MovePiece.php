@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Orders;
+
+use App\Exceptions\ReasonMissing;
+use App\Exceptions\StageForbidsMove;
+use App\Models\Piece;
+use App\Repositories\Releases;
+use App\Studio\ActivityLog;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Bench\StageMove;
+use Ordotype\Core\Studio\OrderStatus;
+
+/**
+ * What happens to a piece outside bench and check: put on hold, taken up again, lost, cancelled, delivered, claimed.
+ */
+final class MovePiece
+{
+    public function __construct(private readonly Releases $releases, private readonly ActivityLog $log)
+    {
+    }
+
+    /** @return list<string> every move there is */
+    public static function moves(): array
+    {
+        return array_map(fn (StageMove $m) => $m->value, StageMove::cases());
+    }
+
+    public function __invoke(Piece $piece, StageMove $move, string $reason): Piece
+    {
+        return DB::transaction(function () use ($piece, $move, $reason): Piece {
+            $piece = Piece::query()->with('unit.order')->lockForUpdate()->findOrFail($piece->id);
+            $before = Stage::from($piece->stage);
+            if (! $move->isPossibleFrom($before)) {
+                throw new StageForbidsMove($piece, $move);
+            }
+            if (trim($reason) === '' && $move->wantsAReason()) {
+                throw new ReasonMissing('/reason');
+            }
+            $stage = $move->leadsTo(Stage::tryFrom((string) $piece->held_from));
+            $piece->update([
+                'stage' => $stage->value,
+                'held_from' => $move === StageMove::Hold ? $before->value : null,
+                'revision' => $piece->revision + 1,
+            ]);
+            if (! $stage->isThere()) {
+                $this->releases->dropPiece($piece, Auth::id());
+            }
+            $this->order($piece, $move);
+            $this->log->write(
+                "piece.$move->value",
+                $piece,
+                ['stage' => $before->value],
+                ['stage' => $stage->value, 'reason' => $reason],
+            );
+
+            return $piece;
+        });
+    }
+
+    /** An order whose last piece is delivered is delivered; a claim takes it up again. */
+    private function order(Piece $piece, StageMove $move): void
+    {
+        $order = $piece->unit->order->locked();
+        if ($move === StageMove::Claim && $order->status->hasLeft()) {
+            $order->update(['status' => OrderStatus::InWork]);
+        }
+        $left = Piece::query()
+            ->whereHas('unit', fn ($q) => $q->where('order_id', $order->id))
+            ->whereIn('stage', Stage::words(fn (Stage $s) => $s->isToBeDelivered()))
+            ->exists();
+        if ($move === StageMove::Deliver && ! $left) {
+            $order->update(['status' => OrderStatus::Delivered]);
+        }
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Settings;
+
+use App\Models\Studio;
+use App\Studio\ActivityLog;
+use Illuminate\Support\Facades\DB;
+
+/** What holds for the studio as a whole. */
+final class EditStudio
+{
+    public function __construct(private readonly ActivityLog $log)
+    {
+    }
+
+    /** @param  array<string, string>  $facts  of name, hourly_rate, time_zone what changes */
+    public function __invoke(array $facts): Studio
+    {
+        return DB::transaction(function () use ($facts): Studio {
+            $studio = Studio::query()->lockForUpdate()->findOrFail(1);
+            $before = $studio->only(array_keys($facts));
+            $studio->update($facts);
+            $this->log->write('studio.changed', $studio, $before, $facts);
+
+            return $studio->refresh();
+        });
+    }
+}

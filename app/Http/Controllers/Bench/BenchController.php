@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Bench;
+
+use App\Actions\Bench\WorkOnPieces;
+use App\Http\Requests\Bench\MarkSteps;
+use App\Http\Requests\Bench\PiecesOffered;
+use App\Http\Requests\Bench\StepsUnmarked;
+use App\Http\Requests\ListAsked;
+use App\Models\Piece;
+use App\Models\Unit;
+use App\Queries\Bench\BatchesOnBench;
+use App\Queries\Bench\BatchOnBench;
+use App\Studio\BenchWork;
+use Illuminate\Http\JsonResponse;
+
+final class BenchController
+{
+    public function index(ListAsked $asked, BatchesOnBench $batches): JsonResponse
+    {
+        return new JsonResponse($batches->page($asked->find(), $asked->cursor()));
+    }
+
+    public function show(Unit $unit, BatchOnBench $batch): JsonResponse
+    {
+        return new JsonResponse($batch->of($unit));
+    }
+
+    public function mark(MarkSteps $request, WorkOnPieces $work): JsonResponse
+    {
+        return $this->marked(
+            $work->mark($request->pieces(), $request->steps(), $request->skipped(), $request->minutes()),
+        );
+    }
+
+    public function unmark(StepsUnmarked $given, WorkOnPieces $work): JsonResponse
+    {
+        return $this->marked($work->unmark($given->pieces(), $given->steps()));
+    }
+
+    public function offer(PiecesOffered $given, WorkOnPieces $work): JsonResponse
+    {
+        return $this->marked($work->offer($given->pieces()));
+    }
+
+    /** @param  list<Piece>  $pieces */
+    private function marked(array $pieces): JsonResponse
+    {
+        return new JsonResponse([
+            'pieces' => array_map(
+                fn (Piece $p) => [
+                    'id' => $p->id,
+                    'stage' => $p->stage,
+                    'done' => BenchWork::done($p),
+                ],
+                $pieces,
+            ),
+        ]);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Session;
+
+use App\Demo\DemoPeople;
+use App\Http\Requests\Session\SignIn;
+use App\Models\Studio;
+use App\Models\User;
+use App\Policies\Rights;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Log;
+use Illuminate\Validation\ValidationException;
+
+final class SessionController
+{
+    public function show(): JsonResponse
+    {
+        $user = Auth::user();
+        $demo = User::query()
+            ->whereIn('email', array_column(DemoPeople::all(), 'email'))
+            ->whereNull('set_aside_at')
+            ->pluck('email')
+            ->all();
+
+        return new JsonResponse([
+            'studio' => Studio::row()->only(['name', 'time_zone']),
+            'person' => $user instanceof User ? self::person($user) : null,
+            'demo' => array_values(
+                array_map(
+                    fn (array $p) => [
+                        'name' => $p['name'],
+                        'email' => $p['email'],
+                        'role' => $p['role'],
+                        'may_sign' => $p['may_sign'],
+                        'password' => DemoPeople::PASSWORD,
+                    ],
+                    array_filter(DemoPeople::all(), fn (array $p) => in_array($p['email'], $demo, true)),
+                ),
+            ),
+        ]);
+    }
+
+    public function store(SignIn $given): JsonResponse
+    {
+        if (! Auth::attempt($given->credentials() + ['set_aside_at' => null])) {
+            // Whose address it was is not written down: people type passwords there.
+            Log::notice('A sign-in was refused.', ['ip' => $given->ip()]);
+            throw ValidationException::withMessages(['email' => 'This address and password do not belong together.']);
+        }
+        $given->session()->regenerate();
+        Log::info('Somebody signed in.', ['person' => Auth::id(), 'ip' => $given->ip()]);
+
+        return $this->show();
+    }
+
+    public function destroy(Request $request): JsonResponse
+    {
+        Auth::guard('web')->logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return new JsonResponse(null, 204);
+    }
+
+    /** @return array<string, mixed> */
+    private static function person(User $user): array
+    {
+        return [
+            'id' => $user->id,
+            'name' => $user->name,
+            'role' => $user->role->value,
+            'may_sign' => $user->may_sign,
+            'can' => Rights::of($user),
+            'sees_money' => Rights::seesMoney($user),
+        ];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Settings;
+
+use App\Studio\Heartbeat;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+use Throwable;
+
+/**
+ * Whether the studio can work, for whoever watches the machine: without signing in, and without saying more than that.
+ */
+final class HealthController
+{
+    private const ROOM_BYTES = 200 * 1024 * 1024;
+
+    public function __invoke(Heartbeat $worker): JsonResponse
+    {
+        $database = $this->database();
+        $disk = $this->disk();
+        // A worker that rests keeps nobody from working; it is said, and that is all.
+        $health = ['database' => $database, 'disk' => $disk, 'worker' => $database && $worker->isFresh()];
+
+        return new JsonResponse($health, $database && $disk ? 200 : 503);
+    }
+
+    private function database(): bool
+    {
+        try {
+            DB::select('select 1');
+
+            return true;
+        } catch (Throwable $e) {
+            report($e);
+
+            return false;
+        }
+    }
+
+    /** Room for what is written, in a folder that can be written to. */
+    private function disk(): bool
+    {
+        $free = @disk_free_space(storage_path());
+
+        return $free !== false && $free > self::ROOM_BYTES && is_writable(storage_path('app'));
+    }
+}

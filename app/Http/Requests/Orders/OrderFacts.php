@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Orders;
+
+use App\Http\Requests\StudioRequest;
+
+/** Facts of an order as somebody wants them now; what is not sent stays. */
+final class OrderFacts extends StudioRequest
+{
+    private const FACTS = ['client', 'title', 'brief', 'due_on'];
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'revision' => ['required', 'integer', 'min:0'],
+            'client' => ['sometimes', 'required', 'string', 'max:200'],
+            'title' => ['sometimes', 'required', 'string', 'max:200'],
+            'brief' => ['sometimes', 'nullable', 'string', 'max:5000'],
+            'due_on' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+        ];
+    }
+
+    /** @return array<string, string|null> by the names of the facts, only what was sent */
+    public function facts(): array
+    {
+        $sent = array_intersect_key((array) $this->validated(), array_flip(self::FACTS));
+
+        return array_map(fn (mixed $v) => is_string($v) ? $v : null, $sent);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Schemes;
+
+use App\Formats\Documents;
+use App\Http\Requests\StudioRequest;
+use stdClass;
+
+/** A new scheme. */
+final class NewScheme extends StudioRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'document' => ['required', 'array'],
+        ];
+    }
+
+    /** As `ordotype/scheme@1`. */
+    public function document(): stdClass
+    {
+        return Documents::scheme($this->object('document'));
+    }
+}

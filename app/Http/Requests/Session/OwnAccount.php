@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Session;
+
+use App\Exceptions\TokensArePersonal;
+use App\Http\Requests\StudioRequest;
+
+/** Something that only the person may do, signed in as such; a token may not. */
+class OwnAccount extends StudioRequest
+{
+    /** @throws TokensArePersonal */
+    public function authorize(): bool
+    {
+        return $this->person()->currentAccessToken() === null ? true : throw new TokensArePersonal();
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [];
+    }
+}
