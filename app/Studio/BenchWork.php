@@ -9,13 +9,16 @@ use App\Models\Piece;
 use App\Models\StepLog;
 use App\Repositories\Releases;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Ordotype\Core\Bench\PieceWork;
 use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Bench\SentBack;
 use Ordotype\Core\Bench\WantedStep;
-use Ordotype\Core\Planning\Sequencing\Step;
-use Ordotype\Core\Planning\Sequencing\StepKey;
 use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\Standard;
 
-/** The work a piece still wants: the steps of its release, or of its repair, each under a key that stays. */
+/** What pieces want on the bench and what was done on them, as rows keep it. */
 final class BenchWork
 {
     /** What of a piece must be loaded for many pieces at once. */
@@ -25,26 +28,13 @@ final class BenchWork
     {
     }
 
-    /** @return array<string, WantedStep> every step the piece must get now, by key */
-    public function wanted(Piece $piece, Release $release): array
+    /** All that a piece wants now, as its rows say. */
+    public function of(Piece $piece, Release $release): PieceWork
     {
-        $steps = $release->stepsOf($piece->number);
+        $standard = $release->request->standard;
+        $sentBack = $this->sentBack($piece)->map(fn (FaultRow $f) => self::repairOf($f, $standard));
 
-        return array_map(fn (Step $s) => new WantedStep($s->technique, $s->area?->key, $s->minutes), $steps) +
-            $this->repairs($piece, $release);
-    }
-
-    /** @return array<string, WantedStep> what the last check sent back, in the order in which it is done */
-    public function repairs(Piece $piece, Release $release): array
-    {
-        $steps = [];
-        foreach ($this->sentBack($piece) as $fault) {
-            $steps += $this->repairOf($fault, $release);
-        }
-        $last = array_filter($steps, fn (WantedStep $s) => $s->technique->has(Effect::Protect));
-
-        // Varnish goes over everything else, whichever fault called for it.
-        return array_diff_key($steps, $last) + $last;
+        return new PieceWork($release->stepsOf($piece->number), array_values($sentBack->all()));
     }
 
     /**
@@ -65,35 +55,35 @@ final class BenchWork
             : new Collection();
     }
 
-    /** @return list<string> keys of the repair of one fault, in their order */
-    public function keysOf(FaultRow $fault, Release $release): array
-    {
-        return array_keys($this->repairOf($fault, $release));
-    }
-
     /** @return list<string> keys of the steps that are marked and stand */
     public static function done(Piece $piece): array
     {
         return array_values($piece->standing->pluck('step')->map(strval(...))->all());
     }
 
-    /** @return array<string, WantedStep> */
-    private function repairOf(FaultRow $fault, Release $release): array
+    /** A technique that is not in the catalogue any more is left out of what puts a fault right. */
+    public static function repairOf(FaultRow $fault, Standard $standard): SentBack
     {
-        $standard = $release->request->standard;
-        $steps = [];
-        foreach ($fault->repair as $i => $step) {
-            if ($standard->hasTechnique($step['technique'])) {
-                $key = StepKey::ofRepair($fault->id, $i + 1);
-                $steps[$key->id] = new WantedStep(
-                    $standard->technique($step['technique']),
-                    $step['area'],
-                    (float) $step['minutes'],
-                );
-            }
-        }
+        $there = array_filter($fault->repair, fn (array $s) => $standard->hasTechnique($s['technique']));
 
-        return $steps;
+        return new SentBack($fault->id, array_map(
+            fn (array $s) => new WantedStep($standard->technique($s['technique']), $s['area'], (float) $s['minutes']),
+            $there,
+        ));
+    }
+
+    /** Hand minutes that painting a model again takes: what was spent on it since its undercoat. */
+    public static function minutesOf(Piece $piece): float
+    {
+        $again = array_filter(Family::cases(), fn (Family $f) => ! $f->isUnderColour() && $f !== Family::Check);
+        $spent = $piece
+            ->logs()
+            ->whereNull('skipped')
+            ->whereNull('covered_by')
+            ->whereIn('family', array_map(fn (Family $f) => $f->value, $again))
+            ->sum(DB::raw('coalesce(minutes, planned_minutes)'));
+
+        return round((float) $spent, 2);
     }
 
     /** Whether varnish is on: put on, not left out, and not painted over since. */

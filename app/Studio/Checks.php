@@ -15,12 +15,11 @@ use Ordotype\Core\Inspection\Aspect;
 use Ordotype\Core\Inspection\CheckList;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\CheckpointKey;
+use Ordotype\Core\Inspection\LastRound;
 use Ordotype\Core\Inspection\Mended;
-use Ordotype\Core\Inspection\Touched;
 use Ordotype\Core\Inspection\Verdict;
 use Ordotype\Core\Planning\Demand\Requirement;
 use Ordotype\Core\Sculpt\View;
-use Ordotype\Core\Standard\Consent;
 use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Technique;
@@ -131,38 +130,26 @@ final class Checks
         $last = $piece->checks->whereNotNull('closed_at')->sortByDesc('round')->first();
         $last?->loadMissing(['answers', 'faults', 'release:id,number']);
 
-        return $last?->verdict !== 'rework' || self::isPaintedOver($piece, $last)
-            ? $list->checkpoints()
-            : $this->touchedBy($list->checkpoints(), $piece, $last, $release->request->standard);
+        $all = $list->checkpoints();
+
+        return $last?->verdict !== 'rework'
+            ? $all
+            : $this->lastRound($piece, $last, $release->request->standard)->asksAgain($all);
     }
 
-    private static function isPaintedOver(Piece $piece, Check $last): bool
+    private function lastRound(Piece $piece, Check $last, Standard $standard): LastRound
     {
-        return $last->release !== null && ($piece->lastPaintedOver->covered_by ?? 0) > $last->release->number;
-    }
-
-    /**
-     * What a repair touched.
-     *
-     * @param  list<Checkpoint>  $checkpoints
-     * @return list<Checkpoint>
-     */
-    private function touchedBy(array $checkpoints, Piece $piece, Check $last, Standard $standard): array
-    {
-        $answered = $last->answers->pluck('question')->all();
-        $open = array_filter($this->questions($last), fn (Checkpoint $c) => ! in_array($c->key->id, $answered, true));
-        $asked = array_column(array_merge(...$piece->checks->pluck('questions')->all()), 'key');
-        $new = array_filter($checkpoints, fn (Checkpoint $c) => ! in_array($c->key->id, $asked, true));
-        // Checks from before there were looks name nothing as it is named now.
-        $new = count($new) < count($checkpoints) - 1 ? $new : [];
+        $key = fn (mixed $id): CheckpointKey => CheckpointKey::kept((string) $id);
         $mended = $last->faults
             ->where('severity', '!=', 'note')
             ->map(fn (FaultRow $f) => Mended::by($f->fault, $f->area, self::steps($f, $standard)));
 
-        return Touched::by(
-            $checkpoints,
+        return new LastRound(
+            array_map($key, array_column($last->questions, 'key')),
+            array_values($last->answers->pluck('question')->map($key)->all()),
+            array_map($key, array_column(array_merge(...$piece->checks->pluck('questions')->all()), 'key')),
             array_values($mended->all()),
-            array_values(array_map(fn (Checkpoint $c) => $c->key, [...$open, ...$new])),
+            $last->release !== null && ($piece->lastPaintedOver->covered_by ?? 0) > $last->release->number,
         );
     }
 
@@ -185,13 +172,15 @@ final class Checks
     /** Whether the client has to agree before it is accepted as it is. */
     public function wantsConsent(Check $check): bool
     {
-        $counted = match ($this->releases->ofCheck($check)->acceptance()?->consent) {
-            Consent::Minor => ['major', 'minor'],
-            Consent::Major => ['major'],
-            null, Consent::None => [],
-        };
+        return $this->releases->ofCheck($check)->acceptance()?->consent->isWantedFor(self::found($check)) === true;
+    }
 
-        return $check->faults->whereIn('severity', $counted)->isNotEmpty();
+    /** @return list<Severity> of the faults that count */
+    private static function found(Check $check): array
+    {
+        $severities = $check->faults->map(fn (FaultRow $f) => Severity::tryFrom($f->severity));
+
+        return array_values(array_filter($severities->all(), fn (?Severity $s) => $s !== null));
     }
 
     /** @return list<View> from which there is a photograph of the piece, drawn pictures apart */
@@ -206,15 +195,10 @@ final class Checks
 
     public function verdict(Check $check): Verdict
     {
-        $faults = [];
-        foreach ($check->faults->pluck('severity') as $severity) {
-            $faults[] = Severity::tryFrom((string) $severity);
-        }
-
         return Verdict::of(
             $this->questions($check),
             array_values($check->answers->pluck('question')->map(fn ($q) => CheckpointKey::kept((string) $q))->all()),
-            array_values(array_filter($faults, fn (?Severity $s) => $s !== null)),
+            self::found($check),
             $this->releases->ofCheck($check)->acceptance(),
             $this->photographed($check),
         );

@@ -87,17 +87,17 @@ final class GateKeeper
         if ($refused === [] && ! $waits) {
             return;
         }
-        $gates = self::of($release);
         $places = array_intersect_key(array_flip(array_keys($release->steps())), array_flip($steps));
-        foreach ($places as $place) {
-            foreach ($refused as $answer) {
-                if ($gates->isBeyond(Gate::from($answer->gate), $place)) {
-                    throw new GateRefused($piece, Terms::gate(Gate::from($answer->gate)), (string) $answer->note);
-                }
-            }
-            if ($waits && $gates->isBeyond(Gate::TestModel, $place)) {
-                throw new WaitsForTestModel($piece, (string) $test?->note);
-            }
+        $holding = self::of($release)->holding(
+            array_map(Gate::from(...), array_keys($refused)),
+            $waits,
+            array_values($places),
+        );
+        if ($holding === Gate::TestModel) {
+            throw new WaitsForTestModel($piece, (string) $test?->note);
+        }
+        if ($holding !== null) {
+            throw new GateRefused($piece, Terms::gate($holding), (string) $refused[$holding->value]->note);
         }
     }
 }

@@ -64,6 +64,18 @@ final class ArchitectureTest extends TestCase
         }
     }
 
+    /** A page that is looked at changes nothing, and what both look at and change by is neither's. */
+    public function test_no_query_names_an_action(): void
+    {
+        $named = [];
+        foreach (self::filesIn('app/Queries') as $name => [$file]) {
+            if (str_contains((string) file_get_contents($file), 'App\\Actions\\')) {
+                $named[] = $name;
+            }
+        }
+        self::assertSame([], $named);
+    }
+
     /** A visitor names the kinds and each kind names it: that is what tells a kind apart, and the one circle there is. */
     public function test_no_classes_of_the_core_use_one_another_in_a_circle(): void
     {

@@ -393,7 +393,7 @@ final class BentPlanTest extends StudioTestCase
         $this->api('painter', 'POST', 'bench/marks', ['pieces' => $ids, 'steps' => $all], 200);
         foreach (Piece::query()->with(['unit', ...BenchWork::OF_PIECES])->whereIn('id', $ids)->get() as $piece) {
             self::assertEqualsCanonicalizing(
-                array_keys(app(BenchWork::class)->wanted($piece, app(Releases::class)->of($piece->unit))),
+                array_keys(app(BenchWork::class)->of($piece, app(Releases::class)->of($piece->unit))->wanted()),
                 $piece->logs()->pluck('step')->all(),
             );
             $this->api('painter', 'POST', 'bench/offers', ['pieces' => [$piece->id]], 200);
@@ -524,7 +524,7 @@ final class BentPlanTest extends StudioTestCase
         self::assertSame('on_bench', $piece->stage);
         self::assertSame($before, $piece->logs()->count(), 'no log is lost');
         $left = array_diff_key(
-            app(BenchWork::class)->wanted($piece, app(Releases::class)->of($piece->unit)),
+            app(BenchWork::class)->of($piece, app(Releases::class)->of($piece->unit))->wanted(),
             array_flip($piece->logs()->whereNull('covered_by')->pluck('step')->all()),
         );
         $minutes = array_sum(array_column($left, 'minutes'));
@@ -567,7 +567,7 @@ final class BentPlanTest extends StudioTestCase
         );
         self::assertSame('company', $raised->json('unit.tier.key'));
         foreach (Unit::query()->findOrFail($unit->id)->pieces()->with(['unit', ...BenchWork::OF_PIECES])->get() as $piece) {
-            self::assertNotSame([], app(BenchWork::class)->wanted($piece, app(Releases::class)->of($piece->unit)));
+            self::assertNotSame([], app(BenchWork::class)->of($piece, app(Releases::class)->of($piece->unit))->wanted());
         }
     }
 

@@ -90,7 +90,7 @@ final class FaultsAndRepairsTest extends StudioTestCase
     public function test_the_varnish_of_a_repair_comes_after_what_it_covers(): void
     {
         $piece = Piece::query()->where('stage', 'rework')->with('unit')->firstOrFail();
-        $repairs = app(BenchWork::class)->repairs($piece, app(Releases::class)->of($piece->unit));
+        $repairs = app(BenchWork::class)->of($piece, app(Releases::class)->of($piece->unit))->repairs;
         $protects = fn (WantedStep $s): bool => $s->technique->has(Effect::Protect);
         $varnish = array_keys(array_filter($repairs, $protects));
         self::assertSame($varnish, array_slice(array_keys($repairs), -count($varnish)), 'it is listed last');

@@ -189,7 +189,7 @@ final class TestModelTest extends StudioTestCase
         $this->actingAs($this->person('painter'));
         $release = app(Releases::class)->of($unit);
         $piece = Piece::query()->with(BenchWork::OF_PIECES)->findOrFail($piece->id)->setRelation('unit', $unit);
-        $wanted = array_keys(app(BenchWork::class)->wanted($piece, $release));
+        $wanted = array_keys(app(BenchWork::class)->of($piece, $release)->wanted());
         foreach (array_diff($wanted, BenchWork::done($piece)) as $step) {
             $this->mark([$piece->id], [$step]);
         }

@@ -5,24 +5,17 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Exceptions\MoveInsteadOfRaising;
-use App\Exceptions\NoSuchTier;
 use App\Exceptions\RaisingInConflict;
-use App\Exceptions\TierNotHigher;
 use App\Models\StepLog;
 use App\Models\Unit;
-use App\Repositories\Releases;
-use App\Repositories\Standards;
 use App\Studio\ActivityLog;
 use App\Studio\UnitPlans;
+use App\Studio\UnitRaising;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Planning\Choice\AreaSolver;
 use Ordotype\Core\Planning\Choice\ChosenTechnique;
 use Ordotype\Core\Planning\Outlook\RaisedWork;
-use Ordotype\Core\Planning\Outlook\Raising;
-use Ordotype\Core\Planning\Sequencing\StepKey;
 use Ordotype\Core\Planning\Sequencing\StepPlace;
 use Ordotype\Core\Standard\Tier;
-use Ordotype\Core\Standard\TierStatus;
 use Ordotype\Core\Words\PlanWords;
 
 /**
@@ -33,30 +26,18 @@ final class RaiseUnit
 {
     public function __construct(
         private readonly NextRelease $next,
-        private readonly Releases $releases,
-        private readonly AreaSolver $solver,
+        private readonly UnitRaising $raising,
         private readonly UnitPlans $plans,
         private readonly ActivityLog $log,
-        private readonly Standards $standards,
     ) {
-    }
-
-    /** What it would take; `stands`: from what every piece has now, else from the finished plan. */
-    public function work(Unit $unit, Tier $tier, bool $stands): RaisedWork
-    {
-        $plan = $this->releases->find($unit)?->plan->plain() ?? $this->plans->plan($unit);
-        $done = $stands ? Raising::workSoFar($plan, self::onEveryPiece($unit)) : Raising::workOf($plan);
-        $request = $this->plans->request($unit)->at($tier);
-
-        return (new Raising($request, $done, $this->solver))->work();
     }
 
     public function __invoke(Unit $unit, string $key, bool $stands, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $key, $stands, $revision): Unit {
             $unit = $this->onBench($unit, $revision);
-            $tier = $this->tier($unit, $key);
-            $work = $this->work($unit, $tier, $stands);
+            $tier = $this->raising->tier($unit, $key);
+            $work = $this->raising->work($unit, $tier, $stands);
             if ($work->conflicts() !== []) {
                 $words = new PlanWords($this->plans->request($unit)->at($tier));
                 throw new RaisingInConflict($words->conflict($work->conflicts()[0]));
@@ -87,42 +68,12 @@ final class RaiseUnit
         });
     }
 
-    public function tier(Unit $unit, string $key): Tier
-    {
-        $standard = $this->standards->core($unit->order->version);
-        if (! $standard->hasTier($key) || $standard->tier($key)->status === TierStatus::Retired) {
-            throw new NoSuchTier($key, '/tier');
-        }
-        if ($standard->tier($key)->order <= $standard->tier($unit->tier)->order) {
-            throw new TierNotHigher($standard->tier($key), $standard->tier($unit->tier));
-        }
-
-        return $standard->tier($key);
-    }
-
     private function onBench(Unit $unit, int $revision): Unit
     {
         $unit = $this->next->locked($unit, $revision) ?? throw new MoveInsteadOfRaising($unit);
         NextRelease::noneSigned($unit->standing());
 
         return $unit;
-    }
-
-    /** @return list<StepKey> the steps that every piece has had and that stand */
-    private static function onEveryPiece(Unit $unit): array
-    {
-        $common = null;
-        foreach ($unit->standing() as $piece) {
-            $done = $piece->logs
-                ->whereNull('skipped')
-                ->whereNull('covered_by')
-                ->pluck('step')
-                ->map(strval(...))
-                ->all();
-            $common = $common === null ? $done : array_values(array_intersect($common, $done));
-        }
-
-        return array_map(StepKey::kept(...), array_values($common ?? []));
     }
 
     /** @return array<string, true> by place: work that is painted over, or is to be done anew at the end */

@@ -24,7 +24,6 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\WantedStep;
-use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Words\PlanWords;
 
 /** Marks steps done on pieces, takes marks back, and offers finished pieces to the check. */
@@ -156,10 +155,9 @@ final class WorkOnPieces
         if (! Stage::from($piece->stage)->isBeingPainted()) {
             throw new NotBeingWorkedOn($piece);
         }
-        $wanted = $this->work->wanted($piece, $release);
-        $missing = array_values(array_diff(array_keys($wanted), BenchWork::done($piece)));
-        if ($missing !== []) {
-            throw new StepsOpen($piece, count($missing), self::name($wanted[$missing[0]], $release));
+        $open = $this->work->of($piece, $release)->open(BenchWork::done($piece));
+        if ($open !== []) {
+            throw new StepsOpen($piece, count($open), self::name($open[0], $release));
         }
     }
 
@@ -188,7 +186,8 @@ final class WorkOnPieces
         if (! Stage::from($piece->stage)->isAtWork()) {
             throw new NotOnTheBench($piece);
         }
-        $wanted = $this->work->wanted($piece, $release);
+        $work = $this->work->of($piece, $release);
+        $wanted = $work->wanted();
         $others = $release->steps();
         $there = array_flip(BenchWork::done($piece));
         $rows = [];
@@ -201,27 +200,12 @@ final class WorkOnPieces
                 $rows[] = $this->row($piece, $step, $one, $skipped);
             }
         }
-        $this->varnishLast($piece, $release, [...array_keys($there), ...array_column($rows, 'step')]);
+        $tooSoon = $work->varnishedTooSoon([...array_keys($there), ...array_column($rows, 'step')]);
+        if ($tooSoon !== null) {
+            throw new RepairComesFirst($piece, $tooSoon[0]->technique->name, self::name($tooSoon[1], $release));
+        }
 
         return $rows;
-    }
-
-    /**
-     * Varnish of a repair goes over the rest of it.
-     *
-     * @param  list<string>  $done  keys, with what is marked now
-     */
-    private function varnishLast(Piece $piece, Release $release, array $done): void
-    {
-        $repairs = $this->work->repairs($piece, $release);
-        $open = array_diff_key($repairs, array_flip($done));
-        foreach (array_intersect_key($repairs, array_flip($done)) as $step) {
-            $before = array_filter($open, fn (WantedStep $s) => ! $s->technique->has(Effect::Protect));
-            if ($step->technique->has(Effect::Protect) && $before !== []) {
-                $first = self::name(array_values($before)[0], $release);
-                throw new RepairComesFirst($piece, $step->technique->name, $first);
-            }
-        }
     }
 
     /** @return array<string, mixed> */

@@ -4,24 +4,18 @@ declare(strict_types=1);
 
 namespace App\Actions\Certificate;
 
-use App\Exceptions\MayNotSign;
-use App\Exceptions\NoSuchPieces;
-use App\Exceptions\NotPassed;
-use App\Exceptions\PiecesOfSeveralUnits;
 use App\Exceptions\SignOffDoesNotHold;
 use App\Exceptions\WithdrawalStays;
 use App\Models\Piece;
 use App\Models\SignOff;
 use App\Models\User;
 use App\Studio\ActivityLog;
-use App\Studio\CertificateBody;
 use App\Studio\NamesApart;
+use App\Studio\PiecesToSign;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Foundation\Chain;
-use Ordotype\Core\Inspection\Signing;
-use Ordotype\Core\Words\CheckWords;
 
 /** Signs passed pieces off, and withdraws a sign-off: each a record in one chain that nobody can change later. */
 final class SignPieces
@@ -30,7 +24,7 @@ final class SignPieces
     private const SECRET = 16;
 
     public function __construct(
-        private readonly CertificateBody $body,
+        private readonly PiecesToSign $signing,
         private readonly ActivityLog $log,
     ) {
     }
@@ -43,71 +37,14 @@ final class SignPieces
     {
         return DB::transaction(function () use ($pieces, $by, $whole): SignOff {
             [$number, $previous] = $this->head();
-            $found = $this->found($pieces);
+            $found = $this->signing->found($pieces);
             $names = new NamesApart();
-            $body = $this->body->of($found, $this->rules($found, $by), $by, $names);
+            $body = $this->signing->body($found, $by, $names);
             // The unit as a whole, where it was looked at side by side.
             $body += $whole === null ? [] : ['whole' => $whole];
 
             return $this->append($number, 'sign_off', $previous, $body, $found, $by, Stage::Signed, $names);
         });
-    }
-
-    /**
-     * What the record would say; nothing is signed.
-     *
-     * @param  list<int>  $pieces
-     * @return array<string, mixed>
-     */
-    public function preview(array $pieces, User $by): array
-    {
-        return DB::transaction(function () use ($pieces, $by): array {
-            $found = $this->found($pieces);
-
-            return $this->body->of($found, $this->rules($found, $by), $by, new NamesApart(true));
-        });
-    }
-
-    /**
-     * @param  list<int>  $pieces
-     * @return Collection<int, Piece> passed, and all of one unit
-     */
-    private function found(array $pieces): Collection
-    {
-        $found = Piece::query()
-            ->with(CertificateBody::OF_PIECES)
-            ->whereIn('id', $pieces)
-            ->orderBy('number')
-            ->lockForUpdate()
-            ->get();
-        if ($found->isEmpty() || $found->count() !== count(array_unique($pieces))) {
-            throw new NoSuchPieces();
-        }
-        if ($found->pluck('unit_id')->unique()->count() !== 1) {
-            throw new PiecesOfSeveralUnits();
-        }
-        foreach ($found as $piece) {
-            if ($piece->stage !== 'passed') {
-                throw new NotPassed($piece);
-            }
-        }
-
-        return $found;
-    }
-
-    /**
-     * @param  Collection<int, Piece>  $pieces
-     * @return array<int, string> why this person may sign each, by its id
-     */
-    private function rules(Collection $pieces, User $by): array
-    {
-        $rules = [];
-        $people = User::query()->whereNull('set_aside_at')->get(['id', 'may_sign']);
-        foreach ($pieces as $piece) {
-            $rules[$piece->id] = self::rule($piece, $by, $people);
-        }
-
-        return $rules;
     }
 
     public function withdraw(SignOff $signOff, User $by, string $reason): SignOff
@@ -152,29 +89,6 @@ final class SignPieces
         $last = SignOff::query()->orderByDesc('number')->first();
 
         return [($last->number ?? 0) + 1, $last->hash ?? Chain::START];
-    }
-
-    /** @param  Collection<int, User>  $people  at work */
-    private static function rule(Piece $piece, User $by, Collection $people): string
-    {
-        $mandatory = [];
-        foreach ($piece->checks as $check) {
-            $keys = array_column(array_filter($check->questions, fn (array $q) => $q['mandatory'] === true), 'key');
-            foreach ($check->answers->whereIn('question', $keys) as $answer) {
-                $mandatory[] = $answer->user_id;
-            }
-        }
-        $signing = Signing::by(
-            $by->id,
-            array_values($people->where('may_sign', true)->modelKeys()),
-            array_values($piece->painters->modelKeys()),
-            array_values(array_unique($mandatory)),
-            $people->count(),
-        );
-
-        return $signing->allows()
-            ? CheckWords::signing($signing)
-            : throw new MayNotSign($piece, CheckWords::signing($signing));
     }
 
     /**

@@ -25,6 +25,7 @@ use App\Models\User;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\Checks;
+use App\Studio\Concession;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Inspection\Checkpoint;
@@ -273,7 +274,7 @@ final class CheckPiece
     /** What the client said by a link to just these faults, where they agreed. */
     private static function saidByLink(Check $check): ?string
     {
-        $said = AskTheClient::said($check);
+        $said = Concession::said($check);
 
         return $said === null || ! $said['agrees'] ? null : "{$said['name']}, by the link, {$said['at']}";
     }

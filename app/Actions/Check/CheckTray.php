@@ -10,6 +10,7 @@ use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
 use App\Studio\Checks;
+use App\Studio\LeftOut;
 use Illuminate\Support\Collection;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Inspection\Checkpoint;
@@ -17,8 +18,6 @@ use Ordotype\Core\Inspection\Checkpoint;
 /**
  * One look over all models of a unit that are offered, side by side. Each has its check as if it were looked at alone;
  * a model that cannot be answered for is told, and keeps none of the others back.
- *
- * @phpstan-type Left list<array{number: int, why: string}>
  */
 final class CheckTray
 {
@@ -30,7 +29,7 @@ final class CheckTray
      * One answer to all that is open of a look, on every model but some.
      *
      * @param  list<int>  $except  ids of pieces
-     * @return Left what was not answered
+     * @return list<LeftOut> what was not answered
      */
     public function answer(Unit $unit, User $by, string $look, string $answer, ?string $note, array $except): array
     {
@@ -44,7 +43,7 @@ final class CheckTray
         });
     }
 
-    /** @return Left what does not pass */
+    /** @return list<LeftOut> what does not pass */
     public function pass(Unit $unit, User $by): array
     {
         return $this->each(
@@ -58,7 +57,7 @@ final class CheckTray
     /**
      * @param  list<int>  $except
      * @param  callable(Piece): mixed  $do
-     * @return Left
+     * @return list<LeftOut>
      */
     private function each(Unit $unit, User $by, array $except, callable $do): array
     {
@@ -67,7 +66,7 @@ final class CheckTray
             try {
                 $do($piece);
             } catch (Refusal $why) {
-                $left[] = ['number' => $piece->number, 'why' => $why->getMessage()];
+                $left[] = LeftOut::by($piece, $why);
             }
         }
 

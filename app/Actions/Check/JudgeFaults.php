@@ -14,6 +14,7 @@ use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
 use App\Studio\Checks;
+use App\Studio\FaultJudged;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\FaultContrast;
 use Ordotype\Core\Inspection\Judgement;
@@ -27,8 +28,6 @@ use Ordotype\Core\Words\CheckWords;
  *
  * @phpstan-type Found array{fault: string, area: string|null, spread: string, size_mm: float|null,
  *     pin: array{view: string, x: float, y: float}|null}
- * @phpstan-type Judged array{severity: string, why: string,
- *     repair: list<array{technique: string, area: string|null, minutes: float, why: string}>}
  */
 final class JudgeFaults
 {
@@ -43,9 +42,8 @@ final class JudgeFaults
     /**
      * @param  Found  $found
      * @param  string  $at  where it was sent, for what is wrong with it
-     * @return Judged
      */
-    public function judge(Check $check, Checkpoint $asked, array $found, string $at): array
+    public function judge(Check $check, Checkpoint $asked, array $found, string $at): FaultJudged
     {
         $release = $this->releases->ofCheck($check);
         $plan = $release->kindOf($check->piece->number)->plan;
@@ -82,10 +80,10 @@ final class JudgeFaults
             $this->checks->requirement($check, $asked),
         );
 
-        return [
-            'severity' => $judged->severity->value ?? 'note',
-            'why' => CheckWords::judgement($judged),
-            'repair' => array_map(
+        return new FaultJudged(
+            $judged->severity->value ?? 'note',
+            CheckWords::judgement($judged),
+            array_map(
                 fn (RepairStep $s) => [
                     'technique' => $s->technique->key,
                     'area' => $s->area?->key,
@@ -94,7 +92,7 @@ final class JudgeFaults
                 ],
                 $repair,
             ),
-        ];
+        );
     }
 
     /** @param  Found  $found */
@@ -109,7 +107,7 @@ final class JudgeFaults
             'spread' => $found['spread'],
             'size_mm' => $found['size_mm'],
             'user_id' => $by->id,
-            ...$this->judge($check, $asked, $found, $at),
+            ...get_object_vars($this->judge($check, $asked, $found, $at)),
         ]);
     }
 

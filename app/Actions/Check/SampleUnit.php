@@ -8,17 +8,16 @@ use App\Exceptions\NothingToSample;
 use App\Models\Check;
 use App\Models\LotRow;
 use App\Models\Piece;
-use App\Models\StepLog;
 use App\Models\Unit;
 use App\Models\User;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
+use App\Studio\Lots;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Inspection\Lot;
 use Ordotype\Core\Inspection\LotVerdict;
 use Ordotype\Core\Inspection\SamplingPlan;
-use Ordotype\Core\Inspection\Switching;
 
 /** Draws a sample of what a unit offers together, and lets the rest pass or be checked by what it says. */
 final class SampleUnit
@@ -39,11 +38,11 @@ final class SampleUnit
             if ($open !== null) {
                 return $open;
             }
-            $pieces = $this->offered($unit);
+            $pieces = Lots::offered($unit);
             $clause = $this->releases->of($unit)->acceptance();
-            $painter = $this->painter($unit);
+            $painter = Lots::painter($unit);
             $seed = random_int(0, self::SEEDS);
-            $isTightened = $this->isTightened($painter);
+            $isTightened = Lots::isTightened($painter);
             $lot = $clause === null ? null : Lot::of($clause, $pieces, $seed, $isTightened);
             if ($lot === null) {
                 throw new NothingToSample();
@@ -86,49 +85,6 @@ final class SampleUnit
                 ->whereIn('number', array_diff($row->pieces, $row->drawn))
                 ->update(['stage' => Stage::Passed->value, 'revision' => DB::raw('revision + 1')]);
         }
-    }
-
-    /** Whether the painter's next lot is looked at more strictly. */
-    public function isTightened(?int $painter): bool
-    {
-        $before = LotRow::query()
-            ->where('painter_id', $painter)
-            ->where('verdict', '!=', 'open')
-            ->orderBy('id')
-            ->pluck('verdict')
-            ->map(fn ($v) => $v === 'accepted');
-
-        return $painter !== null && Switching::isTightened(array_values($before->all()));
-    }
-
-    /** @return list<int> numbers of the pieces that wait and have not been looked at yet */
-    public function offered(Unit $unit): array
-    {
-        return array_values(
-            Piece::query()
-                ->where('unit_id', $unit->id)
-                ->where('stage', Stage::Offered->value)
-                ->whereDoesntHave('checks', fn ($q) => $q->whereNotNull('closed_at'))
-                ->orderBy('number')
-                ->pluck('number')
-                ->map(fn ($n) => (int) $n)
-                ->all(),
-        );
-    }
-
-    /** @return int|null who has most minutes on the unit */
-    public function painter(Unit $unit): ?int
-    {
-        $most = StepLog::query()
-            ->whereIn('piece_id', Piece::query()->where('unit_id', $unit->id)->select('id'))
-            ->whereNull('skipped')
-            ->selectRaw('user_id, sum(coalesce(minutes, planned_minutes)) as spent')
-            ->groupBy('user_id')
-            ->orderByDesc('spent')
-            ->orderBy('user_id')
-            ->first();
-
-        return $most?->user_id;
     }
 
     /**

@@ -14,6 +14,7 @@ use App\Models\Scheme;
 use App\Models\SchemeVersion;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
+use App\Studio\BenchWork;
 use App\Studio\GateKeeper;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -98,7 +99,7 @@ final class EditScheme
             if (! $accepted && trim((string) $note) === '') {
                 throw new ReasonMissing('/note', 'Say what is wrong with it.');
             }
-            $minutes = $test === null ? null : self::minutesOf($test);
+            $minutes = $test === null ? null : BenchWork::minutesOf($test);
             $version->update([
                 'outcome' => $accepted ? 'accepted' : 'rejected',
                 'outcome_note' => $note,
@@ -145,19 +146,6 @@ final class EditScheme
                 'answered_at' => now(),
             ]);
         }
-    }
-
-    /** What painting a model again takes: what was spent on it since its undercoat. */
-    public static function minutesOf(Piece $piece): float
-    {
-        $spent = $piece
-            ->logs()
-            ->whereNull('skipped')
-            ->whereNull('covered_by')
-            ->whereNotIn('family', ['prepare', 'undercoat', 'check'])
-            ->sum(DB::raw('coalesce(minutes, planned_minutes)'));
-
-        return round((float) $spent, 2);
     }
 
     public function current(Scheme $scheme): SchemeVersion

@@ -95,7 +95,7 @@ final class BatchOnBench
     /** @return array<string, mixed> */
     private function piece(Piece $piece, Release $release): array
     {
-        $repairs = $this->work->repairs($piece, $release);
+        $repairs = $this->work->of($piece, $release)->repairs;
         $wants = $release->needs[$piece->number] ?? null;
 
         return [
@@ -114,7 +114,7 @@ final class BatchOnBench
                             'area' => $f->area,
                             'said' => CheckWords::spread(Spread::from($f->spread), $f->size_mm),
                             'pin' => $f->pin,
-                            'steps' => $this->work->keysOf($f, $release),
+                            'steps' => array_keys(BenchWork::repairOf($f, $release->request->standard)->steps),
                         ],
                     )
                     ->all(),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Bench;
 
-use App\Actions\Schemes\EditScheme;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -105,7 +104,7 @@ final class GatesShown
             'by' => $said?->user->name,
             'lines' => CheckWords::gate(Gate::TestModel),
             'rest' => array_values($rest->map(fn (array $p) => $p[0])->all()),
-            'minutes' => $piece === null ? 0 : (int) round(EditScheme::minutesOf($piece)),
+            'minutes' => $piece === null ? 0 : (int) round(BenchWork::minutesOf($piece)),
             'scheme' => $scheme === null ? null : [
                 'slug' => $scheme->slug,
                 'name' => $scheme->name,

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Queries\Certificate;
 
-use App\Actions\Certificate\SignPieces;
 use App\Models\Piece;
 use App\Models\SignOff;
 use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
 use App\Studio\NamesApart;
+use App\Studio\PiecesToSign;
 use Ordotype\Core\Format\Json;
 use stdClass;
 
 /** A record of the sign-off chain, in words, with whether it still holds. */
 final class CertificateShown
 {
-    public function __construct(private readonly CertificateWords $words, private readonly SignPieces $sign)
+    public function __construct(private readonly CertificateWords $words, private readonly PiecesToSign $sign)
     {
     }
 

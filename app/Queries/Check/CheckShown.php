@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Check;
 
-use App\Actions\Check\AskTheClient;
-use App\Actions\Check\JudgeFaults;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
@@ -15,6 +13,8 @@ use App\Policies\Rights;
 use App\Queries\Figures\FigureShown;
 use App\Repositories\Releases;
 use App\Studio\Checks;
+use App\Studio\Concession;
+use App\Studio\FaultJudged;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Inspection\Checkpoint;
 use Ordotype\Core\Inspection\CheckpointKey;
@@ -25,8 +25,6 @@ use Ordotype\Core\Words\ClauseWords;
 
 /**
  * A check as the Check screen shows it, against the release it was opened with.
- *
- * @phpstan-import-type Judged from JudgeFaults
  */
 final class CheckShown
 {
@@ -67,7 +65,7 @@ final class CheckShown
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
             'held' => $this->held($check, $user),
-            'client_said' => AskTheClient::said($check),
+            'client_said' => Concession::said($check),
             'looks' => self::looks($questions),
             'questions' => array_map(
                 fn (array $q, Checkpoint $c) => $q + ['aspect' => null, 'look' => Checks::look($c)],
@@ -155,14 +153,13 @@ final class CheckShown
     }
 
     /**
-     * @param  Judged  $judged
      * @return array<string, mixed> the same, with the techniques by their names
      */
-    public function judged(Check $check, array $judged): array
+    public function judged(Check $check, FaultJudged $judged): array
     {
         $standard = $this->releases->ofCheck($check)->request->standard;
 
-        return ['repair' => self::repair($judged['repair'], $standard)] + $judged;
+        return ['repair' => self::repair($judged->repair, $standard)] + get_object_vars($judged);
     }
 
     /**

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Queries\Check;
 
-use App\Actions\Check\SampleUnit;
 use App\Models\LotRow;
 use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
 use App\Repositories\Releases;
+use App\Studio\Lots;
 use Ordotype\Core\Inspection\Lot;
 use Ordotype\Core\Inspection\Sampling;
 use Ordotype\Core\Inspection\SamplingPlan;
@@ -20,7 +20,7 @@ final class LotShown
     /** Shares of truly bad models for which the chance is told, percent. */
     private const SHARES = [2, 5, 10, 20, 30, 50];
 
-    public function __construct(private readonly Releases $releases, private readonly SampleUnit $sample)
+    public function __construct(private readonly Releases $releases)
     {
     }
 
@@ -29,8 +29,8 @@ final class LotShown
     {
         $clause = $this->releases->of($unit)->acceptance();
         $row = LotRow::query()->where('unit_id', $unit->id)->latest('id')->first();
-        $offered = $this->sample->offered($unit);
-        $isTightened = $row->is_tightened ?? $this->sample->isTightened($this->sample->painter($unit));
+        $offered = Lots::offered($unit);
+        $isTightened = $row->is_tightened ?? Lots::isTightened(Lots::painter($unit));
         $lot = $row?->lot() ?? ($clause === null ? null : Lot::of($clause, $offered, 0, $isTightened));
 
         return [

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Check;
 
-use App\Actions\Check\CheckTray;
 use App\Models\Check;
 use App\Models\LotRow;
 use App\Models\Piece;
@@ -13,6 +12,7 @@ use App\Models\User;
 use App\Policies\Rights;
 use App\Repositories\Releases;
 use App\Studio\Checks;
+use App\Studio\LeftOut;
 use App\Studio\UnitPhotographs;
 use Ordotype\Core\Bench\Release;
 use Ordotype\Core\Bench\Stage;
@@ -22,8 +22,6 @@ use Ordotype\Core\Words\CheckWords;
 /**
  * All models of a unit that are offered, or those of them that were drawn, side by side, with how far each look of
  * theirs is.
- *
- * @phpstan-import-type Left from CheckTray
  */
 final class TrayShown
 {
@@ -35,7 +33,7 @@ final class TrayShown
     }
 
     /**
-     * @param  Left  $left  what was just not done
+     * @param  list<LeftOut>  $left  what was just not done
      * @return array<string, mixed>
      */
     public function of(Unit $unit, User $user, array $left = []): array

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries\Plan;
 
-use App\Actions\Bench\RaiseUnit;
 use App\Http\Resources\Plan\UsedTechnique;
 use App\Models\Unit;
 use App\Studio\UnitPlans;
+use App\Studio\UnitRaising;
 use Ordotype\Core\Planning\Outlook\RaisedArea;
 use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Planning\Sequencing\Step;
@@ -18,7 +18,7 @@ use Ordotype\Core\Words\PlanWords;
 final class RaiseShown
 {
     public function __construct(
-        private readonly RaiseUnit $raise,
+        private readonly UnitRaising $raise,
         private readonly UnitPlans $plans,
         private readonly Planner $planner,
     ) {

@@ -83,6 +83,26 @@ final readonly class Gates
     }
 
     /**
+     * The gate that keeps a piece from steps: one that refused it, or its unit's test model where that was rejected.
+     *
+     * @param  list<Gate>  $refused  by which the piece was refused; the test model is not among them
+     * @param  bool  $waits  whether another model was painted first and rejected
+     * @param  list<int>  $steps  places of what is to be done
+     */
+    public function holding(array $refused, bool $waits, array $steps): ?Gate
+    {
+        foreach ($steps as $step) {
+            foreach ([...$refused, ...$waits ? [Gate::TestModel] : []] as $gate) {
+                if ($this->isBeyond($gate, $step)) {
+                    return $gate;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param  list<Step>  $steps
      * @param  list<Phase>  $phases
      */

@@ -10,4 +10,18 @@ enum Consent: string
     case None = 'none';
     case Minor = 'minor';
     case Major = 'major';
+
+    /**
+     * Whether a client must agree before what has such faults is accepted as it is.
+     *
+     * @param  list<Severity>  $found
+     */
+    public function isWantedFor(array $found): bool
+    {
+        return match ($this) {
+            self::None => false,
+            self::Major => in_array(Severity::Major, $found, true),
+            self::Minor => in_array(Severity::Major, $found, true) || in_array(Severity::Minor, $found, true),
+        };
+    }
 }
