@@ -72,7 +72,7 @@ final readonly class PlanWords
             ReasonKind::Clause => $this->clauseName((string) $reason->clause),
             ReasonKind::Amendment => "amendment $reason->amendment",
             ReasonKind::Method => 'the method'.
-                ($reason->school === null ? '' : ': '.Terms::school($reason->school)),
+                ($reason->school === null ? '' : ': '.SchoolWords::school($reason->school)),
             ReasonKind::Base => 'every area gets one base colour',
             ReasonKind::Tidying => 'a wash leaves marks that are tidied',
             ReasonKind::Parts => 'what is kept apart is joined',

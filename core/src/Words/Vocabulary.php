@@ -45,7 +45,7 @@ final class Vocabulary
             'status' => self::of(TechniqueStatus::cases(), Terms::status(...)),
             'stage' => self::of(Stage::cases(), Terms::stage(...)),
             'order_status' => self::of(OrderStatus::cases(), Terms::orderStatus(...)),
-            'school' => self::of(School::cases(), Terms::school(...)),
+            'school' => self::of(School::cases(), SchoolWords::school(...)),
             'answer' => self::answers(),
         ];
     }
@@ -56,7 +56,7 @@ final class Vocabulary
         $words = [];
         foreach (School::cases() as $school) {
             foreach ($school->answers() as $answer) {
-                $words["$school->value:$answer"] = Terms::answer($school, $answer);
+                $words["$school->value:$answer"] = SchoolWords::answer($school, $answer);
             }
         }
 
