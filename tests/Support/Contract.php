@@ -27,7 +27,7 @@ final class Contract
                 "$method $path answered $status, which the contract does not name: $body",
             );
             Assert::assertStringStartsWith('application/problem+json', $type);
-            $described = $operation->responses->default;
+            $described = $operation->responses->{'4XX'};
         }
         $content = isset($described->content) ? array_values(get_object_vars($described->content))[0] : null;
         if ($content === null) {

@@ -16,16 +16,8 @@ export type CertificateRecord = Schemas['CertificateRecord'];
 export type Change = Schemas['Change'];
 export type Check = Schemas['Check'];
 export type CheckUnit = Schemas['CheckUnit'];
-type ClauseOfKind = Schemas['Clause'];
-type Field<T> = T extends unknown ? keyof T : never;
-type Of<T, K extends PropertyKey> = T extends unknown ? (K extends keyof T ? T[K] : never) : never;
-type Widened<T> = T extends string ? string : T extends string[] ? string[] : T;
-/** A clause as the editor holds it: the fields of every kind, of which the server takes those of its own. */
-export type Clause = { id: string; kind: ClauseOfKind['kind']; scope?: Scope; extent?: Extent } & {
-    [K in Exclude<Field<ClauseOfKind>, 'id' | 'kind' | 'scope' | 'extent' | 'limits' | 'aql'>]?: Widened<
-        Of<ClauseOfKind, K>
-    >;
-} & { limits?: Record<string, number>; aql?: Record<string, number> };
+export type Clause = Schemas['Clause'];
+export type Effect = Schemas['Effect'];
 export type ComparedRung = Schemas['ComparedRung'];
 export type Comparison = Schemas['Comparison'];
 export type Consequences = Schemas['Consequences'];
@@ -46,9 +38,7 @@ export type PlannedUse = Schemas['PlannedUse'];
 export type Preview = Schemas['Preview'];
 export type Question = Schemas['Question'];
 export type Row = Schemas['Row'];
-export type Scope = {
-    [K in Exclude<keyof Schemas['Scope'], 'except'>]?: Widened<NonNullable<Schemas['Scope'][K]>>;
-} & { except?: Scope };
+export type Scope = Schemas['Scope'];
 export type SchoolChoice = Schemas['SchoolChoice'];
 export type Session = Schemas['Session'];
 export type Stage = Schemas['Stage'];

@@ -2,14 +2,14 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { Button, Flex } from 'antd';
 import { memo, type Ref } from 'react';
 import { saysWhy } from '../../api/client';
-import type { Attempt, Change, Clause, Consequences, Ladder } from '../../api/types';
+import type { Attempt, Consequences, Ladder } from '../../api/types';
 import { cellId } from '../../ui/LadderGrid';
 import { ExtentMark } from '../../ui/marks';
 import { More } from '../../ui/More';
 import { Says } from '../../ui/Says';
 import type { Clash } from './draft';
 import { Holds } from './Holds';
-import { KINDS } from './kinds';
+import { inShort, isClause, NEW } from './kinds';
 import { Sentence } from './Sentence';
 import { Tried } from './Tried';
 import type { LadderDesk } from './useLadder';
@@ -103,21 +103,22 @@ function NewRow({ whole, desk }: { whole: Ladder; desk: LadderDesk }) {
             <div className="eyebrow">A new row, at {tier.name}</div>
             <p className="small soft">What does it say?</p>
             <Flex vertical gap={4}>
-                {KINDS.map((k) => (
+                {NEW.map(({ words, begins }) => (
                     <Button
-                        key={k.kind}
+                        key={words}
                         className="choice"
                         onClick={() => {
+                            const { kind } = begins('');
                             const taken = new Set(whole.rows.map((r) => r.suffix));
-                            let suffix: string = k.kind;
-                            for (let n = 2; taken.has(suffix); n++) suffix = `${k.kind}_${n}`;
+                            let suffix: string = kind;
+                            for (let n = 2; taken.has(suffix); n++) suffix = `${kind}_${n}`;
                             desk.begin(
-                                { suffix, label: k.words.split(':')[0] ?? k.words },
-                                { id: `${tier.key}.${suffix}`, kind: k.kind, ...k.starts },
+                                { suffix, label: words.split(':')[0] ?? words },
+                                begins(`${tier.key}.${suffix}`),
                             );
                         }}
                     >
-                        {k.words}
+                        {words}
                     </Button>
                 ))}
             </Flex>
@@ -153,7 +154,7 @@ function ThisCell({ ladder, desk, writes }: { ladder: Ladder; desk: LadderDesk; 
                     This version is published and stays as it is. Open a draft to change it.
                 </p>
             )}
-            {desk.clash && <ClashNote clash={desk.clash} desk={desk} />}
+            {desk.clash && <ClashNote clash={desk.clash} desk={desk} ladder={ladder} />}
             {writes && <Acts desk={desk} />}
         </section>
     );
@@ -192,32 +193,14 @@ function Acts({ desk }: { desk: LadderDesk }) {
     );
 }
 
-/** What a clause says, in a few words, for those who see two of them side by side. */
-const inShort = (clause: Clause): string =>
-    [
-        clause.effect,
-        clause.status,
-        clause.extent,
-        clause.passes && `${clause.passes} passes`,
-        clause.min,
-        clause.max,
-        clause.limit,
-    ]
-        .flat()
-        .filter((w) => w !== undefined && w !== null)
-        .join(', ')
-        .replaceAll('_', ' ');
-
-function ClashNote({ clash, desk }: { clash: Clash; desk: LadderDesk }) {
-    const theirs = clash.theirs as Clause | null;
+function ClashNote({ clash, desk, ladder }: { clash: Clash; desk: LadderDesk; ladder: Ladder }) {
+    const theirs = typeof clash.theirs === 'object' && clash.theirs ? { ...clash.theirs } : null;
     const leave = () => {
         desk.leave();
         desk.reread();
     };
     const put = async () => {
-        const mine = clash.mine.map((c, i) =>
-            i === clash.at ? { ...c, before: clash.theirs as Change['before'] } : c,
-        );
+        const mine = clash.mine.map((c, i) => (i === clash.at ? { ...c, before: theirs } : c));
         if (await desk.draft.make(mine)) leave();
     };
     return (
@@ -225,7 +208,8 @@ function ClashNote({ clash, desk }: { clash: Clash; desk: LadderDesk }) {
             <b>Somebody else changed this first.</b>
             <br />
             <span className="small">
-                Theirs: {theirs ? inShort(theirs) : 'taken out'}. Yours is kept above.
+                Theirs: {isClause(clash.theirs) ? inShort(clash.theirs, ladder) : 'taken out'}. Yours is kept
+                above.
             </span>
             <br />
             <Button type="link" onClick={() => void put()}>

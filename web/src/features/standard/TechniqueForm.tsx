@@ -139,7 +139,10 @@ export function TechniqueForm({
                         <Pick
                             value={x}
                             onChange={(value) => set({ ...t, effects: { ...t.effects, [e]: value } })}
-                            options={['spot', 'prominent', 'full'].map((w) => ({ value: w, label: w }))}
+                            options={(['spot', 'prominent', 'full'] as const).map((w) => ({
+                                value: w,
+                                label: w,
+                            }))}
                         />
                     </Field>
                 ))}

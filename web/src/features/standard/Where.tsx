@@ -6,7 +6,7 @@ import { Pick } from '../../ui/Pick';
 import { plain, valuesOf, word } from './words';
 
 /** Some words of a closed set, each switched on or off. */
-export function Words({
+export function Words<T extends string>({
     label,
     all,
     chosen,
@@ -14,10 +14,10 @@ export function Words({
     onChange,
 }: {
     label: string;
-    all: string[];
-    chosen: string[];
-    name?: (w: string) => string;
-    onChange: (now: string[]) => void;
+    all: T[];
+    chosen: T[];
+    name?: (w: T) => string;
+    onChange: (now: T[]) => void;
 }) {
     return (
         <div className="mt-8" role="group" aria-label={label}>
@@ -73,7 +73,7 @@ export function ScopeEditor({
         onChange(Object.keys(next).length === 0 ? undefined : next);
     };
     const words = (label: string, key: 'role' | 'size' | 'rank' | 'material' | 'relief' | 'facing') => (
-        <Words
+        <Words<string>
             label={label}
             all={valuesOf(key)}
             name={(w) => word(key, w)}

@@ -1,5 +1,8 @@
 // The closed sets and their words come from the server, whose own texts use the same ones.
+import type { components } from '../../api/schema';
 import { vocabulary } from '../../api/session';
+
+type Schemas = components['schemas'];
 
 type Sets = Record<string, Record<string, string>>;
 let sets: Sets = {};
@@ -12,8 +15,27 @@ export async function loadWords(): Promise<void> {
 export const plain = (word: string): string => word.replaceAll('_', ' ');
 /** What a person reads for a value of a set: `word('material', 'hair_fur')`. */
 export const word = (set: string, value: string): string => sets[set]?.[value] ?? plain(value);
-/** The values of a set, in the order in which they are offered. */
-export const valuesOf = (set: string): string[] => Object.keys(sets[set] ?? {});
+/** The sets whose values the contract names. */
+interface Closed {
+    criterion: Schemas['Criterion'];
+    effect: Schemas['Effect'];
+    facing: Schemas['Facing'];
+    family: Schemas['Family'];
+    gate: Schemas['Gate'];
+    material: Schemas['Material'];
+    order_status: Schemas['OrderStatus'];
+    place: Schemas['ClausePlace'];
+    rank: Schemas['Rank'];
+    relief: Schemas['Relief'];
+    role: Schemas['FigureRole'];
+    size: Schemas['Size'];
+    status: Schemas['TechniqueStatus'];
+    view: Schemas['View'];
+}
+
+/** The values of a set, in the order in which they are offered: those of the same server that wrote the contract. */
+export const valuesOf = <S extends keyof Closed>(set: S): Closed[S][] =>
+    Object.keys(sets[set] ?? {}) as Closed[S][];
 export const effectWords = (effect: string): string =>
     effect
         .split('|')
