@@ -76,7 +76,7 @@ export function useMap(map: SculptMap, editable: boolean) {
     });
     // What was checked may be an outline ago: the shares are those of what stands there now.
     const takeShares = useMutation({
-        mutationFn: () => queries.fetchQuery(triedMapQuery({ ...sculpt })),
+        mutationFn: () => queries.query(triedMapQuery({ ...sculpt })),
         onSuccess: ({ shares }) =>
             change({
                 ...sculpt,
