@@ -13,10 +13,7 @@ final class OrderChanged extends Conflict
     {
         parent::__construct('Somebody else has changed this order in the meantime.', [
             'revision' => $order->revision,
-            'client' => $order->client,
-            'title' => $order->title,
-            'brief' => $order->brief,
-            'due_on' => $order->due_on?->format('Y-m-d'),
+            ...$order->facts(),
         ]);
     }
 }

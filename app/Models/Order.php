@@ -40,6 +40,17 @@ final class Order extends Model
     /** @var array<string, string> */
     protected $casts = ['due_on' => 'date', 'status' => OrderStatus::class];
 
+    /** @return array<string, string|null> what was written down of it, by the names of the contract */
+    public function facts(): array
+    {
+        return [
+            'client' => $this->client,
+            'title' => $this->title,
+            'brief' => $this->brief,
+            'due_on' => $this->due_on?->format('Y-m-d'),
+        ];
+    }
+
     /** @return HasMany<Unit, $this> */
     public function units(): HasMany
     {

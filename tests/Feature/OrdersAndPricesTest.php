@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Formats\Amounts;
 use App\Models\Order;
 use PHPUnit\Framework\Attributes\DataProvider;
+use stdClass;
+use Tests\Support\Contract;
 
 /** Orders, what was agreed on them, and how prices are written. */
 final class OrdersAndPricesTest extends StudioTestCase
@@ -198,6 +200,22 @@ final class OrdersAndPricesTest extends StudioTestCase
     private function number(): int
     {
         return (int) $this->api('lead', 'GET', 'standard', null, 200)->json('version.number');
+    }
+
+    /** Whatever the contract says may be written down of an order is kept, comes back, and is told to whoever was late. */
+    public function test_every_fact_of_an_order_that_the_contract_names_is_kept(): void
+    {
+        $order = Order::query()->where('number', '26-041')->firstOrFail();
+        $body = Contract::resolved(Contract::bodyOf('PUT', '/orders/{order}') ?? new stdClass());
+        $facts = array_diff(array_keys(get_object_vars($body->properties)), ['revision']);
+        self::assertGreaterThanOrEqual(4, count($facts));
+        foreach ($facts as $fact) {
+            $now = $this->api('desk', 'GET', "orders/$order->id", null, 200);
+            $value = str_ends_with($fact, '_on') ? '2027-03-09' : "Of $fact";
+            $sent = [$fact => $value, 'revision' => $now->json('revision')];
+            self::assertSame($value, $this->api('desk', 'PUT', "orders/$order->id", $sent, 200)->json($fact), $fact);
+            self::assertSame($value, $this->api('desk', 'PUT', "orders/$order->id", $sent, 409)->json("current.$fact"));
+        }
     }
 
     public function test_facts_of_an_order_are_changed_one_by_one_and_never_over_somebody_elses_change(): void

@@ -18,7 +18,7 @@ final class EditOrder
 
     /**
      * @param  int  $revision  the one that was looked at
-     * @param  array<string, string|null>  $facts  of client, title, brief and due_on (year-month-day) what changes
+     * @param  array<string, string|null>  $facts  what changes of {@see Order::facts}
      *
      * @throws OrderChanged when it is not the one that was looked at
      */
@@ -29,11 +29,8 @@ final class EditOrder
             if ($order->revision !== $revision) {
                 throw new OrderChanged($order);
             }
-            $before = [];
-            foreach (array_keys($facts) as $fact) {
-                $before[$fact] = $order->getRawOriginal($fact);
-            }
-            if ($before === $facts) {
+            $before = array_intersect_key($order->facts(), $facts);
+            if ($before == $facts) {
                 return $order;
             }
             $order->update($facts + ['revision' => $revision + 1]);

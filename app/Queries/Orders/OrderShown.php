@@ -41,7 +41,7 @@ final class OrderShown
 
         return $this->brief->of($order) + [
             'revision' => $order->revision,
-            'brief' => $order->brief,
+            ...$order->facts(),
             'method' => $order->method === null ? null : Json::decode($order->method),
             'scheme' => $order->scheme?->name,
             'scheme_slug' => $order->scheme?->slug,

@@ -30,6 +30,7 @@ export type FoundFault = Schemas['FoundFault'];
 export type Ladder = Schemas['Ladder'];
 export type Order = Schemas['Order'];
 export type OrderBrief = Schemas['OrderBrief'];
+export type OrderFacts = Omit<Schemas['EditOrderBody'], 'revision'>;
 export type Person = Schemas['Person'];
 export type PieceBrief = Schemas['PieceBrief'];
 export type PlanPass = Schemas['PlanPass'];

@@ -1,4 +1,4 @@
-import { DatePicker } from 'antd';
+import { DatePicker, Typography } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
 import customParseFormat from 'dayjs/plugin/customParseFormat';
 import { useState } from 'react';
@@ -48,7 +48,11 @@ export function Day({
                     if (event.key === 'Enter') event.preventDefault();
                 }}
             />
-            {wrong && <div role="alert">That is no day: write it as 24 Dec 2026.</div>}
+            {wrong && (
+                <Typography.Text type="danger" role="alert">
+                    That is no day: write it as 24 Dec 2026.
+                </Typography.Text>
+            )}
         </>
     );
 }

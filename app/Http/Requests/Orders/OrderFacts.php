@@ -9,8 +9,6 @@ use App\Http\Requests\StudioRequest;
 /** Facts of an order as somebody wants them now; what is not sent stays. */
 final class OrderFacts extends StudioRequest
 {
-    private const FACTS = ['client', 'title', 'brief', 'due_on'];
-
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -26,7 +24,7 @@ final class OrderFacts extends StudioRequest
     /** @return array<string, string|null> by the names of the facts, only what was sent */
     public function facts(): array
     {
-        $sent = array_intersect_key((array) $this->validated(), array_flip(self::FACTS));
+        $sent = array_diff_key((array) $this->validated(), ['revision' => true]);
 
         return array_map(fn (mixed $v) => is_string($v) ? $v : null, $sent);
     }

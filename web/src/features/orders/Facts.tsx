@@ -1,10 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Button, Flex, Image, Upload } from 'antd';
 import dayjs from 'dayjs';
+import { Fragment, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { saysWhy } from '../../api/client';
 import { colourOrder, editOrder, orderQuery, ORDERS, takePicture } from '../../api/orders';
-import type { Order } from '../../api/types';
+import type { Order, OrderFacts } from '../../api/types';
 import { Day } from '../../ui/Day';
 import { Field } from '../../ui/Field';
 import { InPlace } from '../../ui/InPlace';
@@ -86,12 +87,7 @@ function Written({ order }: { order: Order }) {
         // One after the other, each with the revision that the one before it made: two fields that are left quickly
         // are no quarrel between two people.
         scope: { id: `order ${order.id}` },
-        mutationFn: (facts: {
-            client?: string;
-            title?: string;
-            brief?: string | null;
-            due_on?: string | null;
-        }) =>
+        mutationFn: (facts: OrderFacts) =>
             editOrder(order.id, {
                 revision: queries.getQueryData(orderQuery(order.id).queryKey)?.revision ?? order.revision,
                 ...facts,
@@ -103,14 +99,19 @@ function Written({ order }: { order: Order }) {
                 queries.invalidateQueries({ queryKey: ORDERS }),
             ]),
     });
-    return (
-        <Flex vertical gap={8} className="my-6">
-            <InPlace
-                label="What it is called"
-                value={order.title}
-                save={(title) => keep.mutateAsync({ title })}
-            />
-            <InPlace label="Client" value={order.client} save={(client) => keep.mutateAsync({ client })} />
+    const line = (fact: keyof OrderFacts, label: string, rows?: number) => (
+        <InPlace
+            label={label}
+            rows={rows}
+            value={order[fact] ?? ''}
+            save={(text) => keep.mutateAsync({ [fact]: text === '' ? null : text })}
+        />
+    );
+    // One that is missing here does not compile.
+    const facts: { [F in keyof OrderFacts]: ReactNode } = {
+        title: line('title', 'What it is called'),
+        client: line('client', 'Client'),
+        due_on: (
             <Field label="Due on">
                 <Day
                     variant="filled"
@@ -119,12 +120,14 @@ function Written({ order }: { order: Order }) {
                     onChange={(on) => keep.mutate({ due_on: on?.format('YYYY-MM-DD') ?? null })}
                 />
             </Field>
-            <InPlace
-                label="Brief"
-                rows={3}
-                value={order.brief ?? ''}
-                save={(brief) => keep.mutateAsync({ brief: brief === '' ? null : brief })}
-            />
+        ),
+        brief: line('brief', 'Brief', 3),
+    };
+    return (
+        <Flex vertical gap={8} className="my-6">
+            {Object.entries(facts).map(([fact, row]) => (
+                <Fragment key={fact}>{row}</Fragment>
+            ))}
         </Flex>
     );
 }
