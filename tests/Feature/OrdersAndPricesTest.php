@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Formats\Amounts;
 use App\Models\Order;
+use Ordotype\Core\Studio\OrderStatus;
 use PHPUnit\Framework\Attributes\DataProvider;
 use stdClass;
 use Tests\Support\Contract;
@@ -135,7 +136,7 @@ final class OrdersAndPricesTest extends StudioTestCase
         $open = collect($ladder->json('open_units'))->firstWhere('tier', 'banner');
         self::assertContains('26-041', $open['orders']);
         self::assertSame(
-            Order::query()->whereNotIn('status', Order::FINISHED)->withCount('units')->get()->sum('units_count'),
+            Order::query()->whereNotIn('status', OrderStatus::finished())->withCount('units')->get()->sum('units_count'),
             array_sum(array_column($ladder->json('open_units'), 'units')),
         );
     }

@@ -208,7 +208,7 @@ final class RightsTest extends StudioTestCase
             'secret' => str_repeat('0', 32),
             'slug' => 'tidemark',
             'sha' => str_repeat('0', 64),
-            'place' => 0,
+            'overrule' => 0,
             'fault' => 999999,
             'photograph' => 999999,
             'example' => 999999,

@@ -27,7 +27,7 @@ final class Contract
                 "$method $path answered $status, which the contract does not name: $body",
             );
             Assert::assertStringStartsWith('application/problem+json', $type);
-            $described = $operation->responses->{'4XX'};
+            $described = self::referred($operation->responses->{'4XX'});
         }
         $content = isset($described->content) ? array_values(get_object_vars($described->content))[0] : null;
         if ($content === null) {
@@ -91,6 +91,17 @@ final class Contract
         $operation = self::document()->paths->{$path}->{strtolower($method)};
 
         return $operation->requestBody->content->{'application/json'}->schema ?? null;
+    }
+
+    /** A part of the document, or what it refers to by its path in it. */
+    private static function referred(stdClass $part): stdClass
+    {
+        $found = self::document();
+        foreach (explode('/', substr($part->{'$ref'} ?? '', 2)) as $key) {
+            $found = $found->{$key} ?? null;
+        }
+
+        return isset($part->{'$ref'}) ? $found : $part;
     }
 
     /** What a schema refers to, where it refers to one. */
