@@ -17,6 +17,7 @@ use Ordotype\Core\Studio\OrderStatus;
  * @property string $number
  * @property string $client
  * @property string $title
+ * @property string|null $client_reference
  * @property string|null $brief
  * @property OrderStatus $status
  * @property \Illuminate\Support\Carbon|null $due_on
@@ -46,6 +47,7 @@ final class Order extends Model
         return [
             'client' => $this->client,
             'title' => $this->title,
+            'client_reference' => $this->client_reference,
             'brief' => $this->brief,
             'due_on' => $this->due_on?->format('Y-m-d'),
         ];

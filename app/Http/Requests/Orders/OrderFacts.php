@@ -16,6 +16,7 @@ final class OrderFacts extends StudioRequest
             'revision' => ['required', 'integer', 'min:0'],
             'client' => ['sometimes', 'required', 'string', 'max:200'],
             'title' => ['sometimes', 'required', 'string', 'max:200'],
+            'client_reference' => ['sometimes', 'nullable', 'string', 'max:120'],
             'brief' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'due_on' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
         ];

@@ -108,9 +108,10 @@ function Written({ order }: { order: Order }) {
         />
     );
     // One that is missing here does not compile.
-    const facts: { [F in keyof OrderFacts]: ReactNode } = {
+    const facts: { [F in keyof OrderFacts]-?: ReactNode } = {
         title: line('title', 'What it is called'),
         client: line('client', 'Client'),
+        client_reference: line('client_reference', 'What the client calls it'),
         due_on: (
             <Field label="Due on">
                 <Day
