@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use App\Formats\SchemaCheck;
+use BackedEnum;
 use Closure;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\Json;
@@ -16,10 +17,29 @@ use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Sculpt\Facing;
+use Ordotype\Core\Sculpt\Material;
+use Ordotype\Core\Sculpt\Rank;
+use Ordotype\Core\Sculpt\Relief;
+use Ordotype\Core\Sculpt\Role;
+use Ordotype\Core\Sculpt\Size;
+use Ordotype\Core\Sculpt\View;
+use Ordotype\Core\Standard\ClauseKind;
+use Ordotype\Core\Standard\Criterion;
+use Ordotype\Core\Standard\Effect;
+use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Family;
+use Ordotype\Core\Standard\Gate;
+use Ordotype\Core\Standard\Place;
+use Ordotype\Core\Standard\Severity;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\TechniqueStatus;
+use Ordotype\Core\Standard\TierStatus;
+use Ordotype\Core\Studio\OrderStatus;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use stdClass;
+use Symfony\Component\Yaml\Yaml;
 use Tests\Support\Demo;
 
 final class FormatsTest extends TestCase
@@ -40,6 +60,44 @@ final class FormatsTest extends TestCase
                 yield "$folder/".basename($file) => ["$folder/".basename($file), $schema];
             }
         }
+    }
+
+    /** A word that the core knows and a schema or the contract does not, or the other way round. */
+    public function test_closed_sets_are_the_same_in_the_core_its_schemas_and_the_contract(): void
+    {
+        $schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/schemas/standard@1.schema.json'));
+        $contract = Yaml::parseFile(dirname(__DIR__, 2).'/docs/openapi.yaml')['components']['schemas'];
+        $words = fn (array $cases): array => array_map(fn (BackedEnum $c) => $c->value, $cases);
+        $sets = [
+            'Effect' => $words(Effect::cases()),
+            'Family' => $words(Family::cases()),
+            'Material' => $words(Material::cases()),
+            'Rank' => $words(Rank::cases()),
+            'Relief' => $words(Relief::cases()),
+            'Facing' => $words(Facing::cases()),
+            'FigureRole' => $words(Role::cases()),
+            'Size' => $words(Size::cases()),
+            'View' => $words(View::cases()),
+            'Gate' => $words(Gate::cases()),
+            'Criterion' => $words(Criterion::cases()),
+            'TechniqueStatus' => $words(TechniqueStatus::cases()),
+            'TierStatus' => $words(TierStatus::cases()),
+            'ClausePlace' => $words(Place::cases()),
+            'ClauseSeverity' => $words(Severity::cases()),
+            'Extent' => array_values(array_diff(
+                array_map(fn (Extent $e) => $e->word(), Extent::cases()),
+                [Extent::None->word()],
+            )),
+        ];
+        foreach ($sets as $name => $values) {
+            self::assertEqualsCanonicalizing($values, $schema->{'$defs'}->{$name}->enum, "the schema's $name");
+            self::assertEqualsCanonicalizing($values, $contract[$name]['enum'], "the contract's $name");
+        }
+        $kinds = $words(ClauseKind::cases());
+        self::assertEqualsCanonicalizing($kinds, $schema->{'$defs'}->clause->properties->kind->enum);
+        self::assertCount(count($kinds), $schema->{'$defs'}->clause->allOf, 'each with its fields');
+        self::assertEqualsCanonicalizing($kinds, array_keys($contract['Clause']['discriminator']['mapping']));
+        self::assertEqualsCanonicalizing($words(OrderStatus::cases()), $contract['OrderStatus']['enum']);
     }
 
     #[DataProvider('documents')]
