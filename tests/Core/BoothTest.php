@@ -60,8 +60,10 @@ final class BoothTest extends TestCase
     {
         $booth = new Booth();
         $seen = [];
+        $left = [];
         foreach (Demo::standard()->techniques as $technique) {
             $mark = Mark::of($technique);
+            $left[] = $mark;
             if ($mark === null) {
                 $unseen = [Effect::Prepare, Effect::Join, Effect::Check, Effect::GlossGround];
                 self::assertTrue(
@@ -90,6 +92,9 @@ final class BoothTest extends TestCase
             $seen[$look] = $technique->key;
         }
         self::assertGreaterThan(55, count($seen));
+        foreach (Mark::cases() as $mark) {
+            self::assertContains($mark, $left, "No technique of the catalogue leaves $mark->value");
+        }
     }
 
     public function test_work_goes_from_bare_to_undercoated_to_finished(): void

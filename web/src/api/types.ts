@@ -49,6 +49,7 @@ export type TechniqueUse = Schemas['TechniqueUse'];
 export type TierFrame = Schemas['TierFrame'];
 export type TierHead = Schemas['TierHead'];
 export type UnitBrief = Schemas['UnitBrief'];
+export type TechniqueCard = Schemas['TechniqueCard'];
 export type UnitPlan = Schemas['UnitPlan'];
 export type BrokenRule = Schemas['BrokenRule'];
 export type Move = Schemas['Move'];

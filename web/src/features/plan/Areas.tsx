@@ -102,7 +102,7 @@ export function Areas({
         >
             <div className="strips" style={{ gridTemplateColumns: `116px ${widths} 40px` }}>
                 <div className="h name">Area</div>
-                {COLUMNS.map(({ title }, i) => (
+                {COLUMNS.map((title, i) => (
                     <div key={title} className="h">
                         {columns[i]?.length ? title : title.split(',')[0]}
                     </div>

@@ -1,22 +1,34 @@
-import type { PlanStep, UnitPlan } from '../../api/types';
+import type { PlanStep, TechniqueCard, UnitPlan } from '../../api/types';
 
-/** What the strips show side by side, and the families of technique that stand in each. */
-export const COLUMNS: { title: string; families: string[] }[] = [
-    { title: 'Base', families: ['spray', 'base'] },
-    { title: 'Shade', families: ['shade'] },
-    { title: 'Light', families: ['highlight', 'blend'] },
-    { title: 'Lines, detail', families: ['line', 'detail'] },
-    { title: 'Marks, wear', families: ['mark', 'wear', 'protect', 'ground'] },
-];
+/** What the strips show side by side. */
+export const COLUMNS = ['Base', 'Shade', 'Light', 'Lines, detail', 'Marks, wear'] as const;
+
+/** Where the techniques of a family stand; null for what is done to the whole model only. */
+const COLUMN_OF: Record<TechniqueCard['family'], (typeof COLUMNS)[number] | null> = {
+    prepare: null,
+    undercoat: null,
+    spray: 'Base',
+    base: 'Base',
+    shade: 'Shade',
+    highlight: 'Light',
+    blend: 'Light',
+    line: 'Lines, detail',
+    detail: 'Lines, detail',
+    mark: 'Marks, wear',
+    wear: 'Marks, wear',
+    protect: 'Marks, wear',
+    ground: 'Marks, wear',
+    check: null,
+};
 
 /** The joint of a kept-apart part, tidied after joining. */
 export const isJoint = (s: PlanStep) => s.key.endsWith(':joint');
 
 /** The steps on areas that stand in each column. */
 export const inColumns = (data: UnitPlan): PlanStep[][] => {
-    const family = new Map(data.techniques.map((t) => [t.key, t.family]));
-    return COLUMNS.map(({ families }) =>
-        data.plan.steps.filter((s) => s.area !== null && families.includes(family.get(s.technique) ?? '')),
+    const column = new Map(data.techniques.map((t) => [t.key, COLUMN_OF[t.family]]));
+    return COLUMNS.map((title) =>
+        data.plan.steps.filter((s) => s.area !== null && column.get(s.technique) === title),
     );
 };
 
