@@ -49,6 +49,6 @@ final class User extends Authenticatable
     /** Nobody else is invited or at work: then there is nobody else to check and sign. */
     public function isAlone(): bool
     {
-        return once(fn () => self::query()->whereKeyNot($this->id)->whereNull('set_aside_at')->doesntExist());
+        return self::query()->whereKeyNot($this->id)->whereNull('set_aside_at')->doesntExist();
     }
 }

@@ -46,7 +46,8 @@ final class Checks
     /** Whether somebody else has to look at it: they painted on it, and are not the only person in the studio. */
     public function isOwnWork(Piece $piece, User $user): bool
     {
-        return $piece->painters->contains('id', $user->id) && ! $user->isAlone();
+        // Asked once for all the models of a unit.
+        return $piece->painters->contains('id', $user->id) && ! once(fn () => $user->isAlone());
     }
 
     /** @return array<string, mixed> */
