@@ -47,7 +47,7 @@ export function Frame({ children }: { children: ReactNode }) {
     const dark = useDark();
     const at = useLocation().pathname;
     const [help, setHelp] = useState(false);
-    useKey('?', () => setHelp(true));
+    useKey('help', () => setHelp(true));
     const leave = async () => {
         await signOut();
         queries.clear();

@@ -1,8 +1,7 @@
 import { Modal, Table } from 'antd';
-import { KEYS } from './keys';
+import { type KeyName, KEYS, keyShown } from './keys';
 
-const WIDE = { Escape: 'Esc', arrows: 'arrow keys' } as const;
-const words = (keys: string): string => (WIDE as Partial<Record<string, string>>)[keys] ?? keys;
+const NAMES = Object.keys(KEYS) as KeyName[];
 
 /** All keys, page by page. */
 export function Help({ open, close }: { open: boolean; close: () => void }) {
@@ -12,10 +11,10 @@ export function Help({ open, close }: { open: boolean; close: () => void }) {
                 size="small"
                 pagination={false}
                 rowKey="id"
-                dataSource={Object.entries(KEYS).map(([id, k]) => ({ id, ...k }))}
+                dataSource={NAMES.map((id) => ({ id, ...KEYS[id] }))}
                 columns={[
                     { title: 'Where', dataIndex: 'where' },
-                    { title: 'Key', dataIndex: 'keys', render: (keys: string) => <kbd>{words(keys)}</kbd> },
+                    { title: 'Key', dataIndex: 'id', render: (id: KeyName) => <kbd>{keyShown(id)}</kbd> },
                     { title: 'What it does', dataIndex: 'does' },
                 ]}
             />

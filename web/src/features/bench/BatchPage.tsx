@@ -36,9 +36,9 @@ function Work({ batch }: { batch: Batch }) {
         const open = batch.pieces.filter((p) => working(p) && !isDone(p, pass));
         if (open.length > 0) desk.mark.mutate({ pieces: open.map((p) => p.id), steps: pass.steps });
     };
-    useKey('n', () => go(1));
-    useKey('b', () => go(-1));
-    useKey('a', all);
+    useKey('nextPass', () => go(1));
+    useKey('passBefore', () => go(-1));
+    useKey('allDone', all);
     return (
         <div className="bench">
             <BatchTop batch={batch} desk={desk} />

@@ -1,4 +1,5 @@
 import { Button, Flex } from 'antd';
+import { keyShown } from '../../app/keys';
 import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
 import { Caution } from '../../ui/states';
@@ -60,13 +61,13 @@ export function PassCard({
             </div>
             <Flex gap={10} wrap className={css.acts ?? ''}>
                 <Button size="large" disabled={before === null} onClick={() => before?.()}>
-                    Back <kbd>b</kbd>
+                    Back <kbd>{keyShown('passBefore')}</kbd>
                 </Button>
                 <Button type="primary" size="large" onClick={all} disabled={desk.mark.isPending}>
-                    All done <kbd>a</kbd>
+                    All done <kbd>{keyShown('allDone')}</kbd>
                 </Button>
                 <Button size="large" disabled={next === null} onClick={() => next?.()}>
-                    Next <kbd>n</kbd>
+                    Next <kbd>{keyShown('nextPass')}</kbd>
                 </Button>
             </Flex>
         </section>

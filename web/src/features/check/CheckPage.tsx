@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Check } from '../../api/types';
 import { checkQuery } from '../../api/work';
-import { useKey } from '../../app/keys';
+import { keyShown, useKey, useLetters } from '../../app/keys';
 import { Top } from '../../app/Top';
 import { stageWords } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
@@ -68,7 +68,7 @@ function Looking({ check }: { check: Check }) {
                 </Flex>
                 {!check.closed && (
                     <Button type="primary" disabled={next.act === null} onClick={() => next.act?.()}>
-                        {next.text} <kbd>↵</kbd>
+                        {next.text} <kbd>{keyShown('nextLook')}</kbd>
                     </Button>
                 )}
             </Top>
@@ -123,21 +123,21 @@ function nextAction(check: Check, desk: CheckDesk): Next {
 function useCheckKeys(check: Check, desk: CheckDesk, next: (() => void) | null): boolean {
     const [going, setGoing] = useState(false);
     const at = (place: number) => desk.lines[place]?.key ?? null;
-    useKey('y', () => !going && desk.give('yes'));
-    useKey('f', () => !going && desk.give('fault'));
-    useKey('s', () => !going && desk.give('not_seen'));
-    useKey('x', () => !going && desk.give('not_applicable'));
-    useKey('right', () => desk.to(desk.at + 1));
-    useKey('left', () => desk.to(desk.at - 1));
-    useKey('enter', () => next?.());
-    useKey('escape', () => {
+    useKey('fine', () => !going && desk.give('yes'));
+    useKey('fault', () => !going && desk.give('fault'));
+    useKey('notSeen', () => !going && desk.give('not_seen'));
+    useKey('notApplicable', () => !going && desk.give('not_applicable'));
+    useKey('lookAfter', () => desk.to(desk.at + 1));
+    useKey('lookBefore', () => desk.to(desk.at - 1));
+    useKey('nextLook', () => next?.());
+    useKey('wholeLook', () => {
         setGoing(false);
         desk.leave();
     });
-    useKey('1,2,3,4,5,6,7,8,9', (e) => desk.setLine(at(Number(e.key) - 1)));
-    useKey('g', () => setGoing(!going));
-    useKey(
-        check.looks.map((_, place) => letterOf(place)).join(','),
+    useKey('oneLine', (e) => desk.setLine(at(Number(e.key) - 1)));
+    useKey('toLook', () => setGoing(!going));
+    useLetters(
+        check.looks.map((_, place) => letterOf(place)),
         (e) => {
             setGoing(false);
             desk.to(check.looks.findIndex((_, i) => letterOf(i) === e.key));

@@ -6,7 +6,7 @@ import { saysWhy } from '../../api/client';
 import { drawingQuery } from '../../api/drawings';
 import type { components } from '../../api/schema';
 import { beginDrill, callDrill, drillQuery } from '../../api/work';
-import { useKey } from '../../app/keys';
+import { keyShown, useKey } from '../../app/keys';
 import { Top } from '../../app/Top';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
@@ -112,8 +112,8 @@ function Picture({
     });
     const ready = drawing.data?.state === 'ready';
     const open = ready && picture?.is_called === false && !call.isPending;
-    useKey('n', () => open && call.mutate(null));
-    useKey('enter', () => picture?.is_called === true && next());
+    useKey('noFault', () => open && call.mutate(null));
+    useKey('nextPicture', () => picture?.is_called === true && next());
     if (!picture) return null;
     const planted = picture.planted;
     return (
@@ -162,11 +162,12 @@ function Picture({
             <Flex gap={10} justify="flex-end">
                 {picture.is_called ? (
                     <Button type="primary" onClick={next}>
-                        {at + 1 < run.pictures.length ? 'Next picture' : 'Done'} <kbd>↵</kbd>
+                        {at + 1 < run.pictures.length ? 'Next picture' : 'Done'}{' '}
+                        <kbd>{keyShown('nextPicture')}</kbd>
                     </Button>
                 ) : (
                     <Button size="large" disabled={!open} onClick={() => call.mutate(null)}>
-                        Nothing that counts <kbd>n</kbd>
+                        Nothing that counts <kbd>{keyShown('noFault')}</kbd>
                     </Button>
                 )}
             </Flex>

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Flex } from 'antd';
 import { photographsQuery } from '../../api/photographs';
+import { type KeyName, keyShown } from '../../app/keys';
 import type { AnswerWord, Check, Question } from '../../api/types';
 import { Says } from '../../ui/Says';
 import { FaultForm } from './FaultForm';
@@ -11,11 +12,11 @@ import css from './LookCard.module.css';
 import { Reason } from './Reason';
 import type { CheckDesk } from './useCheck';
 
-const ANSWERS: { word: AnswerWord; key: string; text: string }[] = [
-    { word: 'yes', key: 'y', text: 'Fine' },
-    { word: 'fault', key: 'f', text: 'Fault' },
-    { word: 'not_seen', key: 's', text: 'Cannot be seen' },
-    { word: 'not_applicable', key: 'x', text: 'Does not apply' },
+const ANSWERS: { word: AnswerWord; key: KeyName; text: string }[] = [
+    { word: 'yes', key: 'fine', text: 'Fine' },
+    { word: 'fault', key: 'fault', text: 'Fault' },
+    { word: 'not_seen', key: 'notSeen', text: 'Cannot be seen' },
+    { word: 'not_applicable', key: 'notApplicable', text: 'Does not apply' },
 ];
 
 const SIDES: Record<string, string> = { front: 'front', back: 'back', top: 'top', under: 'underside' };
@@ -78,7 +79,7 @@ export function LookCard({
                                 disabled={!check.may.answer || desk.answering}
                                 onClick={() => desk.give(word)}
                             >
-                                {text} <kbd>{key}</kbd>
+                                {text} <kbd>{keyShown(key)}</kbd>
                             </Button>
                         ))}
                     </div>

@@ -49,7 +49,7 @@ export function Stage({
     const [divide, setDivide] = useState(50);
     const [scale, setScale] = useState(screenScale);
     const pictures = usePictures(check, side, frame);
-    useKey('w', () => setGrey((on) => !on));
+    useKey('greyView', () => setGrey((on) => !on));
     const compared = pictures.others.find((o) => o.name === beside);
     const picture = pictures.own ?? pictures.planned;
     const whole: Box = picture?.box ?? [0, 0, frame[0], frame[1]];

@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { drawnUnitQuery } from '../../api/drawings';
 import type { components } from '../../api/schema';
 import { answerTray, checkQuery, CHECKS, openCheck, passTray, trayQuery } from '../../api/work';
-import { useKey } from '../../app/keys';
+import { keyShown, useKey } from '../../app/keys';
 import { useNotices } from '../../app/notices';
 import { Top } from '../../app/Top';
 import { Drawn } from '../../ui/Drawn';
@@ -93,12 +93,12 @@ function Looking({ tray }: { tray: Tray }) {
         if (left > 0) to(tray.looks.findIndex((l, i) => i !== at && open(l.key)));
         else if (ready > 0 && !busy) pass.mutate();
     };
-    useKey('y', () => give('yes'));
-    useKey('s', () => give('not_seen'));
-    useKey('enter', next);
-    useKey('right', () => to(at + 1));
-    useKey('left', () => to(at - 1));
-    useKey('1,2,3,4,5,6,7,8,9', (e) => {
+    useKey('fine', () => give('yes'));
+    useKey('notSeen', () => give('not_seen'));
+    useKey('nextLook', next);
+    useKey('lookAfter', () => to(at + 1));
+    useKey('lookBefore', () => to(at - 1));
+    useKey('oneLine', (e) => {
         const model = tray.models.find((m) => m.number === Number(e.key));
         if (model) strike(model.id);
     });
@@ -118,7 +118,8 @@ function Looking({ tray }: { tray: Tray }) {
                 </span>
                 <span className="room" />
                 <Button type="primary" disabled={busy || (left === 0 && ready === 0)} onClick={next}>
-                    {left > 0 ? 'Next look' : `Pass ${ready} of ${tray.models.length}`} <kbd>↵</kbd>
+                    {left > 0 ? 'Next look' : `Pass ${ready} of ${tray.models.length}`}{' '}
+                    <kbd>{keyShown('nextLook')}</kbd>
                 </Button>
             </Top>
             <nav className={rail.rail} aria-label="Looks">
@@ -184,10 +185,10 @@ function Looking({ tray }: { tray: Tray }) {
                             {struck.length === 0
                                 ? `Fine on all ${tray.models.length}`
                                 : `Fine on all but ${struck.length}`}{' '}
-                            <kbd>y</kbd>
+                            <kbd>{keyShown('fine')}</kbd>
                         </Button>
                         <Button disabled={!tray.may_answer || busy} onClick={() => give('not_seen')}>
-                            Cannot be seen on them <kbd>s</kbd>
+                            Cannot be seen on them <kbd>{keyShown('notSeen')}</kbd>
                         </Button>
                     </Flex>
                     <p className="small soft">

@@ -1,11 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
 import { sculptQuery } from '../../api/colours';
 import type { SculptMap } from '../../api/types';
-import { useKey } from '../../app/keys';
+import { useKey, wayOf } from '../../app/keys';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { Field } from '../../ui/Field';
@@ -35,14 +34,11 @@ function MapEditor({ map }: { map: SculptMap }) {
     const [snap, setSnap] = useState(true);
     const [fade, setFade] = useState(0.55);
     const { sculpt, area, drawing } = desk;
-    useHotkeys('ctrl+z, meta+z', desk.undo, { preventDefault: true });
-    useKey('enter', desk.close, drawing !== null);
-    useKey('escape', desk.drop);
-    useKey('delete', desk.removePoint);
-    useKey('left', () => desk.nudge(-1, 0));
-    useKey('right', () => desk.nudge(1, 0));
-    useKey('up', () => desk.nudge(0, -1));
-    useKey('down', () => desk.nudge(0, 1));
+    useKey('pointBack', desk.undo);
+    useKey('closeOutline', desk.close, drawing !== null);
+    useKey('dropOutline', desk.drop);
+    useKey('pointOut', desk.removePoint);
+    useKey('point', (e) => desk.nudge(...wayOf(e)));
     return (
         <>
             <MapTop map={map} desk={desk} editable={editable} />

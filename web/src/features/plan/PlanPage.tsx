@@ -61,9 +61,9 @@ function Plan({ data }: { data: UnitPlan }) {
     const [comparing, setComparing] = useState(false);
     const bend = useBend(data);
     const step = data.plan.steps.find((s) => s.key === picked) ?? null;
-    useKey('escape', () => setPicked(null));
-    useKey('u', () => bend.undo?.());
-    useKey('delete', () => {
+    useKey('close', () => setPicked(null));
+    useKey('takeBack', () => bend.undo?.());
+    useKey('takeOut', () => {
         if (!step?.area || !data.editable) return;
         const rest = usesOn(data, step.area).filter((u) => u.technique !== step.technique);
         if (rest.length > 0) bend.edit(step.area, rest);

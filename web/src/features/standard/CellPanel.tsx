@@ -1,6 +1,7 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { Button, Flex } from 'antd';
 import { memo, type Ref } from 'react';
+import { isKey, keyShown } from '../../app/keys';
 import { saysWhy } from '../../api/client';
 import type { Attempt, Consequences, Ladder } from '../../api/types';
 import { cellId } from '../../ui/LadderGrid';
@@ -43,11 +44,11 @@ export const CellPanel = memo(function CellPanel({
             ref={ref}
             aria-label="The cell"
             onKeyDown={(e) => {
-                if (e.key === 'Enter' && (e.ctrlKey || e.metaKey) && changed && !draft.busy) {
+                if (isKey('keep', e) && changed && !draft.busy) {
                     e.preventDefault();
                     void desk.save();
                 }
-                if (e.key === 'Escape') {
+                if (isKey('leave', e)) {
                     desk.leave();
                     document.getElementById(cellId(desk.at))?.focus();
                 }
@@ -172,7 +173,7 @@ function Acts({ desk }: { desk: LadderDesk }) {
             >
                 {cell?.clause ? 'Keep' : 'Ask this here'}
             </Button>
-            {changed && <kbd>Ctrl ↵</kbd>}
+            {changed && <kbd>{keyShown('keep')}</kbd>}
             {(changed || adding) && <Button onClick={desk.leave}>Leave as it was</Button>}
             {!changed && cell?.clause && (
                 <Button type="link" onClick={desk.notAsked}>

@@ -1,5 +1,6 @@
 import { Button, Checkbox, Flex, Input, type InputRef } from 'antd';
 import { type RefObject, useImperativeHandle, useRef } from 'react';
+import { keyShown } from '../../app/keys';
 import type { Ladder, Row } from '../../api/types';
 import type { LadderDesk } from './useLadder';
 
@@ -107,10 +108,10 @@ export function LadderTools({
             {writes && (
                 <>
                     <Button disabled={draft.busy || !draft.canUndo} onClick={() => void draft.undo()}>
-                        Undo <kbd>u</kbd>
+                        Undo <kbd>{keyShown('undo')}</kbd>
                     </Button>
                     <Button disabled={draft.busy || !draft.canRedo} onClick={() => void draft.redo()}>
-                        Redo <kbd>r</kbd>
+                        Redo <kbd>{keyShown('redo')}</kbd>
                     </Button>
                     <Button onClick={desk.choose}>Add a row</Button>
                     <Button

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKeysIn, wayOf } from '../../app/keys';
 import { Problem } from '../../api/client';
 import { consequencesQuery, ladderQuery, openDraft, tryQuery } from '../../api/standard';
 import type { Ladder, TierFrame, TierHead } from '../../api/types';
@@ -92,25 +92,21 @@ function LadderView({ ladder: whole }: { ladder: Ladder }) {
         entering.current = false;
     };
     useEffect(enter);
-    const grid = useHotkeys<HTMLTableElement>(
-        ['up', 'down', 'left', 'right', 'enter', 'c', 'u', 'r', 'f'],
-        (_, pressed) => {
-            const key = pressed.keys?.join('') ?? '';
-            const idle = writes && !draft.busy;
-            if (key === 'arrowup') desk.step(-1, 0);
-            else if (key === 'arrowdown') desk.step(1, 0);
-            else if (key === 'arrowleft') desk.step(0, -1);
-            else if (key === 'arrowright') desk.step(0, 1);
-            else if (key === 'f') finder.current?.focus();
-            else if (key === 'enter' && writes) {
-                entering.current = true;
-                enter();
-            } else if (key === 'c' && idle) desk.copyRight();
-            else if (key === 'u' && idle) void draft.undo();
-            else if (key === 'r' && idle) void draft.redo();
+    const idle = writes && !draft.busy;
+    const grid = useKeysIn<HTMLTableElement>({
+        move: (e) => {
+            const [right, down] = wayOf(e);
+            desk.step(down, right);
         },
-        { useKey: true, preventDefault: true },
-    );
+        find: () => finder.current?.focus(),
+        edit: () => {
+            entering.current = writes;
+            enter();
+        },
+        copyRight: () => idle && desk.copyRight(),
+        undo: () => idle && void draft.undo(),
+        redo: () => idle && void draft.redo(),
+    });
     return (
         <>
             <Top>
