@@ -40,9 +40,11 @@ final class Growth
             $clause = $this->copy($own[$of][$this->random->getInt(0, count($own[$of]) - 1)]);
             $clause->id = "{$tiers[$of]->key}.more$n";
             $scope = (array) ($clause->scope ?? []);
-            $picked = array_slice($this->random->shuffleArray(array_slice(self::words(Material::cases()), 0, 11)), 0, $this->random->getInt(0, 3));
+            $materials = $this->random->shuffleArray(array_slice(self::words(Material::cases()), 0, 11));
+            $picked = array_slice($materials, 0, $this->random->getInt(0, 3));
             $scope += $picked === [] ? [] : ['material' => $picked];
-            $scope += $this->random->getInt(0, 1) === 0 ? [] : ['role' => [self::words(Role::cases())[$this->random->getInt(0, 3)]]];
+            $roles = self::words(Role::cases());
+            $scope += $this->random->getInt(0, 1) === 0 ? [] : ['role' => [$roles[$this->random->getInt(0, 3)]]];
             $scope += $this->random->getInt(0, 2) > 0 ? [] : ['focus_min' => $this->random->getInt(1, 3)];
             if ($scope !== []) {
                 $clause->scope = (object) $scope;

@@ -60,7 +60,7 @@ final class FinishExamples
 
     private readonly Sculpt $sculpt;
 
-    /** @return list<string> what is drawn of a criterion, from little work to much, or from a small fault to a large one */
+    /** @return list<string> what is drawn of a criterion, from little work to much, or a small fault to a large one */
     public static function of(Criterion $criterion): array
     {
         return match ($criterion) {

@@ -163,7 +163,7 @@ final class WorkOnPieces
 
     /**
      * @param  list<int>  $pieces
-     * @return Collection<int, Piece> in the order of their ids, so that two who lock the same do not wait for each other
+     * @return Collection<int, Piece> by id, so that two who lock the same do not wait for each other
      */
     private function locked(array $pieces): Collection
     {

@@ -134,9 +134,8 @@ final class ArrangeUnit
             $before = $unit->tier;
             $edits = $unit->edits ?? [];
             $unit->update(['tier' => $tier, 'edits' => null]);
-            $plan = $this->planner->plan(
-                $this->plans->request($unit->refresh()->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt'])),
-            );
+            $unit->refresh()->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt']);
+            $plan = $this->planner->plan($this->plans->request($unit));
             [$edits, $gone] = $this->plans->carried($plan, $edits);
             $unit->update(['edits' => $edits === [] ? null : $edits]);
             $this->log->write('unit.moved', $unit, ['tier' => $before], ['tier' => $tier, 'edits_gone' => $gone]);

@@ -19,6 +19,7 @@ use Ordotype\Core\Format\ReleaseFormat;
 use Ordotype\Core\Foundation\Problems;
 use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Planning\Plan\WorkOrder;
+use Ordotype\Core\Planning\Sequencing\Phase;
 use Ordotype\Core\Planning\Sequencing\Step;
 use stdClass;
 
@@ -113,8 +114,7 @@ final class ReconstructReleases
             $known = $today[$plain->key] ?? null;
             $plain = clone $plain;
             $technique = $release->request->standard->technique($plain->technique);
-            $plain->phase =
-                $known === null ? \Ordotype\Core\Planning\Sequencing\Phase::of($technique)->value : $known->phase->value;
+            $plain->phase = $known === null ? Phase::of($technique)->value : $known->phase->value;
             $plain->handling = $known === null ? min($plain->minutes, $technique->handling) : $known->handling;
             $plain->sprays =
                 $known->sprays ??
