@@ -55,6 +55,6 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([App\Exceptions\Refusal::class, App\Exceptions\Conflict::class, Ordotype\Core\Foundation\FormatException::class]);
-        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') || $e instanceof App\Exceptions\HostUnknown ? Problem::from($e) : null);
+        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') || $e instanceof App\Exceptions\Refusal ? Problem::from($e) : null);
     })
     ->create();

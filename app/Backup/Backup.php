@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
-use App\Exceptions\BackupDamaged;
+use App\Exceptions\InstallationRefused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Ordotype\Core\Format\Json;
@@ -62,7 +62,7 @@ final class Backup
      *
      * @return string the application's key of then
      *
-     * @throws BackupDamaged before anything is touched, when the file is not whole
+     * @throws InstallationRefused before anything is touched, when the file is not whole
      */
     public function restore(string $file): string
     {
@@ -70,7 +70,10 @@ final class Backup
         try {
             $this->unpack($file, $folder);
             DB::connection('migrate')->getSchemaBuilder()->dropAllTables();
-            $dump = fopen("$folder/".self::DUMP, 'r') ?: throw new BackupDamaged('its database cannot be read');
+            $dump = fopen("$folder/".self::DUMP, 'r');
+            if ($dump === false) {
+                throw InstallationRefused::backupDamaged('its database cannot be read');
+            }
             $this->run([...$this->client('mariadb'), $this->database()], $dump);
             foreach (glob("$folder/files/*/*/*") ?: [] as $picture) {
                 Storage::disk()->put(substr($picture, strlen("$folder/files/")), (string) file_get_contents($picture));
@@ -85,16 +88,16 @@ final class Backup
     private function unpack(string $file, string $folder): void
     {
         if (! is_readable($file)) {
-            throw new BackupDamaged("there is no file $file that can be read");
+            throw InstallationRefused::backupDamaged("there is no file $file that can be read");
         }
         try {
             $this->run(['tar', '--extract', '--gzip', '--no-same-owner', '--file', $file, '--directory', $folder]);
         } catch (RuntimeException) {
-            throw new BackupDamaged('it is no whole archive');
+            throw InstallationRefused::backupDamaged('it is no whole archive');
         }
         $list = is_file("$folder/".self::LIST) ? Json::decode((string) file_get_contents("$folder/".self::LIST)) : null;
         if (! ($list instanceof stdClass) || ($list->format ?? null) !== self::FORMAT) {
-            throw new BackupDamaged('it is no backup of a studio');
+            throw InstallationRefused::backupDamaged('it is no backup of a studio');
         }
         $there = $this->sums($folder);
         unset($there[self::LIST]);
@@ -102,7 +105,7 @@ final class Backup
         ksort($listed);
         foreach ($listed + $there as $name => $_) {
             if (($listed[$name] ?? null) !== ($there[$name] ?? null)) {
-                throw new BackupDamaged("$name is not what it was");
+                throw InstallationRefused::backupDamaged("$name is not what it was");
             }
         }
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
-use App\Exceptions\TablesNotChanged;
+use App\Exceptions\InstallationRefused;
 use Illuminate\Database\Events\MigrationStarted;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +32,7 @@ final class Upgrade
      * @param  callable(string): mixed  $tell
      * @param  list<string>|null  $paths  of migrations; null: the application's
      *
-     * @throws TablesNotChanged
+     * @throws InstallationRefused
      */
     public function run(callable $tell, ?array $paths = null): void
     {
@@ -66,7 +66,7 @@ final class Upgrade
         } catch (Throwable $e) {
             report($e);
             $this->putBack();
-            throw new TablesNotChanged($at, $e);
+            throw InstallationRefused::tablesNotChanged($at, $e);
         }
         unlink($this->note());
     }

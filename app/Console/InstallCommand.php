@@ -7,7 +7,7 @@ namespace App\Console;
 use App\Backup\Upgrade;
 use App\Demo\DemoPhotographs;
 use App\Demo\DemoStudio;
-use App\Exceptions\TablesNotChanged;
+use App\Exceptions\InstallationRefused;
 use App\Models\User;
 use Illuminate\Console\Command;
 
@@ -22,7 +22,7 @@ final class InstallCommand extends Command
     {
         try {
             $upgrade->run($this->line(...));
-        } catch (TablesNotChanged $e) {
+        } catch (InstallationRefused $e) {
             $this->error($e->getMessage());
 
             return self::FAILURE;

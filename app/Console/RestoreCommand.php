@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Backup\Backup;
-use App\Exceptions\BackupDamaged;
+use App\Exceptions\InstallationRefused;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -31,7 +31,7 @@ final class RestoreCommand extends Command
         }
         try {
             $key = $backup->restore($file);
-        } catch (BackupDamaged $e) {
+        } catch (InstallationRefused $e) {
             $this->error($e->getMessage());
 
             return self::FAILURE;

@@ -6,13 +6,37 @@ namespace App\Exceptions;
 
 use App\Models\Piece;
 
-/** A piece does not go on past a gate that refused it. */
+/** Gates on the bench, and the test model as one of them. */
 final class GateRefused extends Refusal
 {
-    public function __construct(Piece $piece, string $gate, string $note)
+    /** A piece does not go on past a gate that refused it. */
+    public static function refusedThere(Piece $piece, string $gate, string $note): self
     {
-        parent::__construct(
+        return new self(
             "Model $piece->number was refused at the gate “{$gate}”: $note It is put right and looked at again first.",
+            '/steps',
+            409,
+        );
+    }
+
+    /** A unit's test model is named before it is judged. */
+    public static function noTestModel(): self
+    {
+        return new self('No model of this unit is its test model: name one first.', '/passed', 409);
+    }
+
+    /** A gate is answered when a piece stands at it: not before, and not when it has gone on. */
+    public static function notThere(Piece $piece, string $gate): self
+    {
+        return new self("Model $piece->number does not stand at the gate “{$gate}” now.", '/pieces', 409);
+    }
+
+    /** Nothing is painted in colours that the unit's test model was rejected in. */
+    public static function waitsForTestModel(Piece $piece, string $note): self
+    {
+        return new self(
+            "Model $piece->number waits: the test model was rejected. $note ".
+                'The colours are changed and taken over first.',
             '/steps',
             409,
         );

@@ -9,7 +9,7 @@ use RuntimeException;
 /** Something that cannot be done as things stand, with the reason and the field it is about. */
 abstract class Refusal extends RuntimeException
 {
-    public function __construct(
+    final protected function __construct(
         string $message,
         public readonly string $pointer = '',
         public readonly int $status = 422,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Pictures;
 
-use App\Exceptions\PictureGone;
+use App\Exceptions\PictureRefused;
 use App\Jobs\DrawPicture;
 use App\Models\Drawing;
 use Illuminate\Support\Facades\DB;
@@ -162,7 +162,7 @@ final class Drawings
 
     public function read(Drawing $drawing): string
     {
-        return Storage::disk()->get(self::path($drawing->hash)) ?? throw new PictureGone();
+        return Storage::disk()->get(self::path($drawing->hash)) ?? throw PictureRefused::gone();
     }
 
     private static function path(string $hash): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Exceptions\CursorForeign;
+use App\Exceptions\RequestRefused;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
@@ -29,7 +29,7 @@ final readonly class Keyset
      * @param  Builder<T>  $rows
      * @return array{list<T>, string|null} the page, and the cursor of the next one
      *
-     * @throws CursorForeign when the cursor is not one of this list
+     * @throws RequestRefused when the cursor is not one of this list
      */
     public function page(Builder $rows, ?string $cursor, int $size): array
     {
@@ -81,15 +81,15 @@ final readonly class Keyset
     {
         $read = json_decode((string) base64_decode(strtr($cursor, '-_', '+/'), true), true, 2);
         if (! is_array($read) || ! array_is_list($read) || count($read) !== count($this->by) + 1) {
-            throw new CursorForeign();
+            throw RequestRefused::cursorForeign();
         }
         if ($read[0] !== $this->name) {
-            throw new CursorForeign();
+            throw RequestRefused::cursorForeign();
         }
         $values = [];
         foreach (array_slice($read, 1) as $value) {
             if (! is_int($value) && ! (is_string($value) && strlen($value) <= 1000)) {
-                throw new CursorForeign();
+                throw RequestRefused::cursorForeign();
             }
             $values[] = $value;
         }

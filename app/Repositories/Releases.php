@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
-use App\Exceptions\NotReleased;
+use App\Exceptions\BenchRefused;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\ReleaseRow;
@@ -33,10 +33,10 @@ final class Releases
             ->first();
     }
 
-    /** @throws NotReleased */
+    /** @throws BenchRefused */
     public function of(Unit $unit): Release
     {
-        return $this->find($unit) ?? throw new NotReleased($unit);
+        return $this->find($unit) ?? throw BenchRefused::notReleased($unit);
     }
 
     public function find(Unit $unit): ?Release
@@ -88,7 +88,7 @@ final class Releases
     /** The plan of a piece, or of one that differs in nothing, as it was released. */
     public function planDocument(Unit $unit, ?Piece $piece): stdClass
     {
-        $row = $this->rowOf($unit) ?? throw new NotReleased($unit);
+        $row = $this->rowOf($unit) ?? throw BenchRefused::notReleased($unit);
         $release = $this->read($row);
         $number = $piece->number ?? $release->plan->plainKind()->pieces[0];
         $document = Json::decode($row->document);

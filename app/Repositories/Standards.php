@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
-use App\Exceptions\NoStandard;
-use App\Exceptions\NothingPublished;
+use App\Exceptions\StandardRefused;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Cache;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Ladder\Grid;
 use Ordotype\Core\Standard\Standard;
 use stdClass;
@@ -37,20 +37,20 @@ final class Standards
         return StandardVersion::query()->where('status', 'draft')->first();
     }
 
-    /** @throws NothingPublished */
+    /** @throws StandardRefused */
     public function current(): StandardVersion
     {
-        return $this->published() ?? throw new NothingPublished();
+        return $this->published() ?? throw StandardRefused::nothingPublished();
     }
 
     /**
      * The open draft where there is one, else the version that is published.
      *
-     * @throws NoStandard
+     * @throws StandardRefused
      */
     public function open(): StandardVersion
     {
-        return $this->draft() ?? ($this->published() ?? throw new NoStandard());
+        return $this->draft() ?? ($this->published() ?? throw StandardRefused::noStandard());
     }
 
     /** @throws ModelNotFoundException<StandardVersion> */
@@ -145,7 +145,7 @@ final class Standards
                         'body' => $body,
                         'changed_by' => $by,
                     ]);
-                } elseif (Json::canonical(Json::decode($row->body)) !== Json::canonical($clause)) {
+                } elseif (CanonicalJson::encode(Json::decode($row->body)) !== CanonicalJson::encode($clause)) {
                     $row->update([
                         'body' => $body,
                         'position' => $position,

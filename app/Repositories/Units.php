@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Repositories;
 
-use App\Exceptions\AlreadyOnTheBench;
-use App\Exceptions\PlanChanged;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\Conflict;
 use App\Models\Piece;
 use App\Models\Unit;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -38,17 +38,17 @@ final class Units
     /**
      * The unit, locked for a change of its plan; to be called within a transaction.
      *
-     * @throws AlreadyOnTheBench
-     * @throws PlanChanged when somebody else has changed it since
+     * @throws BenchRefused
+     * @throws Conflict when somebody else has changed it since
      */
     public function unreleased(Unit $unit, int $revision): Unit
     {
         $unit = Unit::query()->with(self::PLANNED_FROM)->lockForUpdate()->findOrFail($unit->id);
         if ($unit->released_at !== null) {
-            throw new AlreadyOnTheBench();
+            throw BenchRefused::alreadyReleased();
         }
         if ($unit->revision !== $revision) {
-            throw new PlanChanged($unit);
+            throw Conflict::plan($unit);
         }
 
         return $unit;

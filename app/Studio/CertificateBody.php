@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Exceptions\NothingToSign;
+use App\Exceptions\SignOffRefused;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\FaultRow;
@@ -51,7 +51,7 @@ final class CertificateBody
      */
     public function of(Collection $pieces, array $rules, User $by, NamesApart $names): array
     {
-        $unit = $pieces->first()->unit ?? throw new NothingToSign();
+        $unit = $pieces->first()->unit ?? throw SignOffRefused::nothingToSign();
         $release = $this->releases->of($unit);
         $plan = $release->plan->plain();
         $tier = $plan->request->tier;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use App\Exceptions\GateRefused;
-use App\Exceptions\WaitsForTestModel;
 use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -94,10 +93,10 @@ final class GateKeeper
             array_values($places),
         );
         if ($holding === Gate::TestModel) {
-            throw new WaitsForTestModel($piece, (string) $test?->note);
+            throw GateRefused::waitsForTestModel($piece, (string) $test?->note);
         }
         if ($holding !== null) {
-            throw new GateRefused($piece, Terms::gate($holding), (string) $refused[$holding->value]->note);
+            throw GateRefused::refusedThere($piece, Terms::gate($holding), (string) $refused[$holding->value]->note);
         }
     }
 }

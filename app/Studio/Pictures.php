@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Exceptions\NotAPicture;
-use App\Exceptions\PictureDamaged;
-use App\Exceptions\PictureGone;
-use App\Exceptions\PictureTooLarge;
-use App\Exceptions\TooManyPixels;
+use App\Exceptions\PictureRefused;
 use App\Models\Picture;
 use App\Pictures\Png;
 use App\Pictures\Profiles;
@@ -38,26 +34,26 @@ final class Pictures
     ];
 
     /**
-     * @throws PictureTooLarge
-     * @throws NotAPicture
-     * @throws TooManyPixels
-     * @throws PictureDamaged
+     * @throws PictureRefused
+     * @throws PictureRefused
+     * @throws PictureRefused
+     * @throws PictureRefused
      */
     public function take(string $bytes): Picture
     {
         if (strlen($bytes) > self::MAX_BYTES) {
-            throw new PictureTooLarge((int) (self::MAX_BYTES / 1_000_000));
+            throw PictureRefused::tooLarge((int) (self::MAX_BYTES / 1_000_000));
         }
         $info = @getimagesizefromstring($bytes);
         if ($info === false || ! isset(self::TYPES[$info[2]])) {
-            throw new NotAPicture();
+            throw PictureRefused::notAPicture();
         }
         if ($info[0] * $info[1] > self::MAX_PIXELS) {
-            throw new TooManyPixels($info[0], $info[1], (int) (self::MAX_PIXELS / 1_000_000));
+            throw PictureRefused::tooManyPixels($info[0], $info[1], (int) (self::MAX_PIXELS / 1_000_000));
         }
         $image = @imagecreatefromstring($bytes);
         if ($image === false) {
-            throw new PictureDamaged();
+            throw PictureRefused::damaged();
         }
         $image = $this->fitted($this->upright($image, $info[2] === IMAGETYPE_JPEG ? $bytes : ''));
         $profile = Profiles::of($bytes);
@@ -84,7 +80,7 @@ final class Pictures
 
     public function read(Picture $picture): string
     {
-        return Storage::disk()->get($this->path($picture->sha256)) ?? throw new PictureGone();
+        return Storage::disk()->get($this->path($picture->sha256)) ?? throw PictureRefused::gone();
     }
 
     private function path(string $sha): string

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Exceptions\MayNotSign;
-use App\Exceptions\NoSuchPieces;
-use App\Exceptions\NotPassed;
-use App\Exceptions\PiecesOfSeveralUnits;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\SignOffRefused;
 use App\Models\Piece;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
@@ -37,7 +35,7 @@ final class PiecesToSign
      * @param  Collection<int, Piece>  $pieces
      * @return array<string, mixed> of the record
      *
-     * @throws MayNotSign
+     * @throws SignOffRefused
      */
     public function body(Collection $pieces, User $by, NamesApart $names): array
     {
@@ -57,14 +55,14 @@ final class PiecesToSign
             ->lockForUpdate()
             ->get();
         if ($found->isEmpty() || $found->count() !== count(array_unique($pieces))) {
-            throw new NoSuchPieces();
+            throw BenchRefused::noSuchPieces();
         }
         if ($found->pluck('unit_id')->unique()->count() !== 1) {
-            throw new PiecesOfSeveralUnits();
+            throw SignOffRefused::piecesOfSeveralUnits();
         }
         foreach ($found as $piece) {
             if ($piece->stage !== 'passed') {
-                throw new NotPassed($piece);
+                throw SignOffRefused::notPassed($piece);
             }
         }
 
@@ -106,6 +104,6 @@ final class PiecesToSign
 
         return $signing->allows()
             ? CheckWords::signing($signing)
-            : throw new MayNotSign($piece, CheckWords::signing($signing));
+            : throw SignOffRefused::mayNotSign($piece, CheckWords::signing($signing));
     }
 }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Exceptions\NoSuchArea;
-use App\Exceptions\NoSuchTechnique;
-use App\Exceptions\WholeModelTechnique;
+use App\Exceptions\FigureRefused;
+use App\Exceptions\PlanRefused;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -122,9 +121,9 @@ final class UnitPlans
      * @param  array<string, list<array{technique: string, passes: int, extent: string}>>  $edits
      * @return array<string, Choice>
      *
-     * @throws NoSuchArea
-     * @throws NoSuchTechnique
-     * @throws WholeModelTechnique
+     * @throws FigureRefused
+     * @throws PlanRefused
+     * @throws PlanRefused
      */
     public function choices(PlanRequest $request, array $edits): array
     {
@@ -132,7 +131,7 @@ final class UnitPlans
         $choices = [];
         foreach ($edits as $key => $list) {
             if (! $request->sculpt->has((string) $key)) {
-                throw new NoSuchArea((string) $key, $request->sculpt->name, "/edits/$key");
+                throw FigureRefused::noSuchArea((string) $key, $request->sculpt->name, "/edits/$key");
             }
             $area = $request->sculpt->area((string) $key);
             $chosen = [];
@@ -140,10 +139,10 @@ final class UnitPlans
                 try {
                     $technique = $request->standard->technique($edit['technique']);
                 } catch (OutOfBoundsException $e) {
-                    throw new NoSuchTechnique($edit['technique'], "/edits/$key/$i/technique");
+                    throw PlanRefused::noSuchTechnique($edit['technique'], "/edits/$key/$i/technique");
                 }
                 if ($technique->whole) {
-                    throw new WholeModelTechnique($technique, "/edits/$key/$i/technique");
+                    throw PlanRefused::wholeModelTechnique($technique, "/edits/$key/$i/technique");
                 }
                 $extent = Extent::named($edit['extent']) ?? Extent::Full;
                 $index = (int) array_search($technique, $request->standard->techniques, true);

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Studio;
 
-use App\Exceptions\NoSuchTier;
-use App\Exceptions\TierNotHigher;
+use App\Exceptions\TierRefused;
 use App\Models\Unit;
 use App\Repositories\Releases;
 use App\Repositories\Standards;
@@ -41,10 +40,10 @@ final class UnitRaising
     {
         $standard = $this->standards->core($unit->order->version);
         if (! $standard->hasTier($key) || $standard->tier($key)->status === TierStatus::Retired) {
-            throw new NoSuchTier($key, '/tier');
+            throw TierRefused::noSuchTier($key, '/tier');
         }
         if ($standard->tier($key)->order <= $standard->tier($unit->tier)->order) {
-            throw new TierNotHigher($standard->tier($key), $standard->tier($unit->tier));
+            throw TierRefused::notHigher($standard->tier($key), $standard->tier($unit->tier));
         }
 
         return $standard->tier($key);

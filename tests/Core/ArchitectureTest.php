@@ -64,6 +64,27 @@ final class ArchitectureTest extends TestCase
         }
     }
 
+    /** The longest file of a folder that people write; what the build makes is not looked at. */
+    public function test_the_application_and_the_interface_can_be_taken_in_at_once(): void
+    {
+        $root = dirname(__DIR__, 2);
+        foreach (['app' => 420, 'web/src' => 250] as $folder => $most) {
+            $found = 0;
+            /** @var SplFileInfo $file */
+            foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("$root/$folder")) as $file) {
+                $name = substr($file->getPathname(), strlen($root) + 1);
+                if (preg_match('/\.(php|tsx?|css)$/', $name) !== 1 || str_ends_with($name, 'schema.d.ts')) {
+                    continue;
+                }
+                $lines = file($file->getPathname(), FILE_IGNORE_NEW_LINES) ?: [''];
+                self::assertLessThanOrEqual(120, max(array_map(mb_strlen(...), $lines)), $name);
+                self::assertLessThanOrEqual(str_ends_with($name, '.css') ? 1500 : $most, count($lines), $name);
+                $found++;
+            }
+            self::assertGreaterThan(100, $found, $folder);
+        }
+    }
+
     /** A page that is looked at changes nothing, and what both look at and change by is neither's. */
     public function test_no_query_names_an_action(): void
     {

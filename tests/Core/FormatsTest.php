@@ -15,6 +15,7 @@ use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Sculpt\Facing;
@@ -112,7 +113,7 @@ final class FormatsTest extends TestCase
             'method@1' => MethodFormat::write(MethodFormat::read($document)),
             default => array_map(AmendmentFormat::write(...), AmendmentFormat::read($document, self::techniques())),
         };
-        self::assertSame(Json::canonical($document), Json::canonical($written));
+        self::assertSame(CanonicalJson::encode($document), CanonicalJson::encode($written));
     }
 
     public function test_every_kind_of_clause_and_every_optional_key_survives_reading_and_writing(): void
@@ -158,8 +159,8 @@ final class FormatsTest extends TestCase
             'consent' => 'none',
         ]);
         self::assertSame(
-            Json::canonical($document),
-            Json::canonical(StandardFormat::write(StandardFormat::read($document))),
+            CanonicalJson::encode($document),
+            CanonicalJson::encode(StandardFormat::write(StandardFormat::read($document))),
         );
         SchemaCheck::against('standard@1', $document);
     }

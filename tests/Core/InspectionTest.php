@@ -281,8 +281,9 @@ final class InspectionTest extends TestCase
             '{"a":[1,true,null,"é\"\\\\/\n\u001f"],"b":{}}',
             CanonicalJson::encode(['b' => new \stdClass(), 'a' => [1, true, null, "é\"\\/\n\x1f"]]),
         );
+        self::assertSame('{"a":2,"b":0.1}', CanonicalJson::encode(['b' => 0.1, 'a' => 2.0]));
         $this->expectException(\InvalidArgumentException::class);
-        CanonicalJson::encode(['x' => 1.5]);
+        CanonicalJson::record(['x' => 1.5]);
     }
 
     public function test_the_chain_names_the_first_link_that_was_touched(): void

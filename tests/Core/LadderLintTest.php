@@ -8,6 +8,7 @@ use Ordotype\Core\Format\ChangeFormat;
 use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\Money;
 use Ordotype\Core\Ladder\Finding;
 use Ordotype\Core\Ladder\Lint;
@@ -52,8 +53,8 @@ final class LadderLintTest extends TestCase
             (new Lint(StandardFormat::read($document), self::figures(), Money::of(self::RATE)))->findings(),
         );
         self::assertSame(
-            Json::canonical($document),
-            Json::canonical(StandardFormat::write(StandardFormat::read($document))),
+            CanonicalJson::encode($document),
+            CanonicalJson::encode(StandardFormat::write(StandardFormat::read($document))),
         );
     }
 
@@ -255,7 +256,7 @@ final class LadderLintTest extends TestCase
                 ),
             );
             $back = DocumentEdits::apply($cured, array_reverse(array_map(fn ($e) => $e->undone(), $edits)));
-            self::assertSame(Json::canonical($document), Json::canonical($back), 'and it is undone');
+            self::assertSame(CanonicalJson::encode($document), CanonicalJson::encode($back), 'and it is undone');
         }
     }
 

@@ -8,11 +8,11 @@ use InvalidArgumentException;
 use Ordotype\Core\Colour\Hiding;
 use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Colour\Shelf;
-use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\ShelfFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Planning\Plan\PlanRequest;
@@ -79,7 +79,7 @@ final class MixesTest extends TestCase
                 ],
             ],
         ]);
-        self::assertSame(Json::canonical($scheme), Json::canonical(SchemeFormat::write(SchemeFormat::read($scheme))));
+        self::assertSame(CanonicalJson::encode($scheme), CanonicalJson::encode(SchemeFormat::write(SchemeFormat::read($scheme))));
         $scheme->areas->coat->base = Demo::object(['parts' => [['Half', 0], ['Half', 1.5], ['', 2]], 'medium' => -1]);
         try {
             SchemeFormat::read($scheme);

@@ -7,9 +7,9 @@ namespace Tests\Core;
 use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\EditClash;
-use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\LadderCsv;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Ladder\ComparisonSheet;
 use Ordotype\Core\Ladder\Grid;
@@ -118,8 +118,8 @@ final class StandardDifferenceTest extends TestCase
         self::assertSame('9.00', $after->prices[0]->low);
         self::assertSame($price->low, $document->prices[0]->low, 'the document itself stays');
         self::assertSame(
-            Json::canonical($document),
-            Json::canonical(
+            CanonicalJson::encode($document),
+            CanonicalJson::encode(
                 DocumentEdits::apply($after, [(new DocumentEdit('price', null, $price, $more))->undone()]),
             ),
         );

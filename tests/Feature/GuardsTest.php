@@ -16,6 +16,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use PHPUnit\Framework\Attributes\DataProvider;
 use stdClass;
@@ -215,14 +216,14 @@ final class GuardsTest extends StudioTestCase
     {
         self::assertSame(0, Artisan::call('ordotype:export', ['what' => 'standard']));
         self::assertSame(
-            Json::canonical(Demo::json('standards/five-rungs.json')),
-            Json::canonical(Json::decode(Artisan::output())),
+            CanonicalJson::encode(Demo::json('standards/five-rungs.json')),
+            CanonicalJson::encode(Json::decode(Artisan::output())),
         );
         foreach (Sculpt::query()->pluck('slug') as $slug) {
             Artisan::call('ordotype:export', ['what' => 'sculpt', 'name' => $slug]);
             self::assertSame(
-                Json::canonical(Demo::json("sculpts/$slug.json")),
-                Json::canonical(Json::decode(Artisan::output())),
+                CanonicalJson::encode(Demo::json("sculpts/$slug.json")),
+                CanonicalJson::encode(Json::decode(Artisan::output())),
             );
         }
         self::assertSame(1, Artisan::call('ordotype:export', ['what' => 'dragon']));

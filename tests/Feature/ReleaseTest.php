@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\ReleaseFormat;
 use Ordotype\Core\Format\ReleaseReader;
+use Ordotype\Core\Foundation\CanonicalJson;
 use stdClass;
 
 /** What a unit went to the bench with is one record, from which bench, check, repair and sign-off work. */
@@ -206,7 +207,7 @@ final class ReleaseTest extends StudioTestCase
             $technique->hand *= 2;
             $technique->name = "other $technique->name";
         }
-        $text = Json::canonical($document);
+        $text = CanonicalJson::encode($document);
         $next = [
             'id' => null,
             'number' => $version['number'] + 1,

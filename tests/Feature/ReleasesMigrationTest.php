@@ -11,6 +11,7 @@ use App\Models\Unit;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Foundation\CanonicalJson;
 use PHPUnit\Framework\Attributes\DataProvider;
 use stdClass;
 use Tests\Support\Studio;
@@ -155,8 +156,8 @@ final class ReleasesMigrationTest extends StudioTestCase
             );
             foreach (get_object_vars($step) as $field => $value) {
                 self::assertSame(
-                    Json::canonical($value),
-                    Json::canonical($document->steps[$i]->{$field} ?? null),
+                    CanonicalJson::encode($value),
+                    CanonicalJson::encode($document->steps[$i]->{$field} ?? null),
                     "unit $was->id, step $i: $field",
                 );
             }

@@ -8,6 +8,7 @@ use App\Models\Activity;
 use App\Models\StandardVersion;
 use Illuminate\Testing\TestResponse;
 use Ordotype\Core\Format\Json;
+use Ordotype\Core\Foundation\CanonicalJson;
 
 /** The standard through the API: drafts, several changes at once, versions, tiers compared, techniques, packs. */
 final class StandardTest extends StudioTestCase
@@ -63,8 +64,8 @@ final class StandardTest extends StudioTestCase
         );
         $this->api('lead', 'POST', 'standard/draft/changes', ['changes' => $back], 200);
         self::assertSame(
-            Json::canonical(Json::decode((string) json_encode($before))),
-            Json::canonical(Json::decode((string) json_encode($this->document()))),
+            CanonicalJson::encode(Json::decode((string) json_encode($before))),
+            CanonicalJson::encode(Json::decode((string) json_encode($this->document()))),
         );
         self::assertTrue(Activity::query()->where('action', 'standard.technique')->exists());
     }
@@ -346,8 +347,8 @@ final class StandardTest extends StudioTestCase
                 ->json('version.number');
             $out = $this->api('lead', 'GET', "standard/versions/$number/export", null, 200)->getContent();
             self::assertSame(
-                Json::canonical(Json::decode((string) $pack)),
-                Json::canonical(Json::decode((string) $out)),
+                CanonicalJson::encode(Json::decode((string) $pack)),
+                CanonicalJson::encode(Json::decode((string) $out)),
                 $key,
             );
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Backup\Upgrade;
-use App\Exceptions\TablesNotChanged;
+use App\Exceptions\InstallationRefused;
 use App\Models\Order;
 use App\Models\OverruleRow;
 use Illuminate\Support\Facades\Artisan;
@@ -65,7 +65,7 @@ final class UpgradeTest extends StudioTestCase
         try {
             $this->upgrade();
             self::fail('it did not fail');
-        } catch (TablesNotChanged $e) {
+        } catch (InstallationRefused $e) {
             self::assertStringContainsString('2030_01_01_000000_half failed', $e->getMessage());
             self::assertStringContainsString('the disk is full', $e->getMessage());
         }

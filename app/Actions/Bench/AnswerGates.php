@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Exceptions\NoSuchPieces;
-use App\Exceptions\NotAtTheGate;
-use App\Exceptions\ReasonMissing;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\GateRefused;
+use App\Exceptions\RequestRefused;
 use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -31,7 +31,7 @@ final class AnswerGates
     public function answer(Unit $unit, User $by, Gate $gate, array $pieces, bool $passed, ?string $note): void
     {
         if (! $passed && trim((string) $note) === '') {
-            throw new ReasonMissing('/note', 'Say what keeps it there.');
+            throw RequestRefused::reasonMissing('/note', 'Say what keeps it there.');
         }
         DB::transaction(function () use ($unit, $by, $gate, $pieces, $passed, $note): void {
             $found = Piece::query()
@@ -42,7 +42,7 @@ final class AnswerGates
                 ->lockForUpdate()
                 ->get();
             if ($found->isEmpty() || $found->count() !== count(array_unique($pieces))) {
-                throw new NoSuchPieces();
+                throw BenchRefused::noSuchPieces();
             }
             $release = $this->releases->of($unit);
             $gates = GateKeeper::of($release);
@@ -51,7 +51,7 @@ final class AnswerGates
                 $isThere = in_array($gate, $gates->all(), true) &&
                     GateKeeper::standing($gates, $gate, $piece, $release) === GateStanding::At;
                 if (! $isThere) {
-                    throw new NotAtTheGate($piece, Terms::gate($gate));
+                    throw GateRefused::notThere($piece, Terms::gate($gate));
                 }
                 $last = $said[$piece->id][$gate->value] ?? null;
                 // Pressed twice, it is said once.

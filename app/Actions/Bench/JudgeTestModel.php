@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Actions\Schemes\EditScheme;
-use App\Exceptions\NotAtTheGate;
-use App\Exceptions\NoTestModel;
-use App\Exceptions\ReasonMissing;
+use App\Exceptions\GateRefused;
+use App\Exceptions\RequestRefused;
 use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -36,15 +35,15 @@ final class JudgeTestModel
     public function __invoke(Unit $unit, User $by, bool $passed, ?string $note): void
     {
         if (! $passed && trim((string) $note) === '') {
-            throw new ReasonMissing('/note', 'Say what is wrong with it.');
+            throw RequestRefused::reasonMissing('/note', 'Say what is wrong with it.');
         }
         DB::transaction(function () use ($unit, $by, $passed, $note): void {
             $unit = Unit::query()->with('order.scheme')->lockForUpdate()->findOrFail($unit->id);
             $piece = Piece::query()
                 ->with(['unit', ...BenchWork::OF_PIECES])
-                ->find($unit->test_piece_id) ?? throw new NoTestModel();
+                ->find($unit->test_piece_id) ?? throw GateRefused::noTestModel();
             if (! GateKeeper::isPainted($piece, $this->releases->of($unit))) {
-                throw new NotAtTheGate($piece, Terms::gate(Gate::TestModel));
+                throw GateRefused::notThere($piece, Terms::gate(Gate::TestModel));
             }
             $last = GateKeeper::said([$piece->id])[$piece->id][Gate::TestModel->value] ?? null;
             // Pressed twice, it is said once; of colours that nobody judged yet the same can be said again.

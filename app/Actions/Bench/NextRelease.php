@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Actions\Plan\KeepRelease;
-use App\Exceptions\SignedOffPieces;
-use App\Exceptions\UnitChanged;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\Conflict;
 use App\Models\Piece;
 use App\Models\StepLog;
 use App\Models\Unit;
@@ -31,7 +31,7 @@ final class NextRelease
     /**
      * @return Unit|null null: it is not on the bench
      *
-     * @throws UnitChanged
+     * @throws Conflict
      */
     public function locked(Unit $unit, int $revision): ?Unit
     {
@@ -40,7 +40,7 @@ final class NextRelease
             ->lockForUpdate()
             ->findOrFail($unit->id);
         if ($unit->revision !== $revision) {
-            throw new UnitChanged($unit);
+            throw Conflict::unit($unit);
         }
 
         return $unit->released_at === null ? null : $unit;
@@ -49,13 +49,13 @@ final class NextRelease
     /**
      * @param  Collection<int, Piece>  $pieces
      *
-     * @throws SignedOffPieces
+     * @throws BenchRefused
      */
     public static function noneSigned(Collection $pieces): void
     {
         $closed = $pieces->filter(fn (Piece $p) => Stage::from($p->stage)->isClosed());
         if ($closed->isNotEmpty()) {
-            throw new SignedOffPieces(array_values($closed->map(fn (Piece $p) => $p->number)->all()));
+            throw BenchRefused::signedOff(array_values($closed->map(fn (Piece $p) => $p->number)->all()));
         }
     }
 

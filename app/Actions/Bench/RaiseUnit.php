@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Exceptions\MoveInsteadOfRaising;
-use App\Exceptions\RaisingInConflict;
+use App\Exceptions\BenchRefused;
 use App\Models\StepLog;
 use App\Models\Unit;
 use App\Studio\ActivityLog;
@@ -40,7 +39,7 @@ final class RaiseUnit
             $work = $this->raising->work($unit, $tier, $stands);
             if ($work->conflicts() !== []) {
                 $words = new PlanWords($this->plans->request($unit)->at($tier));
-                throw new RaisingInConflict($words->conflict($work->conflicts()[0]));
+                throw BenchRefused::raisingInConflict($words->conflict($work->conflicts()[0]));
             }
             $before = ['tier' => $unit->tier];
             $edits = [];
@@ -70,7 +69,7 @@ final class RaiseUnit
 
     private function onBench(Unit $unit, int $revision): Unit
     {
-        $unit = $this->next->locked($unit, $revision) ?? throw new MoveInsteadOfRaising($unit);
+        $unit = $this->next->locked($unit, $revision) ?? throw BenchRefused::moveInsteadOfRaising($unit);
         NextRelease::noneSigned($unit->standing());
 
         return $unit;

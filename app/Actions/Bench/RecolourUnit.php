@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Exceptions\NoNewerColours;
-use App\Exceptions\NotReleased;
-use App\Exceptions\TestModelRejected;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\SchemeRefused;
 use App\Models\StepLog;
 use App\Models\Unit;
 use App\Repositories\Releases;
@@ -32,14 +31,14 @@ final class RecolourUnit
     public function __invoke(Unit $unit, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $revision): Unit {
-            $unit = $this->next->locked($unit, $revision) ?? throw new NotReleased($unit);
+            $unit = $this->next->locked($unit, $revision) ?? throw BenchRefused::notReleased($unit);
             NextRelease::noneSigned($unit->standing());
             $scheme = $unit->order->scheme;
             if ($scheme === null || $scheme->number <= (int) $unit->scheme_number) {
-                throw new NoNewerColours();
+                throw BenchRefused::noNewerColours();
             }
             if ($scheme->isStillRejected()) {
-                throw new TestModelRejected($scheme);
+                throw SchemeRefused::testModelRejected($scheme);
             }
             $before = $unit->scheme_number;
             $release = $this->releases->of($unit);

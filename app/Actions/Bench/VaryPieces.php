@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Exceptions\NoSuchArea;
-use App\Exceptions\NoSuchPieces;
-use App\Exceptions\NoSuchVariant;
-use App\Exceptions\NotReleased;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\FigureRefused;
 use App\Models\AmendmentRow;
 use App\Models\StepLog;
 use App\Models\Unit;
@@ -38,10 +36,10 @@ final class VaryPieces
     public function __invoke(Unit $unit, array $pieces, string $area, string $technique, int $revision): Unit
     {
         return DB::transaction(function () use ($unit, $pieces, $area, $technique, $revision): Unit {
-            $unit = $this->next->locked($unit, $revision) ?? throw new NotReleased($unit);
+            $unit = $this->next->locked($unit, $revision) ?? throw BenchRefused::notReleased($unit);
             $found = $unit->pieces->whereIn('id', $pieces);
             if ($found->isEmpty() || $found->count() !== count(array_unique($pieces))) {
-                throw new NoSuchPieces();
+                throw BenchRefused::noSuchPieces();
             }
             NextRelease::noneSigned($found);
             $this->canBe($unit, $area, $technique);
@@ -83,12 +81,12 @@ final class VaryPieces
     {
         $request = $this->releases->of($unit)->request;
         if (! $request->sculpt->has($area)) {
-            throw new NoSuchArea($area, $request->sculpt->name, '/area');
+            throw FigureRefused::noSuchArea($area, $request->sculpt->name, '/area');
         }
         $there = $request->sculpt->area($area);
         $keys = array_map(fn (Technique $t) => $t->key, LateVariants::on($there, $request->standard->techniques));
         if (! in_array($technique, $keys, true)) {
-            throw new NoSuchVariant(PlanWords::area($there));
+            throw BenchRefused::noSuchVariant(PlanWords::area($there));
         }
     }
 }

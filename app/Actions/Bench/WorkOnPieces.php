@@ -4,14 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bench;
 
-use App\Exceptions\LeftTheBench;
-use App\Exceptions\NeverMarked;
-use App\Exceptions\NoSuchPieces;
-use App\Exceptions\NotBeingWorkedOn;
-use App\Exceptions\NotOnTheBench;
-use App\Exceptions\PieceHasNoSuchStep;
-use App\Exceptions\RepairComesFirst;
-use App\Exceptions\StepsOpen;
+use App\Exceptions\BenchRefused;
 use App\Models\Piece;
 use App\Models\StepLog;
 use App\Repositories\Releases;
@@ -78,9 +71,9 @@ final class WorkOnPieces
      * @param  list<string>  $steps  keys
      * @return list<Piece>
      *
-     * @throws NoSuchPieces
-     * @throws LeftTheBench when one of them is not worked on any more
-     * @throws NeverMarked when a step was never marked on any of them
+     * @throws BenchRefused
+     * @throws BenchRefused when one of them is not worked on any more
+     * @throws BenchRefused when a step was never marked on any of them
      */
     public function unmark(array $pieces, array $steps): array
     {
@@ -88,7 +81,7 @@ final class WorkOnPieces
             $found = $this->locked($pieces);
             $left = $found->first(fn (Piece $p) => ! Stage::from($p->stage)->isAtWork());
             if ($left !== null) {
-                throw new LeftTheBench($left);
+                throw BenchRefused::leftTheBench($left);
             }
             $logs = StepLog::query()
                 ->withoutGlobalScope(StepLog::HISTORY)
@@ -97,7 +90,7 @@ final class WorkOnPieces
                 ->get();
             foreach ($steps as $step) {
                 if (! $logs->contains('step', $step)) {
-                    throw new NeverMarked($step);
+                    throw BenchRefused::neverMarked($step);
                 }
             }
             $standing = $logs->whereNull('covered_by')->whereNull('undone_by')->whereNull('undoes');
@@ -128,9 +121,9 @@ final class WorkOnPieces
      * @param  list<int>  $pieces
      * @return list<Piece>
      *
-     * @throws NoSuchPieces
-     * @throws NotBeingWorkedOn
-     * @throws StepsOpen when one of them wants something more
+     * @throws BenchRefused
+     * @throws BenchRefused
+     * @throws BenchRefused when one of them wants something more
      */
     public function offer(array $pieces): array
     {
@@ -153,11 +146,11 @@ final class WorkOnPieces
     private function mayBeOffered(Piece $piece, Release $release): void
     {
         if (! Stage::from($piece->stage)->isBeingPainted()) {
-            throw new NotBeingWorkedOn($piece);
+            throw BenchRefused::notBeingWorkedOn($piece);
         }
         $open = $this->work->of($piece, $release)->open(BenchWork::done($piece));
         if ($open !== []) {
-            throw new StepsOpen($piece, count($open), self::name($open[0], $release));
+            throw BenchRefused::stepsOpen($piece, count($open), self::name($open[0], $release));
         }
     }
 
@@ -174,7 +167,7 @@ final class WorkOnPieces
             ->lockForUpdate()
             ->get();
 
-        return $found->count() === count(array_unique($pieces)) ? $found : throw new NoSuchPieces();
+        return $found->count() === count(array_unique($pieces)) ? $found : throw BenchRefused::noSuchPieces();
     }
 
     /**
@@ -184,7 +177,7 @@ final class WorkOnPieces
     private function newRows(Piece $piece, Release $release, array $steps, ?string $skipped): array
     {
         if (! Stage::from($piece->stage)->isAtWork()) {
-            throw new NotOnTheBench($piece);
+            throw BenchRefused::notOnTheBench($piece);
         }
         $work = $this->work->of($piece, $release);
         $wanted = $work->wanted();
@@ -195,14 +188,15 @@ final class WorkOnPieces
             if (! isset($wanted[$step]) && isset($others[$step])) {
                 continue; // others of the unit get it, this piece does not
             }
-            $one = $wanted[$step] ?? throw new PieceHasNoSuchStep($piece, $step);
+            $one = $wanted[$step] ?? throw BenchRefused::noSuchStep($piece, $step);
             if (! isset($there[$step])) {
                 $rows[] = $this->row($piece, $step, $one, $skipped);
             }
         }
         $tooSoon = $work->varnishedTooSoon([...array_keys($there), ...array_column($rows, 'step')]);
         if ($tooSoon !== null) {
-            throw new RepairComesFirst($piece, $tooSoon[0]->technique->name, self::name($tooSoon[1], $release));
+            [$covering, $first] = $tooSoon;
+            throw BenchRefused::repairComesFirst($piece, $covering->technique->name, self::name($first, $release));
         }
 
         return $rows;

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Certificate;
 
-use App\Exceptions\SignOffDoesNotHold;
-use App\Exceptions\WithdrawalStays;
+use App\Exceptions\SignOffRefused;
 use App\Models\Piece;
 use App\Models\SignOff;
 use App\Models\User;
@@ -57,14 +56,14 @@ final class SignPieces
                 ->lockForUpdate()
                 ->get();
             if ($signOff->kind !== 'sign_off') {
-                throw new WithdrawalStays();
+                throw SignOffRefused::withdrawalStays();
             }
             $later = SignOff::query()
                 ->where('number', '>', $signOff->number)
                 ->whereHas('pieces', fn ($q) => $q->whereKey($pieces->modelKeys()))
                 ->exists();
             if ($later) {
-                throw new SignOffDoesNotHold($signOff->number);
+                throw SignOffRefused::doesNotHold($signOff->number);
             }
             $names = new NamesApart();
             $body = [

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Check;
 
 use App\Actions\Sharing\ShareSheet;
-use App\Exceptions\CheckClosed;
-use App\Exceptions\NothingToRepair;
+use App\Exceptions\CheckRefused;
 use App\Models\Check;
 use App\Models\ShareLink;
 use App\Models\User;
@@ -27,11 +26,11 @@ final class AskTheClient
     public function ask(Check $check, User $by): string
     {
         if ($check->closed_at !== null) {
-            throw new CheckClosed();
+            throw CheckRefused::closed();
         }
         $faults = Concession::counting($check);
         if ($faults === []) {
-            throw new NothingToRepair();
+            throw CheckRefused::nothingToRepair();
         }
         $before = Concession::link($check);
         if ($before !== null && $before->holds()) {

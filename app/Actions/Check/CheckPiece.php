@@ -4,20 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Check;
 
-use App\Exceptions\CheckClosed;
-use App\Exceptions\CriticalFaultStays;
-use App\Exceptions\DoesNotPass;
-use App\Exceptions\FaultStays;
-use App\Exceptions\HeldByAnother;
-use App\Exceptions\MayNotConcede;
-use App\Exceptions\NoFaultNamed;
-use App\Exceptions\NotAsked;
-use App\Exceptions\NothingToRepair;
-use App\Exceptions\NotOffered;
-use App\Exceptions\NotReleased;
-use App\Exceptions\OwnWork;
-use App\Exceptions\QuestionsOpen;
-use App\Exceptions\ReasonMissing;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\CheckRefused;
+use App\Exceptions\RequestRefused;
 use App\Models\Answer;
 use App\Models\Check;
 use App\Models\Piece;
@@ -64,12 +53,12 @@ final class CheckPiece
                 return $open;
             }
             if ($piece->stage !== 'offered') {
-                throw new NotOffered($piece);
+                throw CheckRefused::notOffered($piece);
             }
             if ($this->checks->isOwnWork($piece, $by)) {
-                throw new OwnWork($piece);
+                throw CheckRefused::ownWork($piece);
             }
-            $row = $this->releases->rowOf($piece->unit) ?? throw new NotReleased($piece->unit);
+            $row = $this->releases->rowOf($piece->unit) ?? throw BenchRefused::notReleased($piece->unit);
             $release = $this->releases->read($row);
             $questions = $this->checks->asking($piece, $release);
             $words = new CheckWords($release->request->standard);
@@ -103,13 +92,13 @@ final class CheckPiece
     ): Check {
         return DB::transaction(function () use ($check, $by, $question, $answer, $note, $faults): Check {
             $check = $this->locked($check, $by);
-            $asked = $this->checks->question($check, $question) ?? throw new NotAsked($question);
+            $asked = $this->checks->question($check, $question) ?? throw CheckRefused::notAsked($question);
             if ($answer === 'fault' && $faults === []) {
-                throw new NoFaultNamed();
+                throw CheckRefused::noFaultNamed();
             }
             self::wantsReason($answer, $note);
             if ($answer !== 'fault' && $check->faults()->where('question', $question)->exists()) {
-                throw new FaultStays($question);
+                throw CheckRefused::faultStays($question);
             }
             $this->write($check, $by, [$question], $answer, $note, null);
             foreach ($answer === 'fault' ? $faults : [] as $i => $found) {
@@ -127,7 +116,7 @@ final class CheckPiece
             $check = $this->locked($check, $by);
             $of = array_filter($this->checks->questions($check), fn (Checkpoint $c) => Checks::look($c) === $look);
             if ($of === []) {
-                throw new NotAsked($look);
+                throw CheckRefused::notAsked($look);
             }
             self::wantsReason($answer, $note);
             $answered = $check->answers()->pluck('question')->all();
@@ -141,7 +130,7 @@ final class CheckPiece
     private static function wantsReason(string $answer, ?string $note): void
     {
         if ($answer === 'not_applicable' && trim((string) $note) === '') {
-            throw new ReasonMissing('/note', 'Say why it does not apply.');
+            throw RequestRefused::reasonMissing('/note', 'Say why it does not apply.');
         }
     }
 
@@ -182,10 +171,10 @@ final class CheckPiece
         return DB::transaction(function () use ($check, $by): Check {
             $check = Check::query()->with('piece')->lockForUpdate()->findOrFail($check->id);
             if ($check->closed_at !== null) {
-                throw new CheckClosed();
+                throw CheckRefused::closed();
             }
             if ($this->checks->isOwnWork($check->piece, $by)) {
-                throw new OwnWork($check->piece);
+                throw CheckRefused::ownWork($check->piece);
             }
             $this->log->write('check.taken_over', $check, $check->held_by, $by->id);
             $check->hold($by);
@@ -232,7 +221,7 @@ final class CheckPiece
             $state = $this->checks->verdict($check);
             $consent ??= self::saidByLink($check);
             if ($verdict === 'passed' && ! $state->passes) {
-                throw new DoesNotPass($state);
+                throw CheckRefused::doesNotPass($state);
             }
             if (
                 $verdict === 'rework' &&
@@ -241,7 +230,7 @@ final class CheckPiece
                     ->whereIn('severity', ['critical', 'major', 'minor'])
                     ->doesntExist()
             ) {
-                throw new NothingToRepair();
+                throw CheckRefused::nothingToRepair();
             }
             if ($verdict === 'accepted') {
                 $this->mayAccept($check, $by, $reason, $consent);
@@ -282,19 +271,19 @@ final class CheckPiece
     private function mayAccept(Check $check, User $by, ?string $reason, ?string $consent): void
     {
         if (! $by->may_sign) {
-            throw new MayNotConcede();
+            throw CheckRefused::mayNotConcede();
         }
         if (trim((string) $reason) === '') {
-            throw new ReasonMissing('/reason', 'Say why it is accepted as it is.');
+            throw RequestRefused::reasonMissing('/reason', 'Say why it is accepted as it is.');
         }
         if ($check->faults()->where('severity', 'critical')->exists()) {
-            throw new CriticalFaultStays();
+            throw CheckRefused::criticalFaultStays();
         }
         if ($this->checks->verdict($check)->open !== []) {
-            throw new QuestionsOpen();
+            throw CheckRefused::questionsOpen();
         }
         if ($this->checks->wantsConsent($check) && trim((string) $consent) === '') {
-            throw new ReasonMissing(
+            throw RequestRefused::reasonMissing(
                 '/consent',
                 'At this tier the client has to agree to it: note who agreed, when and how.',
             );
@@ -308,18 +297,18 @@ final class CheckPiece
             ->lockForUpdate()
             ->findOrFail($check->id);
         if ($check->closed_at !== null) {
-            throw new CheckClosed();
+            throw CheckRefused::closed();
         }
         // A piece on hold, lost or cancelled in the meantime is neither answered for nor passed.
         $piece = Piece::query()->lockForUpdate()->findOrFail($check->piece_id);
         if ($piece->stage !== Stage::Offered->value) {
-            throw new NotOffered($piece);
+            throw CheckRefused::notOffered($piece);
         }
         if ($this->checks->isOwnWork($piece, $by)) {
-            throw new OwnWork($piece);
+            throw CheckRefused::ownWork($piece);
         }
         if (! $check->isFreeFor($by)) {
-            throw new HeldByAnother((string) $check->holder?->name);
+            throw CheckRefused::heldByAnother((string) $check->holder?->name);
         }
         $check->hold($by);
 

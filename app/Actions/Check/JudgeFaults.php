@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Check;
 
-use App\Exceptions\AreaNotAskedFor;
-use App\Exceptions\FaultNotAskedFor;
-use App\Exceptions\NoAreaNamed;
+use App\Exceptions\CheckRefused;
 use App\Models\Check;
 use App\Models\FaultRow;
 use App\Models\User;
@@ -50,14 +48,14 @@ final class JudgeFaults
         $kind = $release->faults->kinds[$found['fault']] ?? null;
         if ($kind === null || ! in_array($found['fault'], $asked->faults, true)) {
             $name = $kind === null ? 'That' : "“{$kind->name}”";
-            throw new FaultNotAskedFor($name, "$at/fault");
+            throw CheckRefused::faultNotAskedFor($name, "$at/fault");
         }
         if ($found['area'] !== null && ! in_array($found['area'], $asked->areas, true)) {
-            throw new AreaNotAskedFor($found['area'], "$at/area");
+            throw CheckRefused::areaNotAskedFor($found['area'], "$at/area");
         }
         $isOfWhole = $kind->where === 'whole' || $asked->areas === [];
         if ($found['area'] === null && ! $isOfWhole) {
-            throw new NoAreaNamed("$at/area");
+            throw CheckRefused::noAreaNamed("$at/area");
         }
         $area = $found['area'] === null ? null : $plan->request->sculpt->area($found['area']);
         $spread = Spread::from($found['spread']);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Check;
 
-use App\Exceptions\NothingToSample;
+use App\Exceptions\CheckRefused;
 use App\Models\Check;
 use App\Models\LotRow;
 use App\Models\Piece;
@@ -45,7 +45,7 @@ final class SampleUnit
             $isTightened = Lots::isTightened($painter);
             $lot = $clause === null ? null : Lot::of($clause, $pieces, $seed, $isTightened);
             if ($lot === null) {
-                throw new NothingToSample();
+                throw CheckRefused::nothingToSample();
             }
             $row = LotRow::query()->create([
                 'unit_id' => $unit->id,

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Check;
 
-use App\Exceptions\NotAsked;
-use App\Exceptions\NothingToDraw;
+use App\Exceptions\CheckRefused;
 use App\Models\DrillRun;
 use App\Models\Sculpt;
 use App\Models\User;
@@ -82,7 +81,7 @@ final class TrainTheEye
         return DB::transaction(function () use ($run, $by, $place, $area): DrillRun {
             $run = DrillRun::query()->where('user_id', $by->id)->lockForUpdate()->findOrFail($run->id);
             if (! isset($run->pictures[$place])) {
-                throw new NotAsked("picture $place");
+                throw CheckRefused::notAsked("picture $place");
             }
             if (! array_key_exists($place, $run->calls)) {
                 $calls = [$place => $area] + $run->calls;
@@ -145,7 +144,7 @@ final class TrainTheEye
             }
         }
 
-        throw new NothingToDraw();
+        throw CheckRefused::nothingToDraw();
     }
 
     private function address(Plan $plan, DrillPicture $picture): string

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Figures;
 
-use App\Exceptions\FigureChanged;
-use App\Exceptions\FigureInUse;
-use App\Exceptions\FigureNameTaken;
+use App\Exceptions\Conflict;
+use App\Exceptions\FigureRefused;
 use App\Models\Sculpt;
 use App\Models\Unit;
 use App\Repositories\Figures;
@@ -15,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Sculpt as CoreSculpt;
 use stdClass;
@@ -37,7 +37,7 @@ final class KeepSculpt
         return DB::transaction(function () use ($read, $document): Sculpt {
             $slug = Str::slug($read->name);
             if ($slug === '' || Sculpt::query()->where('slug', $slug)->exists()) {
-                throw new FigureNameTaken($read->name);
+                throw FigureRefused::nameTaken($read->name);
             }
             $sculpt = Sculpt::query()->create([
                 'slug' => $slug,
@@ -46,7 +46,7 @@ final class KeepSculpt
                 'size' => $read->size->value,
                 'document' => Json::encode($document),
             ]);
-            $this->log->write('sculpt.made', $sculpt, null, Json::canonical($document));
+            $this->log->write('sculpt.made', $sculpt, null, CanonicalJson::encode($document));
 
             return $sculpt->refresh();
         });
@@ -61,11 +61,11 @@ final class KeepSculpt
         return DB::transaction(function () use ($sculpt, $read, $document, $pictures, $revision): Sculpt {
             $sculpt = Sculpt::query()->lockForUpdate()->findOrFail($sculpt->id);
             if ($sculpt->revision !== $revision) {
-                throw new FigureChanged($sculpt);
+                throw Conflict::figure($sculpt);
             }
             $painted = Unit::query()->where('sculpt_id', $sculpt->id)->whereNotNull('released_at')->count();
             if ($painted > 0 && self::bones($read) !== self::bones($this->figures->of($sculpt))) {
-                throw new FigureInUse($painted);
+                throw FigureRefused::inUse($painted);
             }
             $before = $sculpt->document;
             $sculpt->update(

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
-use App\Exceptions\NoSuchTier;
-use App\Exceptions\TierRetired;
+use App\Exceptions\TierRefused;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Sculpt;
@@ -29,10 +28,10 @@ final class AddUnit
     {
         $standard = $this->standards->core($order->version);
         if (! $standard->hasTier($tier)) {
-            throw new NoSuchTier($tier, '/tier', $order->version->number);
+            throw TierRefused::noSuchTier($tier, '/tier', $order->version->number);
         }
         if ($standard->tier($tier)->status === TierStatus::Retired) {
-            throw new TierRetired($standard->tier($tier));
+            throw TierRefused::retired($standard->tier($tier));
         }
 
         return DB::transaction(function () use ($order, $sculpt, $tier, $count, $label): Unit {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
-use App\Exceptions\SchemeInUse;
+use App\Exceptions\SchemeRefused;
 use App\Models\Order;
 use App\Models\Scheme;
 use App\Studio\ActivityLog;
@@ -20,13 +20,13 @@ final class ColourOrder
     /**
      * @param  array{scheme?: string|null, reference?: string|null}  $facts  a slug and a hash; only what changes
      *
-     * @throws SchemeInUse when a unit of the order is on the bench
+     * @throws SchemeRefused when a unit of the order is on the bench
      */
     public function __invoke(Order $order, array $facts): Order
     {
         return DB::transaction(function () use ($order, $facts): Order {
             if (array_key_exists('scheme', $facts) && $order->units()->whereNotNull('released_at')->exists()) {
-                throw new SchemeInUse();
+                throw SchemeRefused::inUse();
             }
             $before = ['scheme_id' => $order->scheme_id, 'reference' => $order->reference];
             $after = [];

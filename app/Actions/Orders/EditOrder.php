@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
-use App\Exceptions\OrderChanged;
+use App\Exceptions\Conflict;
 use App\Models\Order;
 use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\DB;
@@ -20,14 +20,14 @@ final class EditOrder
      * @param  int  $revision  the one that was looked at
      * @param  array<string, string|null>  $facts  what changes of {@see Order::facts}
      *
-     * @throws OrderChanged when it is not the one that was looked at
+     * @throws Conflict when it is not the one that was looked at
      */
     public function __invoke(Order $order, int $revision, array $facts): Order
     {
         return DB::transaction(function () use ($order, $revision, $facts): Order {
             $order = Order::query()->lockForUpdate()->findOrFail($order->id);
             if ($order->revision !== $revision) {
-                throw new OrderChanged($order);
+                throw Conflict::order($order);
             }
             $before = array_intersect_key($order->facts(), $facts);
             if ($before == $facts) {

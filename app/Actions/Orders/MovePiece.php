@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
-use App\Exceptions\ReasonMissing;
-use App\Exceptions\StageForbidsMove;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\RequestRefused;
 use App\Models\Piece;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
@@ -36,10 +36,10 @@ final class MovePiece
             $piece = Piece::query()->with('unit.order')->lockForUpdate()->findOrFail($piece->id);
             $before = Stage::from($piece->stage);
             if (! $move->isPossibleFrom($before)) {
-                throw new StageForbidsMove($piece, $move);
+                throw BenchRefused::stageForbidsMove($piece, $move);
             }
             if (trim($reason) === '' && $move->wantsAReason()) {
-                throw new ReasonMissing('/reason');
+                throw RequestRefused::reasonMissing('/reason');
             }
             $stage = $move->leadsTo(Stage::tryFrom((string) $piece->held_from));
             $piece->update([

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Photographs;
 
-use App\Exceptions\NoSuchDetail;
+use App\Exceptions\PictureRefused;
 use App\Models\Example;
 use App\Models\Photograph;
 use App\Models\User;
@@ -35,11 +35,13 @@ final class KeepExamples
     {
         $piece = $photograph->piece;
         if ($piece === null || ! in_array($piece->stage, [Stage::Signed->value, Stage::Delivered->value], true)) {
-            throw new NoSuchDetail('Only a model that is signed off shows what its tier looks like.');
+            throw PictureRefused::noSuchDetail('Only a model that is signed off shows what its tier looks like.');
         }
         $sculpt = $this->figures->of($photograph->figure());
         if ($photograph->placement === null || ! $sculpt->has($areaKey)) {
-            throw new NoSuchDetail('Lay the outlines over the photograph first, and name an area that it shows.');
+            throw PictureRefused::noSuchDetail(
+                'Lay the outlines over the photograph first, and name an area that it shows.',
+            );
         }
         $area = $sculpt->area($areaKey);
         $bytes = $this->cut($photograph, $area, Measuring::placed($photograph, $sculpt));
@@ -75,7 +77,7 @@ final class KeepExamples
             }
         }
         if ($xs === []) {
-            throw new NoSuchDetail("$area->name is not seen from this side.");
+            throw PictureRefused::noSuchDetail("$area->name is not seen from this side.");
         }
         $more = self::AROUND * max(max($xs) - min($xs), max($ys) - min($ys));
         $left = (int) max(0, min($xs) - $more);
@@ -87,7 +89,7 @@ final class KeepExamples
             ? false
             : imagecrop($image, ['x' => $left, 'y' => $top, 'width' => $width, 'height' => $height]);
         if ($cut === false) {
-            throw new NoSuchDetail("$area->name lies beside the photograph.");
+            throw PictureRefused::noSuchDetail("$area->name lies beside the photograph.");
         }
         ob_start();
         imagepng($cut);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Photographs;
 
-use App\Exceptions\NotPlaced;
-use App\Exceptions\PhotographChanged;
-use App\Exceptions\SignedOffPieces;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\Conflict;
+use App\Exceptions\PictureRefused;
 use App\Jobs\MeasurePhotograph;
 use App\Models\Photograph;
 use App\Models\Picture;
@@ -90,7 +90,7 @@ final class KeepPhotographs
      *     card: list<int>|null, shifts?: array<string, list<float>>}  $placement
      * @param  int  $revision  of the placement that was looked at
      *
-     * @throws NotPlaced
+     * @throws PictureRefused
      */
     public function place(Photograph $photograph, array $placement, int $revision): Photograph
     {
@@ -105,13 +105,13 @@ final class KeepPhotographs
                 $placement['top'],
             );
         } catch (InvalidArgumentException $e) {
-            throw new NotPlaced($e->getMessage());
+            throw PictureRefused::notPlaced($e->getMessage());
         }
 
         return DB::transaction(function () use ($photograph, $placement, $revision): Photograph {
             $photograph = Photograph::query()->lockForUpdate()->findOrFail($photograph->id);
             if ($photograph->revision !== $revision) {
-                throw new PhotographChanged($photograph);
+                throw Conflict::photograph($photograph);
             }
             $before = $photograph->placement;
             $photograph->update([
@@ -174,7 +174,7 @@ final class KeepPhotographs
     private static function stillOpen(?Piece $piece): void
     {
         if ($piece !== null && in_array($piece->stage, [Stage::Signed->value, Stage::Delivered->value], true)) {
-            throw new SignedOffPieces([$piece->number]);
+            throw BenchRefused::signedOff([$piece->number]);
         }
     }
 }

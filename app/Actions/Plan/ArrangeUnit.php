@@ -4,14 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
-use App\Exceptions\NoPieceNamed;
-use App\Exceptions\NoSuchTier;
-use App\Exceptions\OrderChanged;
-use App\Exceptions\OrderPartlyOnTheBench;
-use App\Exceptions\PieceAmendmentNamesPieces;
-use App\Exceptions\TierQuotedByHand;
-use App\Exceptions\TierRetired;
-use App\Exceptions\UnknownAmendmentLevel;
+use App\Exceptions\AmendmentRefused;
+use App\Exceptions\Conflict;
+use App\Exceptions\TierRefused;
 use App\Models\AmendmentRow;
 use App\Models\Order;
 use App\Models\Piece;
@@ -27,6 +22,7 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Standard\TierStatus;
@@ -58,14 +54,14 @@ final class ArrangeUnit
                 'studio' => [],
                 'order' => ['order_id' => $unit->order_id],
                 'unit' => ['unit_id' => $unit->id],
-                'piece' => ['piece_id' => $piece->id ?? throw new NoPieceNamed()],
-                default => throw new UnknownAmendmentLevel(),
+                'piece' => ['piece_id' => $piece->id ?? throw AmendmentRefused::noPieceNamed()],
+                default => throw AmendmentRefused::unknownLevel(),
             };
             if (isset($of['order_id'])) {
                 $this->noneReleased($unit->order->locked());
             }
             if (isset($of['piece_id']) && ($amendment->on ?? null) !== null) {
-                throw new PieceAmendmentNamesPieces();
+                throw AmendmentRefused::pieceNamesPieces();
             }
             $standard = $this->standards->core($unit->order->version);
             try {
@@ -81,7 +77,7 @@ final class ArrangeUnit
             $row = AmendmentRow::query()->create($of + ['body' => Json::encode($amendment), 'made_by' => Auth::id()]);
             // Whatever does not fit the tier is said here, and nothing of it is kept.
             $this->plans->unitPlan($unit->refresh());
-            $this->log->write('amendment.made', $row, null, Json::canonical($amendment));
+            $this->log->write('amendment.made', $row, null, CanonicalJson::encode($amendment));
 
             return $this->touch($unit);
         });
@@ -122,14 +118,14 @@ final class ArrangeUnit
             $unit = $this->units->unreleased($unit, $revision);
             $standard = $this->standards->core($unit->order->version);
             if (! $standard->hasTier($tier)) {
-                throw new NoSuchTier($tier, '/tier', $unit->order->version->number);
+                throw TierRefused::noSuchTier($tier, '/tier', $unit->order->version->number);
             }
             if ($standard->tier($tier)->status === TierStatus::Retired) {
-                throw new TierRetired($standard->tier($tier));
+                throw TierRefused::retired($standard->tier($tier));
             }
             $now = $this->plans->request($unit->load(['order.version', 'order.scheme', 'order.overrules', 'sculpt']));
             if ($now->at($standard->tier($tier))->isQuotedByHand()) {
-                throw new TierQuotedByHand($standard->tier($tier));
+                throw TierRefused::quotedByHand($standard->tier($tier));
             }
             $before = $unit->tier;
             $edits = $unit->edits ?? [];
@@ -149,7 +145,7 @@ final class ArrangeUnit
      *
      * @param  int  $orderRevision  of the order as it was looked at
      *
-     * @throws OrderChanged when somebody has changed the order since, be it from another of its units
+     * @throws Conflict when somebody has changed the order since, be it from another of its units
      */
     public function method(Unit $unit, stdClass $method, int $revision, int $orderRevision): Unit
     {
@@ -157,7 +153,7 @@ final class ArrangeUnit
             $unit = $this->units->unreleased($unit, $revision);
             $order = $unit->order->locked();
             if ($order->revision !== $orderRevision) {
-                throw new OrderChanged($order);
+                throw Conflict::order($order);
             }
             $this->noneReleased($order);
             $method->format = MethodFormat::WORD;
@@ -167,7 +163,7 @@ final class ArrangeUnit
                 'method' => count(get_object_vars($method)) === 1 ? null : Json::encode($method),
                 'revision' => $orderRevision + 1,
             ]);
-            $this->log->write('order.method', $order, $before, Json::canonical($method));
+            $this->log->write('order.method', $order, $before, CanonicalJson::encode($method));
 
             return $this->touch($unit);
         });
@@ -176,7 +172,7 @@ final class ArrangeUnit
     private function noneReleased(Order $order): void
     {
         if ($order->units()->whereNotNull('released_at')->exists()) {
-            throw new OrderPartlyOnTheBench();
+            throw AmendmentRefused::orderPartlyOnTheBench();
         }
     }
 

@@ -4,14 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
-use App\Exceptions\NoSuchArea;
-use App\Exceptions\NoSuchPaint;
-use App\Exceptions\NoSuchRule;
-use App\Exceptions\NoSuchStep;
-use App\Exceptions\NoSuchTechnique;
-use App\Exceptions\NothingLeft;
-use App\Exceptions\OtherFigure;
-use App\Exceptions\RuleNotSetAside;
+use App\Exceptions\FigureRefused;
+use App\Exceptions\PlanRefused;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
@@ -72,7 +66,7 @@ final class BendPlan
         ): array {
             $this->stepOf($unit, $step);
             if ($paint !== null && $this->colours->shelf()->colourOf($paint) === null) {
-                throw new NoSuchPaint($paint);
+                throw PlanRefused::noSuchPaint($paint);
             }
             $kept['paints'] = array_filter(
                 [$step => $paint] + ($kept['paints'] ?? []),
@@ -94,7 +88,7 @@ final class BendPlan
             $technique,
         ): array {
             if ($technique !== null && ! $this->standards->core($unit->order->version)->hasTechnique($technique)) {
-                throw new NoSuchTechnique($technique, '/technique');
+                throw PlanRefused::noSuchTechnique($technique, '/technique');
             }
 
             return ['practice' => $technique] + $kept;
@@ -120,11 +114,11 @@ final class BendPlan
             $order = $unit->order->locked();
             foreach ($rules as $i => $rule) {
                 if (Rule::tryFrom($rule['rule']) === null) {
-                    throw new NoSuchRule($rule['rule'], "/rules/$i/rule");
+                    throw PlanRefused::noSuchRule($rule['rule'], "/rules/$i/rule");
                 }
                 foreach (['earlier', 'later'] as $field) {
                     if (! in_array($rule[$field], $places, true)) {
-                        throw new NoSuchStep($rule[$field], "/rules/$i/$field");
+                        throw PlanRefused::noSuchStep($rule[$field], "/rules/$i/$field");
                     }
                 }
                 $said = ['reason' => $reason, 'by' => $by->name, 'said_at' => now()];
@@ -147,7 +141,7 @@ final class BendPlan
         return DB::transaction(function () use ($unit, $overrule, $revision): Unit {
             $unit = $this->units->unreleased($unit, $revision);
             $order = $unit->order->locked();
-            $row = $order->overrules()->find($overrule) ?? throw new RuleNotSetAside();
+            $row = $order->overrules()->find($overrule) ?? throw PlanRefused::ruleNotSetAside();
             $row->delete();
             $this->log->write('order.upheld', $order, $row->facts(), null);
 
@@ -179,11 +173,11 @@ final class BendPlan
             $sculpt = $this->figures->of($unit->sculpt);
             foreach ($lacks as $i => $key) {
                 if (! $sculpt->has($key)) {
-                    throw new NoSuchArea($key, $sculpt->name, "/lacks/$i");
+                    throw FigureRefused::noSuchArea($key, $sculpt->name, "/lacks/$i");
                 }
             }
             if (count(array_unique($lacks)) >= count($sculpt->areas)) {
-                throw new NothingLeft();
+                throw PlanRefused::nothingLeft();
             }
             $before = $piece->lacks;
             $piece->update(['lacks' => $lacks === [] ? null : array_values(array_unique($lacks))]);
@@ -202,7 +196,7 @@ final class BendPlan
     {
         return DB::transaction(function () use ($from, $to, $revision): array {
             if ($from->sculpt_id !== $to->sculpt_id) {
-                throw new OtherFigure('/to');
+                throw FigureRefused::otherFigure('/to');
             }
             $to = $this->units->unreleased($to, $revision);
             [$edits, $gone] = $this->plans->carried(
@@ -239,7 +233,7 @@ final class BendPlan
                 return $step;
             }
         }
-        throw new NoSuchStep($key, '/step');
+        throw PlanRefused::noSuchStep($key, '/step');
     }
 
     private function touch(Unit $unit): Unit

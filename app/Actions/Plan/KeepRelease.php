@@ -22,6 +22,7 @@ use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Format\ReleaseFormat;
 use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Planning\Plan\WorkOrder;
 use Ordotype\Core\Planning\Unit\UnitPlan;
@@ -71,22 +72,22 @@ final class KeepRelease
             'sculpt' => hash('sha256', $unit->sculpt->document),
             'scheme' => $request->scheme === null
                     ? null
-                    : hash('sha256', Json::canonical(SchemeFormat::write($request->scheme))),
+                    : hash('sha256', CanonicalJson::encode(SchemeFormat::write($request->scheme))),
             'paints' => array_map(
                 fn ($p) => "$p->name {$p->colour->hex()} {$p->hiding->value} $p->kind",
                 $request->shelf->paints,
             ),
-            'method' => Json::canonical(MethodFormat::write($request->method)),
+            'method' => CanonicalJson::encode(MethodFormat::write($request->method)),
             'amendments' => $this->amendments->rows($unit)->pluck('body')->all(),
-            'edits' => Json::canonical($unit->edits),
-            'arrangement' => Json::canonical($unit->arrangement),
-            'overrules' => Json::canonical(
+            'edits' => CanonicalJson::encode($unit->edits),
+            'arrangement' => CanonicalJson::encode($unit->arrangement),
+            'overrules' => CanonicalJson::encode(
                 $unit->order->overrules->map(fn (OverruleRow $o) => $o->facts())->all() ?: null,
             ),
-            'variants' => Json::canonical($this->arrangements->variantDocuments($unit)),
+            'variants' => CanonicalJson::encode($this->arrangements->variantDocuments($unit)),
             'pieces' => $unit
                 ->standing()
-                ->map(fn ($p) => [$p->number, Json::canonical($p->lacks), Json::canonical($p->edits)])
+                ->map(fn ($p) => [$p->number, CanonicalJson::encode($p->lacks), CanonicalJson::encode($p->edits)])
                 ->all(),
         ];
 
@@ -95,7 +96,7 @@ final class KeepRelease
             (string) $version->sha256,
             $request->scheme === null ? null : $unit->scheme_number ?? $unit->order->scheme?->number,
             $this->made($unit, $request->standard),
-            hash('sha256', Json::canonical($named)),
+            hash('sha256', CanonicalJson::encode($named)),
         );
     }
 

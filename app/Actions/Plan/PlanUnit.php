@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
-use App\Exceptions\NotReleased;
-use App\Exceptions\PlanInConflict;
-use App\Exceptions\ReleaseHasGaps;
-use App\Exceptions\TestModelRejected;
-use App\Exceptions\UnitChanged;
-use App\Exceptions\WorkHasBegun;
+use App\Exceptions\BenchRefused;
+use App\Exceptions\Conflict;
+use App\Exceptions\PlanRefused;
+use App\Exceptions\SchemeRefused;
 use App\Models\Check;
 use App\Models\Piece;
 use App\Models\ReleaseRow;
@@ -65,7 +63,7 @@ final class PlanUnit
     /**
      * @param  string|null  $despite  why it goes to the bench although something is missing
      *
-     * @throws ReleaseHasGaps when something is missing and no reason is given
+     * @throws Conflict when something is missing and no reason is given
      */
     public function release(Unit $unit, int $revision, ?string $despite = null): Unit
     {
@@ -75,7 +73,7 @@ final class PlanUnit
             $this->mayGo($unit, $plan);
             $missing = $this->missing($unit, $plan);
             if ($missing !== [] && trim((string) $despite) === '') {
-                throw new ReleaseHasGaps($missing);
+                throw Conflict::gapsBeforeRelease($missing);
             }
             $unit->update([
                 'released_at' => now(),
@@ -107,15 +105,15 @@ final class PlanUnit
                 ->lockForUpdate()
                 ->findOrFail($unit->id);
             if ($unit->revision !== $revision) {
-                throw new UnitChanged($unit);
+                throw Conflict::unit($unit);
             }
-            $row = $this->releases->rowOf($unit) ?? throw new NotReleased($unit);
+            $row = $this->releases->rowOf($unit) ?? throw BenchRefused::notReleased($unit);
             $ids = $unit->pieces->pluck('id');
             if (
                 StepLog::query()->whereIn('piece_id', $ids)->exists() ||
                 Check::query()->whereIn('piece_id', $ids)->exists()
             ) {
-                throw new WorkHasBegun($unit);
+                throw BenchRefused::workHasBegun($unit);
             }
             ReleaseRow::query()
                 ->whereKey($row->id)
@@ -142,11 +140,11 @@ final class PlanUnit
         if ($plan->conflicts() !== []) {
             $words = new PlanWords($plan->plain()->request);
             $why = array_map(fn ($c) => Terms::sentence($words->conflict($c)), $plan->conflicts());
-            throw new PlanInConflict($why);
+            throw PlanRefused::inConflict($why);
         }
         $scheme = $unit->order->scheme;
         if ($scheme?->isStillRejected() === true) {
-            throw new TestModelRejected($scheme);
+            throw SchemeRefused::testModelRejected($scheme);
         }
     }
 

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Schemes;
 
-use App\Exceptions\ReasonMissing;
-use App\Exceptions\SchemeChanged;
-use App\Exceptions\SchemeJudged;
-use App\Exceptions\SchemeNameTaken;
+use App\Exceptions\Conflict;
+use App\Exceptions\RequestRefused;
+use App\Exceptions\SchemeRefused;
 use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\Scheme;
@@ -21,6 +20,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Standard\Gate;
 use stdClass;
 
@@ -42,7 +42,7 @@ final class EditScheme
         return DB::transaction(function () use ($read, $document): Scheme {
             $slug = Str::slug($read->name);
             if ($slug === '' || Scheme::query()->where('slug', $slug)->exists()) {
-                throw new SchemeNameTaken($read->name);
+                throw SchemeRefused::nameTaken($read->name);
             }
             $scheme = Scheme::query()->create([
                 'slug' => $slug,
@@ -51,7 +51,7 @@ final class EditScheme
                 'number' => 1,
             ]);
             $this->keep($scheme, 1, $document, null);
-            $this->log->write('scheme.made', $scheme, null, Json::canonical($document));
+            $this->log->write('scheme.made', $scheme, null, CanonicalJson::encode($document));
 
             return $scheme->refresh();
         });
@@ -66,7 +66,7 @@ final class EditScheme
         return DB::transaction(function () use ($scheme, $document, $number, $note, $read): Scheme {
             $scheme = Scheme::query()->lockForUpdate()->findOrFail($scheme->id);
             if ($scheme->number !== $number) {
-                throw new SchemeChanged($scheme);
+                throw Conflict::scheme($scheme);
             }
             $version = $this->current($scheme);
             $before = $scheme->document;
@@ -94,10 +94,10 @@ final class EditScheme
             $scheme = Scheme::query()->lockForUpdate()->findOrFail($scheme->id);
             $version = $this->current($scheme);
             if ($version->outcome === 'rejected' || ($accepted && $version->outcome === 'accepted')) {
-                throw new SchemeJudged($version);
+                throw SchemeRefused::judged($version);
             }
             if (! $accepted && trim((string) $note) === '') {
-                throw new ReasonMissing('/note', 'Say what is wrong with it.');
+                throw RequestRefused::reasonMissing('/note', 'Say what is wrong with it.');
             }
             $minutes = $test === null ? null : BenchWork::minutesOf($test);
             $version->update([

@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Session;
 
-use App\Exceptions\AddressTaken;
-use App\Exceptions\LastLead;
-use App\Exceptions\LinkUsedUp;
-use App\Exceptions\PasswordWrong;
-use App\Exceptions\PersonChanged;
+use App\Exceptions\AccountRefused;
+use App\Exceptions\Conflict;
 use App\Models\Invitation;
 use App\Models\Role;
 use App\Models\User;
@@ -33,13 +30,13 @@ final class ManagePeople
      *     largest_batch: int|null}  $facts
      * @return array{User, string} the person and the secret of their link, 128 random bits in hexadecimal
      *
-     * @throws AddressTaken
+     * @throws AccountRefused
      */
     public function invite(array $facts, User $by): array
     {
         return DB::transaction(function () use ($facts, $by): array {
             if (User::query()->where('email', $facts['email'])->lockForUpdate()->exists()) {
-                throw new AddressTaken($facts['email']);
+                throw AccountRefused::addressTaken($facts['email']);
             }
             // Nobody knows this password: the person sets one by the link.
             $person = User::query()->create($facts + ['password' => bin2hex(random_bytes(32))]);
@@ -53,9 +50,9 @@ final class ManagePeople
      * @param  array<string, mixed>  $facts  of name, email, role, may_sign, skill, hours_week and largest_batch
      *     what changes
      *
-     * @throws PersonChanged when they are not as they were looked at
-     * @throws AddressTaken
-     * @throws LastLead
+     * @throws Conflict when they are not as they were looked at
+     * @throws AccountRefused
+     * @throws AccountRefused
      */
     public function change(User $person, int $revision, array $facts): User
     {
@@ -63,7 +60,7 @@ final class ManagePeople
             $person = $this->asLookedAt($person, $revision);
             $email = $facts['email'] ?? $person->email;
             if (User::query()->where('email', $email)->whereKeyNot($person->id)->exists()) {
-                throw new AddressTaken(is_string($email) ? $email : '');
+                throw AccountRefused::addressTaken(is_string($email) ? $email : '');
             }
             if (($facts['role'] ?? 'lead') !== 'lead' || ($facts['may_sign'] ?? true) !== true) {
                 $this->anotherLead($person);
@@ -79,8 +76,8 @@ final class ManagePeople
     /**
      * Away: out of every session and every token, no sign-in. Their work and signatures stay as they are.
      *
-     * @throws PersonChanged
-     * @throws LastLead
+     * @throws Conflict
+     * @throws AccountRefused
      */
     public function setAside(User $person, int $revision, bool $aside): User
     {
@@ -116,7 +113,7 @@ final class ManagePeople
         });
     }
 
-    /** @throws LinkUsedUp */
+    /** @throws AccountRefused */
     public function linked(string $secret): Invitation
     {
         return Invitation::query()
@@ -124,13 +121,13 @@ final class ManagePeople
             ->with('user')
             ->where('hash', hash('sha256', $secret))
             ->whereHas('user', fn ($people) => $people->whereNull('set_aside_at'))
-            ->first() ?? throw new LinkUsedUp();
+            ->first() ?? throw AccountRefused::linkUsedUp();
     }
 
     /**
      * @return User who is now in with the new password, and out everywhere else
      *
-     * @throws LinkUsedUp
+     * @throws AccountRefused
      */
     public function join(string $secret, string $password): User
     {
@@ -138,7 +135,7 @@ final class ManagePeople
             $link = $this->linked($secret);
             $person = User::query()->lockForUpdate()->findOrFail($link->user_id);
             if (Invitation::query()->standing()->whereKey($link->id)->update(['used_at' => now()]) !== 1) {
-                throw new LinkUsedUp();
+                throw AccountRefused::linkUsedUp();
             }
             $person->update(['password' => $password, 'joined_at' => $person->joined_at ?? now()]);
             $this->signOutEverywhere($person);
@@ -148,11 +145,11 @@ final class ManagePeople
         });
     }
 
-    /** @throws PasswordWrong */
+    /** @throws AccountRefused */
     public function changePassword(User $person, string $current, string $next): void
     {
         if (! Hash::check($current, $person->password)) {
-            throw new PasswordWrong();
+            throw AccountRefused::passwordWrong();
         }
         DB::transaction(function () use ($person, $next): void {
             $person->update(['password' => $next]);
@@ -178,7 +175,7 @@ final class ManagePeople
     {
         $person = User::query()->lockForUpdate()->findOrFail($person->id);
         if ($person->revision !== $revision) {
-            throw new PersonChanged($person);
+            throw Conflict::person($person);
         }
 
         return $person;
@@ -198,7 +195,7 @@ final class ManagePeople
             ->whereNull('set_aside_at')
             ->lockForUpdate();
         if ($others->doesntExist()) {
-            throw new LastLead($person);
+            throw AccountRefused::lastLead($person);
         }
     }
 }

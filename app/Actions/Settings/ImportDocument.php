@@ -29,6 +29,7 @@ use Ordotype\Core\Format\SchemeFormat;
 use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Format\ShelfFormat;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Foundation\Problem;
 use Ordotype\Core\Standard\Standard as CoreStandard;
@@ -136,10 +137,10 @@ final class ImportDocument
                 'frame' => '{}',
                 'number' => (int) StandardVersion::query()->where('standard_id', $standard->id)->max('number') + 1,
             ]);
-        $before = $draft->wasRecentlyCreated ? null : Json::canonical($this->standards->document($draft));
+        $before = $draft->wasRecentlyCreated ? null : CanonicalJson::encode($this->standards->document($draft));
         $this->standards->keep($draft, $document);
         $draft->increment('revision');
-        $this->log->write('standard.imported', $draft, $before, Json::canonical($document));
+        $this->log->write('standard.imported', $draft, $before, CanonicalJson::encode($document));
 
         return "$read->name is the open draft, version $draft->number.";
     }
@@ -229,7 +230,7 @@ final class ImportDocument
             $this->amendments($unit->amendments ?? [], ['unit_id' => $made->id], $standard, "/units/$i/amendments");
         }
         $this->amendments($document->amendments ?? [], ['order_id' => $order->id], $standard, '/amendments');
-        $this->log->write('order.imported', $order, null, Json::canonical($document));
+        $this->log->write('order.imported', $order, null, CanonicalJson::encode($document));
 
         return "Order $order->number for $order->client, ".
             Unit::query()->where('order_id', $order->id)->count().

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Settings;
 
-use App\Exceptions\ImportCalledOff;
+use App\Exceptions\ImportRefused;
 use App\Jobs\TakeFileIn;
 use App\Models\Import;
 use App\Models\User;
@@ -84,7 +84,7 @@ final class LongImports
             $said = $this->import->text((string) $import->text, $step);
             $this->far['done'] = $this->far['all'];
             $this->end($id, 'done', $said);
-        } catch (ImportCalledOff $e) {
+        } catch (ImportRefused $e) {
             $this->end($id, 'cancelled', $e->getMessage());
         } catch (FormatException $e) {
             $problems = array_map(fn (Problem $p) => ['pointer' => $p->path, 'detail' => $p->reason], $e->problems);
@@ -97,13 +97,13 @@ final class LongImports
         $this->end($id, 'refused', 'It was cut off several times and given up. Nothing of it was taken in.');
     }
 
-    /** @throws ImportCalledOff */
+    /** @throws ImportRefused */
     private function step(int $id, int $done, int $all): void
     {
         $this->far = ['done' => $done, 'all' => $all];
         $this->note($id, $this->far);
         if ($this->aside()->whereKey($id)->where('called_off', true)->exists()) {
-            throw new ImportCalledOff();
+            throw ImportRefused::calledOff();
         }
     }
 

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Standard;
 
-use App\Exceptions\ClauseChanged;
-use App\Exceptions\DraftChanged;
-use App\Exceptions\EditsClash;
-use App\Exceptions\NoDraftOpen;
+use App\Exceptions\Conflict;
+use App\Exceptions\StandardRefused;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
 use App\Repositories\Standards;
@@ -17,9 +15,9 @@ use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Format\DocumentEdits;
 use Ordotype\Core\Format\EditClash;
-use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\NewTechniques;
 use Ordotype\Core\Format\StandardFormat;
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use stdClass;
 
@@ -55,7 +53,7 @@ final class EditStandard
     /**
      * Writes a clause into the draft. Revision 0 says that the tier has no clause of its own there yet.
      *
-     * @throws ClauseChanged when somebody else has written that clause in the meantime
+     * @throws Conflict when somebody else has written that clause in the meantime
      * @throws FormatException when the clause does not fit
      */
     public function write(string $tier, stdClass $clause, int $revision): ClauseRow
@@ -68,7 +66,7 @@ final class EditStandard
                 ->lockForUpdate()
                 ->first();
             if (($row === null ? 0 : $row->revision) !== $revision) {
-                throw new ClauseChanged($row, $clause);
+                throw Conflict::clause($row, $clause);
             }
             $before = $row?->body;
             $body = json_encode($clause, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
@@ -104,7 +102,7 @@ final class EditStandard
                 ->lockForUpdate()
                 ->firstOrFail();
             if ($row->revision !== $revision) {
-                throw new ClauseChanged($row);
+                throw Conflict::clause($row);
             }
             $row->delete();
             $this->validate($draft);
@@ -123,7 +121,7 @@ final class EditStandard
      * the
      *     names of tiers on which a new technique is not offered until somebody says so
      *
-     * @throws EditsClash when something is not as an edit says it was
+     * @throws Conflict when something is not as an edit says it was
      * @throws FormatException when the result is no standard
      */
     public function change(array $edits): array
@@ -134,7 +132,7 @@ final class EditStandard
             try {
                 $after = DocumentEdits::apply($before, $edits);
             } catch (EditClash $e) {
-                throw new EditsClash($e);
+                throw Conflict::edits($e);
             }
             $standard = StandardFormat::read($after);
             $kept = NewTechniques::keptOff($standard, $edits);
@@ -149,8 +147,8 @@ final class EditStandard
                 $this->log->write(
                     "standard.$edit->what",
                     $draft,
-                    $edit->before === null ? null : Json::canonical($edit->before),
-                    $edit->after === null ? null : Json::canonical($edit->after),
+                    $edit->before === null ? null : CanonicalJson::encode($edit->before),
+                    $edit->after === null ? null : CanonicalJson::encode($edit->after),
                 );
             }
             $names = array_values(array_unique(array_map(fn (array $k) => $k['tier'], $kept)));
@@ -165,12 +163,12 @@ final class EditStandard
         DB::transaction(function () use ($revision): void {
             $draft = $this->locked();
             if ($draft->revision !== $revision) {
-                throw new DraftChanged($draft, 'look at what would be lost');
+                throw Conflict::draft($draft, 'look at what would be lost');
             }
             $this->log->write(
                 'standard.draft_discarded',
                 $draft,
-                Json::canonical($this->standards->document($draft)),
+                CanonicalJson::encode($this->standards->document($draft)),
                 null,
             );
             $draft->clauses()->delete();
@@ -178,16 +176,16 @@ final class EditStandard
         });
     }
 
-    /** @throws DraftChanged when the draft is not the one that was looked at */
+    /** @throws Conflict when the draft is not the one that was looked at */
     public function publish(int $revision, string $note): StandardVersion
     {
         return DB::transaction(function () use ($revision, $note): StandardVersion {
             $draft = $this->locked();
             if ($draft->revision !== $revision) {
-                throw new DraftChanged($draft, 'read what changes');
+                throw Conflict::draft($draft, 'read what changes');
             }
             $document = $this->validate($draft);
-            $text = Json::canonical($document);
+            $text = CanonicalJson::encode($document);
             $draft->update([
                 'status' => 'published',
                 'document' => $text,
@@ -209,7 +207,7 @@ final class EditStandard
     private function locked(): StandardVersion
     {
         return StandardVersion::query()->where('status', 'draft')->lockForUpdate()->first() ??
-            throw new NoDraftOpen();
+            throw StandardRefused::noDraftOpen();
     }
 
     private function validate(StandardVersion $draft): stdClass

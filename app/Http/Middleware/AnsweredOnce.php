@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Exceptions\BadIdempotencyKey;
-use App\Exceptions\IdempotencyKeyReused;
-use App\Exceptions\StillBeingAnswered;
+use App\Exceptions\RequestRefused;
 use App\Http\ToldAgain;
 use Closure;
 use Illuminate\Database\DeadlockException;
@@ -46,7 +44,7 @@ final class AnsweredOnce
             return $next($request);
         }
         if (preg_match('/^[\x21-\x7e]{8,100}$/D', $key) !== 1) {
-            throw new BadIdempotencyKey();
+            throw RequestRefused::badIdempotencyKey();
         }
         if (random_int(1, self::CLEARED_ONE_IN) === 1) {
             DB::table('answered_writes')->where('created_at', '<', now()->subDays(self::KEPT_DAYS))->delete();
@@ -88,7 +86,7 @@ final class AnsweredOnce
             return $response;
         } catch (QueryException $e) {
             // Somebody else's write with this key has not ended in all the time that a lock is waited for.
-            throw self::isLock($e) ? new StillBeingAnswered() : $e;
+            throw self::isLock($e) ? RequestRefused::stillBeingAnswered() : $e;
         } finally {
             while (DB::transactionLevel() > $outside) {
                 DB::rollBack();
@@ -99,10 +97,10 @@ final class AnsweredOnce
     private function again(Request $request, object $before, string $fingerprint, Closure $next): Response
     {
         if (($before->request ?? null) !== $fingerprint) {
-            throw new IdempotencyKeyReused();
+            throw RequestRefused::idempotencyKeyReused();
         }
         if (($before->status ?? null) === null) {
-            throw new StillBeingAnswered();
+            throw RequestRefused::stillBeingAnswered();
         }
         if (ToldAgain::holdsASecret($request)) {
             return $this->told->answer($request, (string) ($before->body ?? ''), $next);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Exceptions\UnknownToken;
+use App\Exceptions\AccountRefused;
 use App\Models\AccessToken;
 use Closure;
 use Illuminate\Http\Request;
@@ -25,7 +25,7 @@ final class BearerToken
         }
         $token = AccessToken::findToken($secret);
         if (! ($token instanceof AccessToken) || ! $token->holds()) {
-            throw new UnknownToken();
+            throw AccountRefused::unknownToken();
         }
         $token->forceFill(['last_used_at' => now()])->save();
         $person = $token->tokenable->withAccessToken($token);

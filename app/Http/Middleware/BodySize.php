@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Exceptions\BodyTooLarge;
+use App\Exceptions\RequestRefused;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,11 +24,11 @@ final class BodySize
         if ($request->isJson() || str_starts_with((string) $request->header('Content-Type'), 'text/')) {
             $body = (string) $request->getContent();
             if (strlen($body) > self::BYTES) {
-                throw new BodyTooLarge('8 MB');
+                throw RequestRefused::bodyTooLarge('8 MB');
             }
             // Every value but the first follows one of these.
             if (substr_count($body, ',') + substr_count($body, '[') + substr_count($body, '{') > self::VALUES) {
-                throw new BodyTooLarge(number_format(self::VALUES, 0, '', ' ').' values');
+                throw RequestRefused::bodyTooLarge(number_format(self::VALUES, 0, '', ' ').' values');
             }
         }
 

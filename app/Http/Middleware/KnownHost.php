@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Exceptions\HostUnknown;
+use App\Exceptions\RequestRefused;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,7 +24,7 @@ final class KnownHost
             ...(is_array($named) ? $named : []),
         ];
         if (! in_array($request->getHost(), $known, true)) {
-            throw new HostUnknown();
+            throw RequestRefused::hostUnknown();
         }
 
         return $next($request);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Exceptions\NotAnObject;
+use App\Exceptions\RequestRefused;
 use App\Models\User;
 use Illuminate\Foundation\Http\FormRequest;
 use Ordotype\Core\Format\Json;
@@ -67,7 +67,7 @@ abstract class StudioRequest extends FormRequest
     /**
      * A part of the body with its objects kept as objects, as the open formats are read.
      *
-     * @throws NotAnObject
+     * @throws RequestRefused
      */
     protected function object(string $key): stdClass
     {
@@ -77,7 +77,7 @@ abstract class StudioRequest extends FormRequest
             $value instanceof stdClass => $value,
             // An object with nothing in it, as some clients write it.
             $value === [] => new stdClass(),
-            default => throw new NotAnObject($key),
+            default => throw RequestRefused::notAnObject($key),
         };
     }
 

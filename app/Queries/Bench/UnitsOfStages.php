@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Bench;
 
-use App\Exceptions\CursorForeign;
+use App\Exceptions\RequestRefused;
 use App\Models\StandardVersion;
 use App\Models\Unit;
 use App\Queries\Keyset;
@@ -32,7 +32,7 @@ final class UnitsOfStages
      * @param  (Closure(Builder<Unit>): mixed)|null  $only  what else a unit must be
      * @return array{list<Unit>, string|null} a page, and the cursor of the next
      *
-     * @throws CursorForeign
+     * @throws RequestRefused
      */
     public function page(
         string $list,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Certificate;
 
-use App\Exceptions\LinkShowsNothing;
+use App\Exceptions\RequestRefused;
 use App\Models\Photograph;
 use App\Models\SignOff;
 use App\Models\Studio;
@@ -70,13 +70,13 @@ final class CertificateForClient
             ->where('sha256', $sha256)
             ->whereIn('piece_id', $record->pieces()->pluck('pieces.id'))
             ->when(! $isIn, fn ($q) => $q->whereRaw('false'))
-            ->first() ?? throw new LinkShowsNothing();
+            ->first() ?? throw RequestRefused::linkShowsNothing();
     }
 
     private static function record(string $secret): SignOff
     {
         return SignOff::query()->where('secret', $secret)->where('kind', 'sign_off')->first() ??
-            throw new LinkShowsNothing();
+            throw RequestRefused::linkShowsNothing();
     }
 
     /** Whether the record is as it was signed, follows on the one before it, and the one after it rests on it. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Plan;
 
-use App\Exceptions\NoSuchStep;
+use App\Exceptions\PlanRefused;
 use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\UnitPlans;
@@ -28,7 +28,7 @@ final class MoveOfStep
      * @param  int  $to  its place from 0; beyond the last is the last
      * @return array<string, mixed>
      *
-     * @throws NoSuchStep
+     * @throws PlanRefused
      */
     public function of(Unit $unit, string $step, int $to): array
     {
@@ -36,7 +36,7 @@ final class MoveOfStep
         $steps = $plan->work->steps;
         $from = array_search($step, array_map(fn (Step $s) => $s->key()->id, $steps), true);
         if ($from === false) {
-            throw new NoSuchStep($step, '/step');
+            throw PlanRefused::noSuchStep($step, '/step');
         }
         $move = Move::of($steps, WorkOrder::of($plan->request)->rules($steps), $from, min($to, count($steps) - 1));
         $moved = $plan->request->arranged($plan->request->arrangement->rulesOnly()->inSequence($move->sequence));

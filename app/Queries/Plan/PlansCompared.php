@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries\Plan;
 
-use App\Exceptions\NotComparable;
-use App\Exceptions\OtherFigure;
+use App\Exceptions\FigureRefused;
+use App\Exceptions\PlanRefused;
 use App\Http\Resources\Plan\UsedTechnique;
 use App\Models\Unit;
 use App\Repositories\Units;
@@ -32,8 +32,8 @@ final class PlansCompared
      * @param  string  $with  planner, quickest, best, tier:KEY, unit:ID or piece:NUMBER
      * @return array<string, mixed>
      *
-     * @throws OtherFigure
-     * @throws NotComparable when there is no such tier or piece
+     * @throws FigureRefused
+     * @throws PlanRefused when there is no such tier or piece
      */
     public function of(Unit $unit, string $with): array
     {
@@ -75,7 +75,7 @@ final class PlansCompared
                 ],
             };
         } catch (OutOfBoundsException $e) {
-            throw new NotComparable($e->getMessage());
+            throw PlanRefused::notComparable($e->getMessage());
         }
     }
 
@@ -84,7 +84,7 @@ final class PlansCompared
     {
         $other = $this->units->find($id);
         if ($other->sculpt_id !== $unit->sculpt_id) {
-            throw new OtherFigure('/with');
+            throw FigureRefused::otherFigure('/with');
         }
         $plan = $this->plans->plan($other);
 

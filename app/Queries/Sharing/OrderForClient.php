@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Sharing;
 
-use App\Exceptions\LinkShowsNothing;
+use App\Exceptions\RequestRefused;
 use App\Models\Order;
 use App\Models\ShareLink;
 use App\Models\Studio;
@@ -33,7 +33,7 @@ final class OrderForClient
             ->with(['version', 'scheme', 'units.sculpt', 'units.pieces'])
             ->find((int) ($link->shows['order'] ?? 0));
         if ($order === null) {
-            throw new LinkShowsNothing();
+            throw RequestRefused::linkShowsNothing();
         }
 
         $kept = ExamplesShown::ofTiers($order->units->pluck('tier')->unique()->values()->all());

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Standard;
 
-use App\Exceptions\NoSuchTier;
+use App\Exceptions\TierRefused;
 use App\Repositories\Figures;
 use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Ladder\RequirementChange;
@@ -35,12 +35,12 @@ final class EditOnFigure
      * @param  list<DocumentEdit>  $edits
      * @return array<string, mixed>
      *
-     * @throws NoSuchTier
+     * @throws TierRefused
      */
     public function of(array $edits, string $tier, string $sculpt): array
     {
         [$before, $after] = $this->draft->with($edits);
-        $after->hasTier($tier) || throw new NoSuchTier($tier, '/tier');
+        $after->hasTier($tier) || throw TierRefused::noSuchTier($tier, '/tier');
         $to = $this->plan($after, $tier, $sculpt);
         $difference = new TierDifference(
             $before === $after || ! $before->hasTier($tier) ? $to : $this->plan($before, $tier, $sculpt),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Standard;
 
-use App\Exceptions\NoSuchTier;
+use App\Exceptions\TierRefused;
 use App\Repositories\Colours;
 use App\Repositories\Figures;
 use App\Repositories\Standards;
@@ -30,13 +30,13 @@ final class TiersCompared
      * @param  string  $sculpt  a slug
      * @return array<string, mixed>
      *
-     * @throws NoSuchTier
+     * @throws TierRefused
      */
     public function on(string $sculpt, string $from, string $to): array
     {
         $standard = $this->standards->core($this->standards->open());
         foreach (['from' => $from, 'to' => $to] as $end => $tier) {
-            $standard->hasTier($tier) || throw new NoSuchTier($tier, "/$end");
+            $standard->hasTier($tier) || throw TierRefused::noSuchTier($tier, "/$end");
         }
         $figure = $this->figures->named($sculpt);
         $scheme = $this->colours->usual();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Standard;
 
-use App\Exceptions\EditsClash;
+use App\Exceptions\Conflict;
 use App\Repositories\Standards;
 use Ordotype\Core\Format\DocumentEdit;
 use Ordotype\Core\Format\DocumentEdits;
@@ -24,7 +24,7 @@ final class TriedDraft
      * @param  list<DocumentEdit>  $edits
      * @return array{Standard, Standard} before and after; the same one where nothing is changed
      *
-     * @throws EditsClash when something is not as an edit says it was
+     * @throws Conflict when something is not as an edit says it was
      * @throws FormatException when the result is no standard
      */
     public function with(array $edits): array
@@ -37,7 +37,7 @@ final class TriedDraft
         try {
             $after = DocumentEdits::apply($this->standards->document($version), $edits);
         } catch (EditClash $e) {
-            throw new EditsClash($e);
+            throw Conflict::edits($e);
         }
 
         return [$before, StandardFormat::read($after)];

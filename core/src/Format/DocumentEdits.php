@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
+use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use stdClass;
 
@@ -125,7 +126,7 @@ final class DocumentEdits
             }
         }
         $current = $at === null ? null : $list[$at];
-        if (Json::canonical($current) !== Json::canonical($edit->before)) {
+        if (CanonicalJson::encode($current) !== CanonicalJson::encode($edit->before)) {
             throw new EditClash(
                 $current === null
                     ? 'Somebody else has taken this out in the meantime.'

@@ -51,34 +51,4 @@ final class Json
     {
         return json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
     }
-
-    /**
-     * Members sorted by key at every level, no white space: equal documents give equal bytes.
-     */
-    public static function canonical(mixed $document): string
-    {
-        return json_encode(
-            self::sorted($document),
-            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-        );
-    }
-
-    private static function sorted(mixed $value): mixed
-    {
-        if (is_object($value)) {
-            $members = get_object_vars($value);
-            ksort($members, SORT_STRING);
-
-            return (object) array_map(self::sorted(...), $members);
-        }
-        if (is_array($value)) {
-            if (! array_is_list($value)) {
-                return self::sorted((object) $value);
-            }
-
-            return array_map(self::sorted(...), $value);
-        }
-
-        return is_float($value) && $value === floor($value) && abs($value) < 1e15 ? (int) $value : $value;
-    }
 }

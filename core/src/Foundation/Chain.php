@@ -22,7 +22,7 @@ final class Chain
      */
     public static function link(int $number, string $previous, array $body): Link
     {
-        $record = CanonicalJson::encode(['previous' => $previous] + $body);
+        $record = CanonicalJson::record(['previous' => $previous] + $body);
 
         return new Link($number, $previous, hash('sha256', $record), $record);
     }

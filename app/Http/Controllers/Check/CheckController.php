@@ -7,7 +7,7 @@ namespace App\Http\Controllers\Check;
 use App\Actions\Check\AskTheClient;
 use App\Actions\Check\CheckPiece;
 use App\Actions\Check\JudgeFaults;
-use App\Exceptions\NotAsked;
+use App\Exceptions\CheckRefused;
 use App\Http\Requests\Check\AnswerGiven;
 use App\Http\Requests\Check\CheckClosing;
 use App\Http\Requests\Check\FaultOverruled;
@@ -92,7 +92,7 @@ final class CheckController
     /** What a fault would count and what would put it right; nothing is noted. */
     public function judge(FaultSent $given, Check $check, Checks $checks, JudgeFaults $faults): JsonResponse
     {
-        $asked = $checks->question($check, $given->question()) ?? throw new NotAsked($given->question());
+        $asked = $checks->question($check, $given->question()) ?? throw CheckRefused::notAsked($given->question());
 
         return new JsonResponse($this->shown->judged($check, $faults->judge($check, $asked, $given->found(), '')));
     }

@@ -6,8 +6,7 @@ namespace App\Http\Controllers\Settings;
 
 use App\Actions\Settings\ImportDocument;
 use App\Actions\Settings\LongImports;
-use App\Exceptions\EmptyFile;
-use App\Exceptions\FileTooLarge;
+use App\Exceptions\ImportRefused;
 use App\Http\Resources\Settings\ImportState;
 use App\Models\Import;
 use App\Models\User;
@@ -70,10 +69,10 @@ final class ImportController
     {
         $text = (string) $request->getContent();
         if (trim($text) === '' || trim($text) === '[]' || trim($text) === '{}') {
-            throw new EmptyFile();
+            throw ImportRefused::empty();
         }
         if (strlen($text) > 8_000_000) {
-            throw new FileTooLarge(8);
+            throw ImportRefused::tooLarge(8);
         }
 
         return $text;

@@ -6,7 +6,7 @@ namespace App\Http\Controllers\Sharing;
 
 use App\Actions\Check\AskTheClient;
 use App\Actions\Sharing\ShareSheet;
-use App\Exceptions\LinkShowsNothing;
+use App\Exceptions\RequestRefused;
 use App\Http\Requests\Check\ConcessionAnswered;
 use App\Http\Requests\Sharing\FigureOnSheet;
 use App\Http\Requests\Sharing\NewOrderLink;
@@ -126,7 +126,7 @@ final class ComparisonController
     {
         self::holding($secret, 'comparison', 'order');
         if (Example::query()->where('sha256', $sha)->doesntExist()) {
-            throw new LinkShowsNothing();
+            throw RequestRefused::linkShowsNothing();
         }
 
         return $pictures->answered(Picture::query()->findOrFail($sha));
@@ -140,7 +140,7 @@ final class ComparisonController
             ->whereIn('what', $what)
             ->first();
         if ($link === null || ! $link->holds()) {
-            throw new LinkShowsNothing();
+            throw RequestRefused::linkShowsNothing();
         }
 
         return $link;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Standard;
 
 use App\Actions\Standard\EditStandard;
-use App\Exceptions\NothingToChange;
+use App\Exceptions\StandardRefused;
 use App\Http\Requests\OldRevision;
 use App\Http\Requests\Standard\ClauseRemoved;
 use App\Http\Requests\Standard\ClauseWritten;
@@ -54,7 +54,10 @@ final class DraftController
     public function change(DraftEdits $given): JsonResponse
     {
         $edits = $given->edits();
-        [$draft, $made, $notOffered] = $this->edit->change($edits === [] ? throw new NothingToChange() : $edits);
+        if ($edits === []) {
+            throw StandardRefused::nothingToChange();
+        }
+        [$draft, $made, $notOffered] = $this->edit->change($edits);
 
         return new JsonResponse([
             'draft_revision' => $draft->revision,

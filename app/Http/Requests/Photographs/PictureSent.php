@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Photographs;
 
-use App\Exceptions\PictureTooLarge;
+use App\Exceptions\PictureRefused;
 use App\Http\Requests\StudioRequest;
 use App\Studio\Pictures;
 use Illuminate\Http\UploadedFile;
@@ -18,12 +18,12 @@ final class PictureSent extends StudioRequest
         return [];
     }
 
-    /** @throws PictureTooLarge when no file came through, which is what an oversized one looks like */
+    /** @throws PictureRefused when no file came through, which is what an oversized one looks like */
     public function bytes(): string
     {
         $file = $this->file('picture');
         if (! ($file instanceof UploadedFile) || ! $file->isValid()) {
-            throw new PictureTooLarge((int) (Pictures::MAX_BYTES / 1_000_000));
+            throw PictureRefused::tooLarge((int) (Pictures::MAX_BYTES / 1_000_000));
         }
 
         return (string) file_get_contents($file->getRealPath());
