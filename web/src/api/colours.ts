@@ -41,6 +41,9 @@ export const changeScheme = (slug: string, body: Bodies['ChangeSchemeBody']) =>
 export const judgeTestModel = (slug: string, body: Bodies['JudgeTestModelBody']) =>
     given(client.POST('/schemes/{slug}/outcome', { params: { path: { slug } }, body }));
 
+/** As it comes back: the pairs of a mix told as lists. */
+export type Scheme = Awaited<ReturnType<typeof judgeTestModel>>;
+
 export const SCULPTS = ['sculpts'] as const;
 
 export const sculptsQuery = (find: string) =>

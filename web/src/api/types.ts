@@ -58,7 +58,6 @@ export type Raised = Schemas['Raised'];
 export type Variant = Schemas['Variant'];
 export type PieceKind = Schemas['PieceKind'];
 export type PlannedPiece = Schemas['PlannedPiece'];
-export type Scheme = Schemas['Scheme'];
 export type SchemeTried = Schemas['SchemeTried'];
 export type SchemeFigure = Schemas['SchemeFigure'];
 export type Slot = Schemas['Slot'];

@@ -6,7 +6,7 @@ import { faultPicturesQuery, judgementQuery } from '../../api/work';
 import { Drawn } from '../../ui/Drawn';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
-import type { Pressed } from './Canvas';
+import type { Pressed } from './usePressing';
 import css from './Check.module.css';
 import { Counts } from './FaultNote';
 import type { Found } from './useCheck';

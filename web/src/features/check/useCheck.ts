@@ -14,7 +14,7 @@ import {
     takeFaultAway,
 } from '../../api/work';
 import { useNotices } from '../../app/notices';
-import type { Pressed } from './Canvas';
+import type { Pressed } from './usePressing';
 
 export type Found = NonNullable<components['schemas']['AnswerQuestionBody']['faults']>[number];
 type Asks = 'not_applicable' | 'accepted';

@@ -1,11 +1,11 @@
-import { Button, Checkbox, Flex, Input, InputNumber } from 'antd';
-import { useState } from 'react';
+import { Checkbox, Input, InputNumber } from 'antd';
 import { Chip } from '../../ui/Chip';
 import { Field } from '../../ui/Field';
-import { More } from '../../ui/More';
 import { Pick } from '../../ui/Pick';
 import { plain, valuesOf, word } from '../standard/words';
-import type { Area, Sculpt } from './map';
+import { AreaKey } from './AreaKey';
+import { type Area, flip, type Sculpt } from './map';
+import { Touches } from './Touches';
 
 /** The words of a map in a line each, where they are met. */
 const MEANS: Record<string, string> = {
@@ -37,12 +37,11 @@ export function AreaForm({
     remove: () => void;
 }) {
     const others = sculpt.areas.filter((a) => a.key !== area.key);
-    const [key, setKey] = useState(area.key);
-    const select = (
+    const select = <V extends string>(
         label: string,
-        value: string,
-        options: readonly string[],
-        pick: (v: string) => void,
+        value: V,
+        options: readonly V[],
+        pick: (v: V) => void,
         empty?: string,
     ) => (
         <Field label={label} help={MEANS[label]}>
@@ -51,7 +50,7 @@ export function AreaForm({
                 value={value}
                 onChange={(value) => pick(value)}
                 options={[
-                    ...(empty !== undefined ? [{ value: '', label: empty }] : []),
+                    ...(empty !== undefined ? [{ value: '' as V, label: empty }] : []),
                     ...options.map((o) => ({
                         value: o,
                         label: label === 'Material' ? word('material', o) : plain(o),
@@ -79,8 +78,6 @@ export function AreaForm({
             />
         </Field>
     );
-    const flip = (list: string[], one: string) =>
-        list.includes(one) ? list.filter((x) => x !== one) : [...list, one];
     const outlined = share !== undefined && Math.abs(share - area.share_pct) >= 0.1;
     return (
         <section className="card pad area-form" aria-label="The area">
@@ -117,7 +114,9 @@ export function AreaForm({
                 {number('Access', area.access, (v) => set({ access: v }), 0.1, 1, 2)}
             </div>
             <div className="two">
-                {select('Faces', area.facing, ['front', 'back', 'both', 'under'], (v) => set({ facing: v }))}
+                {select('Faces', area.facing, ['front', 'back', 'both', 'under'] as const, (v) =>
+                    set({ facing: v }),
+                )}
                 <Field
                     help="Of the surface of the whole figure."
                     label={outlined ? `Share, % (outlined ${share})` : 'Share, %'}
@@ -157,32 +156,7 @@ export function AreaForm({
                 (v) => set({ surround: v || null }),
                 'nothing',
             )}
-            <More
-                label={
-                    <>
-                        Touches{' '}
-                        {area.touches.length === 0
-                            ? 'nothing'
-                            : others
-                                  .filter((o) => area.touches.includes(o.key) || o.touches.includes(area.key))
-                                  .map((o) => o.name.toLowerCase())
-                                  .join(', ')}
-                    </>
-                }
-            >
-                <div className="chips mt-6">
-                    {others.map((o) => (
-                        <Chip
-                            on={area.touches.includes(o.key)}
-                            key={o.key}
-                            disabled={!editable}
-                            onClick={() => set({ touches: flip(area.touches, o.key) })}
-                        >
-                            {o.name}
-                        </Chip>
-                    ))}
-                </div>
-            </More>
+            <Touches area={area} others={others} editable={editable} set={set} />
             <Checkbox
                 className="small tick-line"
                 disabled={!editable}
@@ -191,28 +165,7 @@ export function AreaForm({
             >
                 some models lack it
             </Checkbox>
-            {editable && (
-                <Flex gap={8} align="end">
-                    <Field label="Key in files and clauses">
-                        <Input
-                            value={key}
-                            onChange={(e) => setKey(e.target.value)}
-                            onBlur={() => {
-                                if (
-                                    key !== area.key &&
-                                    /^[a-z][a-z0-9_]*$/.test(key) &&
-                                    !others.some((o) => o.key === key)
-                                )
-                                    rename(key);
-                                else setKey(area.key);
-                            }}
-                        />
-                    </Field>
-                    <Button danger disabled={sculpt.areas.length < 2} onClick={remove}>
-                        Remove area
-                    </Button>
-                </Flex>
-            )}
+            {editable && <AreaKey area={area} others={others} rename={rename} remove={remove} />}
         </section>
     );
 }

@@ -62,7 +62,7 @@ export function FigureForm({
                         disabled={!editable}
                         value={sculpt.definition ?? 'normal'}
                         onChange={(value) => set({ definition: value })}
-                        options={['soft', 'normal', 'crisp'].map((d) => ({ value: d, label: d }))}
+                        options={(['soft', 'normal', 'crisp'] as const).map((d) => ({ value: d, label: d }))}
                     />
                 </Field>
                 <Field label="Kept-apart parts">

@@ -16,8 +16,13 @@ export function NewFigure({ templates }: { templates: SculptTemplate[] }) {
     const queries = useQueryClient();
     const go = useNavigate();
     const [key, setKey] = useState(templates[0]?.key ?? '');
-    const from = templates.find((t) => t.key === key)?.document as unknown as Sculpt | undefined;
-    const [form, setForm] = useState({ name: '', role: 'regular', base: 32, lacks: [] as string[] });
+    const from = templates.find((t) => t.key === key)?.document as Sculpt | undefined;
+    const [form, setForm] = useState({
+        name: '',
+        role: 'regular' as Sculpt['role'],
+        base: 32,
+        lacks: [] as string[],
+    });
     const make = useMutation({
         mutationFn: () => {
             if (!from) throw new Error('There is no schematic to start from.');
@@ -71,7 +76,7 @@ export function NewFigure({ templates }: { templates: SculptTemplate[] }) {
                     <Pick
                         value={form.role}
                         onChange={(value) => setForm({ ...form, role: value })}
-                        options={['regular', 'hero', 'horde', 'centrepiece'].map((r) => ({
+                        options={(['regular', 'hero', 'horde', 'centrepiece'] as const).map((r) => ({
                             value: r,
                             label: r,
                         }))}

@@ -1,39 +1,14 @@
 import type { components } from '../../api/schema';
 import type { Ring, View } from './outline';
 
-/** A map as the editor holds it: `ordotype/sculpt@1`. */
 export type Tried = components['schemas']['TrySculptAnswer'];
 
-export interface Area {
-    key: string;
-    name: string;
-    material: string;
-    relief: string[];
-    rank: string;
-    focus: number;
-    facing: string;
-    layer: number;
-    share_pct: number;
-    count: number;
-    access: number;
-    part: string | null;
-    touches: string[];
-    surround: string | null;
-    slot?: string | undefined;
-    optional?: boolean;
-    outline: Partial<Record<View, Ring[]>>;
-}
-export interface Sculpt {
-    name: string;
-    role: string;
-    size: string;
-    base_mm: number | null;
-    surface_cm2: number;
-    definition?: string;
-    parts: string[];
-    frame_mm?: [number, number];
-    areas: Area[];
-}
+type Document = components['schemas']['SculptDocument'];
+
+/** As in the document, its points told as pairs. */
+export type Area = Omit<Document['areas'][number], 'outline'> & { outline: Partial<Record<View, Ring[]>> };
+export type Sculpt = Omit<Document, 'areas' | 'frame_mm'> & { areas: Area[]; frame_mm?: [number, number] };
+
 export type Pictures = Record<View, string | null>;
 
 /** Areas are told apart by these, in turn. */
@@ -85,3 +60,7 @@ export const withKey = (sculpt: Sculpt, was: string, key: string): Sculpt => ({
         surround: a.surround === was ? key : a.surround,
     })),
 });
+
+/** A list with one more, or without it where it was there. */
+export const flip = <V>(list: V[], one: V): V[] =>
+    list.includes(one) ? list.filter((x) => x !== one) : [...list, one];

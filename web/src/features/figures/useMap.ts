@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { changeSculpt, makeSculpt, sculptQuery, triedMapQuery } from '../../api/colours';
 import { takePicture } from '../../api/orders';
 import type { SculptMap } from '../../api/types';
+import { useKept } from '../../app/kept';
 import { useNotices } from '../../app/notices';
 import { type Area, type Pictures, type Sculpt, withoutArea } from './map';
 import { at, type Point, type Ring, split, type View } from './outline';
@@ -21,23 +22,15 @@ export function useMap(map: SculptMap, editable: boolean) {
     const queries = useQueryClient();
     const go = useNavigate();
     const notices = useNotices();
-    const was = map.document as unknown as Sculpt;
-    const place = `ordotype.map.${map.slug}.${map.revision}`;
-    const [sculpt, setNow] = useState<Sculpt>(() => {
-        const kept = localStorage.getItem(place);
-        return kept ? (JSON.parse(kept) as Sculpt) : was;
-    });
+    const was = map.document as Sculpt;
+    const kept = useKept<Sculpt>(`map.${map.slug}.${map.revision}`, was);
+    const { now: sculpt, setNow, changed } = kept;
     const [past, setPast] = useState<Sculpt[]>([]);
     const [pictures, setPictures] = useState<Pictures>(map.pictures);
     const [view, setView] = useState<View>('front');
     const [chosen, setChosen] = useState<string | null>(sculpt.areas[0]?.key ?? null);
     const [points, setPoints] = useState<[number, number][]>([]);
     const [drawing, setDrawing] = useState<Ring | null>(null);
-    const same = JSON.stringify(sculpt) === JSON.stringify(was);
-    useEffect(() => {
-        if (same) localStorage.removeItem(place);
-        else localStorage.setItem(place, JSON.stringify(sculpt));
-    }, [sculpt, same, place]);
     const [asked, setAsked] = useState(sculpt);
     useEffect(() => {
         const wait = setTimeout(() => setAsked(sculpt), SETTLES_MS);
@@ -52,7 +45,7 @@ export function useMap(map: SculptMap, editable: boolean) {
         mutationFn: () =>
             changeSculpt(map.slug, { revision: map.revision, document: { ...sculpt }, pictures }),
         onSuccess: (next) => {
-            localStorage.removeItem(place);
+            kept.forget();
             queries.setQueryData(sculptQuery(map.slug).queryKey, next);
             void queries.invalidateQueries({ queryKey: ['sculpts'] });
             void queries.invalidateQueries({ queryKey: ['plan'] });
@@ -63,7 +56,7 @@ export function useMap(map: SculptMap, editable: boolean) {
     const copy = useMutation({
         mutationFn: (name: string) => makeSculpt({ ...sculpt, name }),
         onSuccess: async (next) => {
-            localStorage.removeItem(place);
+            kept.forget();
             await queries.invalidateQueries({ queryKey: ['sculpts'] });
             await go(`/figures/${next.slug}`);
         },
@@ -139,7 +132,7 @@ export function useMap(map: SculptMap, editable: boolean) {
         takeShares: () => takeShares.mutate(),
         save,
         copy,
-        changed: !same || JSON.stringify(pictures) !== JSON.stringify(map.pictures),
+        changed: changed || JSON.stringify(pictures) !== JSON.stringify(map.pictures),
         canUndo: past.length > 0,
         undo: () => {
             const last = past[past.length - 1];

@@ -5,16 +5,16 @@ import { Link } from 'react-router';
 import { type OrdersAsked, ordersQuery } from '../../api/orders';
 import type { OrderBrief } from '../../api/types';
 import { Top } from '../../app/Top';
-import { Find, Listed } from '../../ui/Listed';
+import { Listed } from '../../ui/Listed';
 import { StageStrip } from '../../ui/marks';
-import { Pick } from '../../ui/Pick';
 import { Empty } from '../../ui/states';
 import { useSettled } from '../../ui/useSettled';
-import { valuesOf, word } from '../standard/words';
+import { word } from '../standard/words';
 import { Due } from './Due';
 import { NewOrder } from './NewOrder';
 import css from './Orders.module.css';
 import { OrdersTabs } from './OrdersTabs';
+import { OrdersTools } from './OrdersTools';
 
 /** Typing rests so long, in ms, before the server is asked. */
 const TYPED_MS = 200;
@@ -40,7 +40,9 @@ export default function OrdersPage() {
                     what="the orders"
                     query={query}
                     narrowed={Object.values(narrowing).some((v) => v !== '')}
-                    tools={<Tools asked={asked} ask={setAsked} tiers={query.data?.pages[0]?.tiers ?? []} />}
+                    tools={
+                        <OrdersTools asked={asked} ask={setAsked} tiers={query.data?.pages[0]?.tiers ?? []} />
+                    }
                     empty={
                         <Empty title="No orders yet">
                             <p>An order says what a client wants: figures, how many, at which tier.</p>
@@ -54,73 +56,6 @@ export default function OrdersPage() {
                 </Listed>
             </div>
             <NewOrder open={making} close={() => setMaking(false)} />
-        </>
-    );
-}
-
-const DUE = { late: 'late', week: 'within a week', month: 'within a month', none: 'without a day' } as const;
-const SORTS = {
-    due: 'the most urgent first',
-    latest: 'the newest first',
-    client: 'by client',
-    title: 'by name',
-} as const;
-
-/** What is looked for, and in which order. */
-function Tools({
-    asked,
-    ask,
-    tiers,
-}: {
-    asked: OrdersAsked;
-    ask: (asked: OrdersAsked) => void;
-    tiers: { key: string; name: string }[];
-}) {
-    const pick = (
-        fact: 'status' | 'tier' | 'due' | 'sort',
-        label: string,
-        options: { value: string; label: string }[],
-    ) => (
-        <Pick
-            aria-label={label}
-            value={asked[fact] ?? ''}
-            onChange={(value) => {
-                const { [fact]: __, ...rest } = asked;
-                ask(value === '' ? rest : { ...rest, [fact]: value });
-            }}
-            options={options}
-        />
-    );
-    const any = (label: string) => ({ value: '', label });
-    return (
-        <>
-            <Find
-                label="Order, client or figure"
-                value={asked.find ?? ''}
-                onChange={(find) => ask({ ...asked, find })}
-            />
-            {pick('status', 'How they stand', [
-                any('however they stand'),
-                ...valuesOf('order_status').map((s) => ({ value: s, label: word('order_status', s) })),
-            ])}
-            {pick('due', 'When they are due', [
-                any('whenever due'),
-                ...Object.entries(DUE).map(([value, label]) => ({ value, label })),
-            ])}
-            {tiers.length > 0 &&
-                pick('tier', 'Tier', [
-                    any('at any tier'),
-                    ...tiers.map((t) => ({ value: t.key, label: t.name })),
-                ])}
-            <span className="grow" />
-            {pick(
-                'sort',
-                'In which order',
-                Object.entries(SORTS).map(([value, label]) => ({
-                    value: value === 'due' ? '' : value,
-                    label,
-                })),
-            )}
         </>
     );
 }

@@ -5,11 +5,13 @@ import { takeAmendmentBack } from '../../api/units';
 import { useNotices } from '../../app/notices';
 import { Says } from '../../ui/Says';
 import { longName } from './names';
+import { changesOf } from './bend';
 
 /** The amendments that hold for the plan, each with the way back. */
 export function Made({ data, put }: { data: UnitPlan; put?: (next: UnitPlan) => void }) {
     const notices = useNotices();
     const back = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: (id: number) => takeAmendmentBack(data.unit.id, id, data.unit.revision),
         onSuccess: (next) => put?.(next),
         onError: notices.failed,

@@ -9,7 +9,7 @@ import { Field } from '../../ui/Field';
 import { minutes, stageWords } from '../../ui/marks';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
-import type { Bend } from './bend';
+import { type Bend, changesOf } from './bend';
 import { areaName, longName } from './names';
 
 /** What one model lacks, and what it gets of its own. */
@@ -28,11 +28,13 @@ export function OneModel({
     const [lacks, setLacks] = useState(piece.lacks);
     const [own, setOwn] = useState({ technique: '', area: data.areas[0]?.key ?? '', reason: '' });
     const keep = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: (next: string[]) => changeLacks(piece.id, next, data.unit.revision),
         onSuccess: bend.put,
         onError: notices.failed,
     });
     const add = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: () =>
             amend(data.unit.id, {
                 revision: data.unit.revision,

@@ -9,7 +9,7 @@ import { useNotices } from '../../app/notices';
 import { Top } from '../../app/Top';
 import { LinkButton } from '../../ui/LinkButton';
 import { TierMark } from '../../ui/marks';
-import type { Bend } from './bend';
+import { type Bend, changesOf } from './bend';
 import { Missing } from './Missing';
 
 /** What is planned, at which tier and in which colours; and the way to the bench. */
@@ -74,6 +74,7 @@ function Release({ data, bend }: { data: UnitPlan; bend: Bend }) {
     const [missing, setMissing] = useState<string[] | null>(null);
     const conflicts = data.kinds.reduce((n, k) => n + k.conflicts, 0);
     const release = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: (despite?: string) => releaseUnit(data.unit.id, data.unit.revision, despite),
         onSuccess: (next) => {
             setMissing(null);

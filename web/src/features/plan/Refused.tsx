@@ -7,6 +7,7 @@ import { setAside, setSequence } from '../../api/units';
 import { Field } from '../../ui/Field';
 import { Says } from '../../ui/Says';
 import { areaName, longName } from './names';
+import { changesOf } from './bend';
 
 /** A place that breaks rules is possible only when each of them is set aside, for this order and with a reason. */
 export function Refused({
@@ -23,6 +24,7 @@ export function Refused({
     const [reason, setReason] = useState('');
     const it = data.plan.steps.find((s) => s.key === step);
     const set = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: async () => {
             const { unit } = await setAside(data.unit.id, {
                 revision: data.unit.revision,

@@ -5,7 +5,7 @@ import { amend } from '../../api/units';
 import { useNotices } from '../../app/notices';
 import { minutes } from '../../ui/marks';
 import { effectWords } from '../standard/words';
-import { type Bend } from './bend';
+import { type Bend, changesOf } from './bend';
 import { areaName, longName, usesOn } from './names';
 import { Says } from '../../ui/Says';
 import { More } from '../../ui/More';
@@ -18,6 +18,7 @@ export function Report({ data, bend, pick }: { data: UnitPlan; bend: Bend; pick:
     const count = (s: string) => states.filter((r) => r.state === s).length;
     const [bad, over] = [count('short') + count('conflict'), count('over')];
     const leave = useMutation({
+        mutationKey: changesOf(unit.id),
         mutationFn: ({ area, technique }: { area: string; technique: string }) =>
             amend(unit.id, {
                 revision: unit.revision,

@@ -12,6 +12,7 @@ import { Says } from '../../ui/Says';
 import { Loading } from '../../ui/states';
 import { word } from '../standard/words';
 import { SchoolAnswers, type Scoped } from './SchoolAnswers';
+import { changesOf } from './bend';
 
 /** The schools that may be answered for one area only. */
 const BY_AREA = [
@@ -31,6 +32,7 @@ export function Schools({ data, put }: { data: UnitPlan; put: (next: UnitPlan) =
     const query = useQuery(schoolsQuery(data.unit.id, data.unit.revision));
     const [area, setArea] = useState('');
     const set = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: (method: Record<string, unknown>) =>
             setMethod(data.unit.id, {
                 revision: data.unit.revision,

@@ -4,13 +4,14 @@ import type { UnitPlan } from '../../api/types';
 import { uphold } from '../../api/units';
 import { useNotices } from '../../app/notices';
 import { Says } from '../../ui/Says';
-import type { Bend } from './bend';
+import { type Bend, changesOf } from './bend';
 import { placeName } from './names';
 
 /** The rules that do not hold for this order, with who said so and why. */
 export function SetAside({ data, bend }: { data: UnitPlan; bend: Bend }) {
     const notices = useNotices();
     const back = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: (overrule: number) => uphold(data.unit.id, overrule, data.unit.revision),
         onSuccess: bend.put,
         onError: notices.failed,

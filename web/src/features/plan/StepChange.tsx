@@ -8,7 +8,7 @@ import { Chip } from '../../ui/Chip';
 import { Field } from '../../ui/Field';
 import { extentWords } from '../../ui/marks';
 import { Pick } from '../../ui/Pick';
-import type { Bend } from './bend';
+import { type Bend, changesOf } from './bend';
 import { fewMinutes, usesOn } from './names';
 
 /** What could be done instead of a step, or beside it, or without it. */
@@ -29,6 +29,7 @@ export function StepChange({
     const used = usesOn(data, area);
     const mine = used.find((u) => u.technique === step.technique);
     const leave = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: (reason: string) =>
             amend(data.unit.id, {
                 revision: data.unit.revision,

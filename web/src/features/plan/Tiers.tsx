@@ -9,6 +9,7 @@ import { Says } from '../../ui/Says';
 import { Loading } from '../../ui/states';
 import { change } from './names';
 import { moneyRange } from '../../ui/money';
+import { changesOf } from './bend';
 
 /** Every tier the unit could be moved to, with what that would make of it. */
 export function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
@@ -16,6 +17,7 @@ export function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
     const notices = useNotices();
     const query = useQuery(tiersQuery(data.unit.id, data.unit.revision));
     const move = useMutation({
+        mutationKey: changesOf(data.unit.id),
         mutationFn: (tier: string) => moveToTier(data.unit.id, tier, data.unit.revision),
         onSuccess: async (moved) => {
             await queries.invalidateQueries();

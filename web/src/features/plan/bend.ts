@@ -18,12 +18,15 @@ export interface Bend {
     busy: boolean;
 }
 
+/** Under what every change of a unit's plan goes, so that one waits for another. */
+export const changesOf = (unit: number) => ['plan', unit, 'change'] as const;
+
 export function useBend(data: UnitPlan): Bend {
     const queries = useQueryClient();
     const notices = useNotices();
     const unit = data.unit.id;
     // Whatever part of the page asks for a change: the next one needs the revision that comes back.
-    const busy = useIsMutating() > 0;
+    const busy = useIsMutating({ mutationKey: changesOf(unit) }) > 0;
     const [backs, setBacks] = useState<Call[]>([]);
     // An answer about one model is not shown in place of the unit's plan.
     const put = (next: UnitPlan) => {
@@ -36,6 +39,7 @@ export function useBend(data: UnitPlan): Bend {
         void queries.invalidateQueries({ queryKey: ['order'] });
     };
     const change = useMutation({
+        mutationKey: changesOf(unit),
         mutationFn: ({ call }: { call: Call; back: Call | undefined }) => call(data.unit.revision),
         onSuccess: (next, { back }) => {
             if (back) setBacks((b) => [...b, back]);

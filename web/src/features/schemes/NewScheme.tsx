@@ -7,8 +7,9 @@ import { makeScheme, schemeQuery, SCHEMES } from '../../api/colours';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
+import type { SchemeDocument } from './scheme';
 
-const NOTHING = { slots: {}, areas: {} };
+const NOTHING = { format: 'ordotype/scheme@1' as const, slots: {}, areas: {} };
 
 /** A scheme of its own name, empty or with all the colours of another one. */
 export function NewScheme({ others }: { others: { slug: string; name: string }[] }) {
@@ -19,7 +20,9 @@ export function NewScheme({ others }: { others: { slug: string; name: string }[]
     const make = useMutation({
         mutationFn: async () => {
             const like = from === '' ? null : await queries.query(schemeQuery(from, null));
-            return makeScheme({ document: { ...(like?.document ?? NOTHING), name } });
+            return makeScheme({
+                document: { ...((like?.document as SchemeDocument | undefined) ?? NOTHING), name },
+            });
         },
         onSuccess: async (s) => {
             await queries.invalidateQueries({ queryKey: SCHEMES });

@@ -1,9 +1,10 @@
-import { Button, Flex, Input, Table } from 'antd';
-import { useState } from 'react';
+import { Table } from 'antd';
 import type { PaintName, Slot } from '../../api/types';
-import { Says } from '../../ui/Says';
+import { Extras } from './Extras';
+import { NewSlot } from './NewSlot';
 import { PaintPick } from './PaintPick';
 import { type Colours, plainly, type SchemeDocument } from './scheme';
+import { NoColours, SlotName } from './SlotName';
 import { Tones } from './Tones';
 
 const FALLBACK = '#808080';
@@ -51,7 +52,7 @@ export function Slots({
                     {
                         title: 'Slot',
                         width: 170,
-                        render: (_, s) => <Name slot={s} coloured={of(s) !== null} />,
+                        render: (_, s) => <SlotName slot={s} coloured={of(s) !== null} />,
                     },
                     {
                         title: 'Shades',
@@ -138,98 +139,5 @@ export function Slots({
             />
             {editable && <NewSlot add={(slot) => set(slot, plainly(first))} />}
         </section>
-    );
-}
-
-/** The areas of a slot, without the figures they are on. */
-function where(slot: Slot): string {
-    const areas = [...new Set(slot.places.map((p) => p.slice(p.indexOf(': ') + 2).toLowerCase()))];
-    return areas.length === 0
-        ? 'on none of these figures'
-        : `${areas.slice(0, 4).join(', ')}${areas.length > 4 ? ` and ${areas.length - 4} more` : ''}`;
-}
-
-function Name({ slot, coloured }: { slot: Slot; coloured: boolean }) {
-    return (
-        <>
-            <b>{slot.slot}</b>
-            <div className="small soft">{where(slot)}</div>
-            {coloured &&
-                slot.problems.map((p) => (
-                    <Says kind="warn" key={p}>
-                        {p}
-                    </Says>
-                ))}
-        </>
-    );
-}
-
-function NoColours({ why, give }: { why: string; give: (() => void) | null }) {
-    return (
-        <Flex gap={8} align="center" wrap>
-            <Says kind="warn">{why}</Says>
-            {give && (
-                <Button type="link" onClick={give}>
-                    Give it colours
-                </Button>
-            )}
-        </Flex>
-    );
-}
-
-function Extras({
-    colours,
-    said,
-    paints,
-    editable,
-    set,
-}: {
-    colours: Colours;
-    said: Slot['colours'];
-    paints: PaintName[];
-    editable: boolean;
-    set: (next: Colours) => void;
-}) {
-    return (
-        <Flex vertical gap={2}>
-            {(['tint', 'line'] as const).map((k) => (
-                <PaintPick
-                    key={k}
-                    value={colours[k] ?? ''}
-                    said={said?.[k]}
-                    paints={paints}
-                    editable={editable}
-                    empty={`no ${k}`}
-                    change={(v) => {
-                        const { [k]: _, ...rest } = colours;
-                        set(v === '' ? rest : { ...rest, [k]: v });
-                    }}
-                />
-            ))}
-        </Flex>
-    );
-}
-
-function NewSlot({ add }: { add: (slot: string) => void }) {
-    const [name, setName] = useState('');
-    return (
-        <Flex gap={8} className="p-12">
-            <Input
-                className="search"
-                placeholder="another slot"
-                aria-label="Name of another slot"
-                value={name}
-                onChange={(e) => setName(e.target.value)}
-            />
-            <Button
-                disabled={name.trim() === ''}
-                onClick={() => {
-                    add(name.trim());
-                    setName('');
-                }}
-            >
-                Add the slot
-            </Button>
-        </Flex>
     );
 }

@@ -1,4 +1,4 @@
-import type { Scheme } from '../../api/types';
+import type { Scheme } from '../../api/colours';
 import { minutes } from '../../ui/marks';
 import { Says } from '../../ui/Says';
 import { OUTCOME } from './scheme';

@@ -1,3 +1,5 @@
+import type { components } from '../../api/schema';
+
 /** Parts of paints, and parts of medium to the whole. */
 export interface Mix {
     parts: [string, number][];
@@ -17,12 +19,11 @@ export interface Colours {
     patch?: Paint;
 }
 
-/** A scheme as the editor holds it: `ordotype/scheme@1`. */
-export interface SchemeDocument {
-    name: string;
+/** A scheme as the editor holds it, its parts told as pairs. */
+export type SchemeDocument = Omit<components['schemas']['SchemeDocument'], 'slots' | 'areas'> & {
     slots: Record<string, Colours>;
     areas: Record<string, Colours>;
-}
+};
 
 export const OUTCOME: Record<string, string> = {
     untried: 'no test model yet',

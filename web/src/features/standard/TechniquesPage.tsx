@@ -12,7 +12,8 @@ import { useDraft } from './draft';
 import { NoLadder } from './NoLadder';
 import { StandardTabs } from './StandardTabs';
 import { TechniqueCard } from './TechniqueCard';
-import { NEW, TechniqueForm } from './TechniqueForm';
+import { NEW } from './newTechnique';
+import { TechniqueForm } from './TechniqueForm';
 import { effectWords, valuesOf, word } from './words';
 
 export default function TechniquesPage() {

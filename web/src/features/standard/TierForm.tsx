@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import { Button, Drawer, Flex, Form, Input, InputNumber } from 'antd';
 import type { Change, Ladder, TierFrame } from '../../api/types';
 import { Pick } from '../../ui/Pick';
 import { Field } from '../../ui/Field';
 import { Says } from '../../ui/Says';
+import { useTierEdit } from './useTierEdit';
 
 interface TierEdit {
     frame: TierFrame | null;
@@ -30,53 +30,7 @@ export function TierDrawer(edit: TierEdit) {
 
 /** What a rung is for, how it is looked at, whose clauses it takes. */
 function TierForm({ frame, ladder, readOnly, busy, make, close }: TierEdit) {
-    const others = ladder.tiers.filter((t) => t.key !== frame?.key).sort((a, b) => a.order - b.order);
-    const above = Math.max(0, ...ladder.tiers.map((t) => t.order)) + 1;
-    const [under, setUnder] = useState(() =>
-        frame ? others.filter((t) => t.order < frame.order).length : others.length,
-    );
-    const [form, setForm] = useState<TierFrame>(
-        frame ?? {
-            key: '',
-            name: '',
-            order: above,
-            status: 'offered',
-            intent: '',
-            pace: 'even',
-            aim: 'quickest',
-            viewing: { distance_cm: 45, angle_arcmin: 2 },
-        },
-    );
-    const set = (patch: { [K in keyof TierFrame]?: TierFrame[K] | undefined }) =>
-        setForm(
-            Object.fromEntries(
-                Object.entries<unknown>({ ...form, ...patch }).filter(([, v]) => v !== undefined),
-            ) as TierFrame,
-        );
-    const key = form.name
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '_')
-        .replace(/^_+|_+$/g, '');
-    // The rung stands where it was put: those above it make room.
-    const was = frame ? others.filter((t) => t.order < frame.order).length : null;
-    const place =
-        under === was && frame ? frame.order : under === 0 ? 1 : (others[under - 1]?.order ?? 0) + 1;
-    const room = (): Change[] => {
-        const moved: Change[] = [];
-        let next = place;
-        for (const t of under === was ? [] : others.slice(under)) {
-            if (t.order > next) break;
-            next++;
-            moved.push({
-                what: 'tier',
-                tier: null,
-                before: { ...t.head },
-                after: { ...t.head, order: next },
-            });
-        }
-        return moved;
-    };
-    const after = { ...form, order: place, ...(frame ? {} : { key }) };
+    const { others, under, setUnder, form, set, after, changes } = useTierEdit(frame, ladder);
     const open =
         frame && frame.status !== 'retired' && form.status === 'retired'
             ? ladder.open_units.find((u) => u.tier === frame.key)
@@ -101,10 +55,7 @@ function TierForm({ frame, ladder, readOnly, busy, make, close }: TierEdit) {
             layout="vertical"
             className="stack"
             onFinish={() => {
-                void make([
-                    ...room(),
-                    { what: 'tier', tier: null, before: frame && { ...frame }, after: { ...after } },
-                ]);
+                void make(changes());
             }}
         >
             <Field label="Name">

@@ -5,7 +5,7 @@ import type { Cell, Change, Clause, Ladder, Row, TierHead } from '../../api/type
 import { useNotices } from '../../app/notices';
 import { type At, cellId } from '../../ui/LadderGrid';
 import { type Clash, type Draft, useDraft } from './draft';
-import { useKept } from './kept';
+import { useKeptEdit } from './kept';
 
 /** The row that is being written and is not on the ladder yet. */
 interface NewRow {
@@ -63,7 +63,7 @@ export function useLadder(ladder: Ladder, folded: (tier: TierHead) => boolean): 
     const queries = useQueryClient();
     const notices = useNotices();
     const draft = useDraft(notices);
-    const kept = useKept();
+    const kept = useKeptEdit();
     const [at, setAt] = useState<At>(kept.found?.at ?? { row: 0, col: 1 });
     const [edited, setEdited] = useState<Clause | null>(kept.found?.clause ?? null);
     // What the cell said when the change of it began.

@@ -1,0 +1,30 @@
+import type { Technique } from '../../api/types';
+
+/** A technique that is on no tier yet. */
+export const NEW: Technique = {
+    key: '',
+    name: '',
+    family: 'highlight',
+    effects: { highlight_raised: 'full' },
+    credit: 1,
+    whole: false,
+    suits: { hard_edges: 2, soft_folds: 2 },
+    grade: 3,
+    coats: 1,
+    max_passes: 1,
+    handling: 0.2,
+    hand: 1,
+    per_piece: 0,
+    setup: 1,
+    dry: 5,
+    coat_dry: 0,
+    skill: 2,
+    mess: 0,
+    big: false,
+    tidied: false,
+    only_on: [],
+    never_on: [],
+    excludes: [],
+    needs: [],
+    notes: { purpose: '', how: '', consistency: '', tools: '', good: '', faults: [], caution: null },
+};
