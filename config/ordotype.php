@@ -10,6 +10,16 @@ return [
     // A sum of the code that runs: what was read by other code is read again. Empty: nothing is remembered.
     'build' => (string) env('ORDOTYPE_BUILD', ''),
 
-    // Where the studio is kept before its tables change.
+    // Which database and key are the studio's, where a restored one took the place of the first.
+    'studio' => (string) env('ORDOTYPE_STUDIO', ''),
+
+    // What backups are sealed with: a file that whoever serves the application cannot read.
+    'backup_key' => env('ORDOTYPE_BACKUP_KEY', base_path('var/backup.key')),
+
+    // Hours between backups that are made by themselves, and how many of them stay. 0 hours: none are made.
+    'backup_hours' => (int) env('ORDOTYPE_BACKUP_HOURS', 24),
+    'backups_kept' => (int) env('ORDOTYPE_BACKUPS_KEPT', 14),
+
+    // Where backups are that are made by themselves: each day, and before tables change.
     'backups' => env('ORDOTYPE_BACKUPS', base_path('var/backups')),
 ];

@@ -17,15 +17,17 @@ use Throwable;
 /**
  * Brings the tables up to date, or leaves them as they were. MariaDB cannot take back half a migration, so the studio
  * is kept in a file first; a note beside it says that the change is under way, until it is done. What failed is put
- * back
- * at once, what was cut off at the next start.
+ * back at once, what was cut off at the next start.
  */
 final class Upgrade
 {
     private const KEPT = 5;
 
-    public function __construct(private readonly Backup $backup, private readonly Migrator $migrator)
-    {
+    public function __construct(
+        private readonly Backup $backup,
+        private readonly Restore $restore,
+        private readonly Migrator $migrator,
+    ) {
     }
 
     /**
@@ -65,8 +67,10 @@ final class Upgrade
             $this->migrator->run($paths);
         } catch (Throwable $e) {
             report($e);
+            // Putting it back runs migrations too.
+            $refusal = InstallationRefused::tablesNotChanged($at, $e);
             $this->putBack();
-            throw InstallationRefused::tablesNotChanged($at, $e);
+            throw $refusal;
         }
         unlink($this->note());
     }
@@ -87,10 +91,10 @@ final class Upgrade
     {
         $file = null;
         if (Schema::hasTable('users') && DB::table('users')->exists()) {
-            $file = $this->folder().'/before-migration-'.now()->format('Ymd-His-v').'.tar.gz';
+            $file = $this->folder().'/before-migration-'.now()->format('Ymd-His-v').'.ordotype';
             $tell("Keeping the studio as it is before its tables change: $file");
             $this->backup->write($file);
-            $old = array_slice(array_reverse(glob($this->folder().'/before-migration-*.tar.gz') ?: []), self::KEPT);
+            $old = array_slice(array_reverse(glob($this->folder().'/before-migration-*') ?: []), self::KEPT);
             array_map(unlink(...), $old);
         }
         file_put_contents($this->note(), Json::encode((object) ['kept' => $file]));
@@ -100,7 +104,12 @@ final class Upgrade
     {
         $note = Json::decode((string) file_get_contents($this->note()));
         if ($note instanceof stdClass && is_string($note->kept)) {
-            $this->backup->restore($note->kept);
+            // What was kept by a version that did not seal yet never left this folder of root's.
+            $this->restore->over(
+                SealedReader::isSealed($note->kept)
+                    ? SealedReader::open($note->kept, BackupKey::here())
+                    : UnsealedBackup::open($note->kept),
+            );
         } else {
             DB::connection('migrate')->getSchemaBuilder()->dropAllTables();
         }

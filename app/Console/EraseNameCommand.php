@@ -11,7 +11,7 @@ final class EraseNameCommand extends Command
 {
     protected $signature = 'ordotype:erase-name {name : as it stands in the records, of a person or a client}';
 
-    protected $description = 'Erase a name from all signed records; the chain stays whole';
+    protected $description = 'Erase a name from all signed records and from what was said behind links';
 
     public function handle(): int
     {
@@ -22,7 +22,7 @@ final class EraseNameCommand extends Command
 
             return self::FAILURE;
         }
-        $this->line("“{$name}” is erased from $records ".($records === 1 ? 'record' : 'records').'.');
+        $this->line("“{$name}” is erased from $records ".($records === 1 ? 'place' : 'places').'.');
 
         return self::SUCCESS;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Models\SignOff;
+use App\Studio\NamesApart;
 use InvalidArgumentException;
 use Ordotype\Core\Foundation\Chain;
 use Ordotype\Core\Foundation\Link;
@@ -14,7 +15,7 @@ final class VerifyCommand extends CoreCommand
 {
     protected $signature = 'ordotype:verify {--head= : hash the last record must have, as on a certificate}';
 
-    protected $description = 'Go through the chain of sign-offs and name the first broken link';
+    protected $description = 'Go through the chain of sign-offs and the names beside it, and say what is broken';
 
     protected function work(): int
     {
@@ -31,6 +32,14 @@ final class VerifyCommand extends CoreCommand
         if ($broken !== null) {
             $where = $broken->number === null ? '' : " at record $broken->number";
             $this->error("Broken$where: ".RecordWords::broken($broken).'.');
+
+            return self::FAILURE;
+        }
+        $exchanged = NamesApart::exchanged();
+        if ($exchanged !== []) {
+            $this->error(
+                'Broken: the names beside record '.implode(', ', $exchanged).' are not those that were signed.',
+            );
 
             return self::FAILURE;
         }

@@ -31,6 +31,16 @@ final class GateRefused extends Refusal
         return new self("Model $piece->number does not stand at the gate “{$gate}” now.", '/pieces', 409);
     }
 
+    /** A test model does not settle colours that were rejected on it and changed since. */
+    public static function coloursWereRejected(): self
+    {
+        return new self(
+            'The colours that it was painted in were rejected and changed since: take the new ones over first.',
+            '/passed',
+            409,
+        );
+    }
+
     /** Nothing is painted in colours that the unit's test model was rejected in. */
     public static function waitsForTestModel(Piece $piece, string $note): self
     {

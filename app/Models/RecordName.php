@@ -20,4 +20,10 @@ final class RecordName extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** Whether the name gives the salted hash that the record holds; one that was erased gives none. */
+    public function isTheOneSigned(): bool
+    {
+        return $this->name === null || hash_equals($this->token, hash('sha256', $this->salt.$this->name));
+    }
 }

@@ -31,8 +31,20 @@ final class Concession
         $link = self::link($check);
 
         return $link !== null && ($link->shows['faults'] ?? []) === self::counting($check)
-            ? $link->shows['answer'] ?? null
+            ? self::answer($link)
             : null;
+    }
+
+    /**
+     * What was said first behind a link; a name that was erased is told as one.
+     *
+     * @return array{agrees: bool, name: string, at: string}|null
+     */
+    public static function answer(ShareLink $link): ?array
+    {
+        $answer = $link->shows['answer'] ?? null;
+
+        return $answer === null ? null : ['name' => $answer['name'] ?? NamesApart::ERASED] + $answer;
     }
 
     /** @return list<int> ids of the faults that count */

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Studio;
 
 use App\Models\RecordName;
+use App\Models\ShareLink;
 use App\Models\SignOff;
 
 /** Names of people on their way into a record: there they stand as salted hashes, the names themselves beside it. */
 final class NamesApart
 {
-    private const ERASED = 'a name that was erased';
+    public const ERASED = 'a name that was erased';
+
+    /** For one that somebody put in the place of the one that was signed. */
+    private const OTHER = 'a name that is not the one that was signed';
 
     /** Bytes of a salt. */
     private const SALT = 16;
@@ -75,12 +79,40 @@ final class NamesApart
     /** @return array<string, string|null> names of a record by token; null where one was erased */
     public static function of(SignOff $record): array
     {
-        return RecordName::query()->where('sign_off_id', $record->id)->pluck('name', 'token')->all();
+        $names = [];
+        foreach (RecordName::query()->where('sign_off_id', $record->id)->get() as $one) {
+            $names[$one->token] = $one->isTheOneSigned() ? $one->name : self::OTHER;
+        }
+
+        return $names;
     }
 
-    /** @return int in how many records it stood */
+    /** @return list<int> numbers of the records beside which a name stands that was not signed */
+    public static function exchanged(): array
+    {
+        $numbers = [];
+        foreach (RecordName::query()->whereNotNull('name')->lazyById() as $one) {
+            $record = SignOff::query()->findOrFail($one->sign_off_id);
+            if (! $one->isTheOneSigned() || ! str_contains($record->record, "\"$one->token\"")) {
+                $numbers[] = $record->number;
+            }
+        }
+
+        return array_values(array_unique($numbers));
+    }
+
+    /** @return int in how many records and answers behind links it stood */
     public static function erase(string $name): int
     {
-        return RecordName::query()->where('name', $name)->update(['name' => null, 'salt' => null]);
+        $answered = ShareLink::query()->where('shows->answer->name', $name)->get();
+        foreach ($answered as $link) {
+            // Nothing else of it may change, not even the order it stands in.
+            $shows = $link->shows;
+            $shows['answer']['name'] = null;
+            $link->update(['shows' => $shows]);
+        }
+
+        return $answered->count() +
+            RecordName::query()->where('name', $name)->update(['name' => null, 'salt' => null]);
     }
 }

@@ -505,6 +505,7 @@ final class BrowserTest extends BrowserTestCase
         self::assertMatchesRegularExpression('/^[0-9a-f]{64}$/', $hash);
         $verify = new Process([PHP_BINARY, 'artisan', 'ordotype:verify', "--head=$hash"], dirname(__DIR__, 2), [
             'DB_DATABASE' => self::DATABASE,
+            'ORDOTYPE_STUDIO' => '',
         ]);
         self::assertSame(0, $verify->run(), $verify->getErrorOutput().$verify->getOutput());
         $chrome->signOut();

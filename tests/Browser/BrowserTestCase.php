@@ -31,6 +31,7 @@ abstract class BrowserTestCase extends TestCase
         $env = [
             'APP_ENV' => 'production',
             'DB_DATABASE' => self::DATABASE,
+            'ORDOTYPE_STUDIO' => '',
             'ORDOTYPE_FILES' => "$root/storage/app/browser",
             'CACHE_STORE' => 'database',
             'SESSION_DRIVER' => 'database',

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Piece;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 
 /** A client is asked by a link whether a model may leave with what was found on it. */
 final class ConcessionTest extends StudioTestCase
@@ -31,6 +33,8 @@ final class ConcessionTest extends StudioTestCase
         $again = $this->api(null, 'POST', "concessions/$secret", ['agrees' => false, 'name' => 'Somebody'], 200);
         self::assertSame([true, 'Ada Fen'], [$again->json('answer.agrees'), $again->json('answer.name')], 'once');
         self::assertSame('Ada Fen', $this->api('lead', 'GET', "checks/$check", null, 200)->json('client_said.name'));
+        $logged = DB::table('activities')->where('action', 'share.answered')->value('after');
+        self::assertStringNotContainsString('Ada Fen', (string) $logged, 'the log cannot forget');
 
         // One more fault, and what was agreed does not hold for it.
         $more = [['fault' => 'overspill', 'area' => 'hood', 'spread' => 'patch']];
@@ -41,6 +45,18 @@ final class ConcessionTest extends StudioTestCase
         $this->api('lead', 'DELETE', "checks/$check/faults/{$noted->json('faults.1.id')}", null, 200);
         $done = $this->api('lead', 'POST', "checks/$check/verdict", $accept, 200);
         self::assertStringStartsWith('Ada Fen, by the link', (string) $done->json('consent'));
+    }
+
+    public function test_the_name_that_was_left_behind_a_link_can_be_erased(): void
+    {
+        [$check] = $this->withFault();
+        $secret = basename($this->api('lead', 'POST', "checks/$check/concession", null, 201)->json('path'));
+        $this->api(null, 'POST', "concessions/$secret", ['agrees' => true, 'name' => 'Ada Fen'], 200);
+        self::assertSame(0, Artisan::call('ordotype:erase-name', ['name' => 'Ada Fen']), Artisan::output());
+        $said = $this->api('lead', 'GET', "checks/$check", null, 200)->json('client_said');
+        self::assertSame([true, 'a name that was erased'], [$said['agrees'], $said['name']]);
+        $said = $this->api(null, 'GET', "concessions/$secret", null, 200)->json('answer');
+        self::assertSame([true, 'a name that was erased'], [$said['agrees'], $said['name']]);
     }
 
     public function test_no_is_no(): void

@@ -88,6 +88,17 @@ final class GuardsTest extends StudioTestCase
                 'delete a lot' => 'delete from lots',
                 'call a drill afterwards' => "update drills set calls = '[]'",
                 'delete a finished drill' => 'delete from drills',
+                'rename who signed' => "update record_names set name = 'Nobody'",
+                'take a name away' => 'delete from record_names',
+                'take a photograph of signed work away' => 'delete from photographs where piece_id in (select piece_id from sign_off_pieces)',
+                'show another one' => "update photographs set view = 'back' where piece_id in (select piece_id from sign_off_pieces)",
+                'take its picture away' => 'delete from pictures where sha256 in (select sha256 from photographs where piece_id is not null)',
+                'say that it was drawn' => 'update pictures set is_drawn = 1 - is_drawn',
+                'turn what a client said' => "update share_links set shows = json_set(shows, '\$.answer.agrees', true)",
+                'take it away' => 'delete from share_links',
+                'sign for another tier' => "update units set tier = 'muster' where id in (select p.unit_id from sign_off_pieces s join pieces p on p.id = s.piece_id)",
+                'call a release back that was signed for' => 'update releases set taken_back_at = now()',
+                'make a signed model another' => "update pieces set number = number + 50 where stage = 'signed'",
                 'alter a table' => 'alter table sign_offs add column x int',
                 'make a trigger of its own' => 'create trigger x before insert on sign_offs for each row set new.hash = new.hash',
             ] as $what => $sql
@@ -109,6 +120,9 @@ final class GuardsTest extends StudioTestCase
         if (preg_match('/gate_answers|lots|drills/', $sql) === 1) {
             $this->said($log->piece_id);
         }
+        if (preg_match('/record_names|photographs|pictures|share_links/', $sql) === 1) {
+            $this->rests();
+        }
         $before = $this->final();
         self::assertStringStartsWith('ordotype_app@', DB::selectOne('select current_user() as u')->u);
         try {
@@ -116,7 +130,7 @@ final class GuardsTest extends StudioTestCase
             self::fail("It was done: $sql");
         } catch (QueryException $e) {
             self::assertMatchesRegularExpression(
-                '/cannot be (changed|deleted)|stays? (in its version|as (it was|they were))|keeps its place|denied|foreign key/',
+                '/cannot be (changed|deleted)|can only be erased|is what its hash says|stays?( |;|$)|keeps its (place|tier)|denied|foreign key/',
                 $e->getMessage(),
             );
         }
@@ -124,6 +138,39 @@ final class GuardsTest extends StudioTestCase
     }
 
     /** A word at a gate, a lot that was refused and a drill that is ended. */
+    /** A photograph of signed work, a name beside its record, and a client's answer behind a link. */
+    private function rests(): void
+    {
+        $by = (int) User::query()->value('id');
+        $record = SignOff::query()->where('kind', 'sign_off')->orderBy('number')->firstOrFail();
+        $sha = str_repeat('ab', 32);
+        DB::table('pictures')->insert(['sha256' => $sha, 'mime' => 'image/png', 'width' => 9, 'height' => 9, 'bytes' => 9, 'made_by' => $by, 'created_at' => '2020-01-01']);
+        DB::table('photographs')->insert([
+            'piece_id' => $record->pieces()->value('pieces.id'),
+            'view' => 'front',
+            'sha256' => $sha,
+            'made_by' => $by,
+            'created_at' => '2020-01-01',
+        ]);
+        DB::table('record_names')->insert(['sign_off_id' => $record->id, 'token' => hash('sha256', 'saltRuna'), 'salt' => 'salt', 'name' => 'Runa']);
+        DB::table('share_links')->insert([
+            'hash' => str_repeat('cd', 32),
+            'what' => 'check',
+            'shows' => '{"check":1,"answer":{"agrees":false,"name":"Ada Fen","at":"2026-01-01T10:00:00Z"}}',
+            'made_by' => $by,
+            'expires_at' => '2030-01-01',
+        ]);
+    }
+
+    public function test_a_name_can_be_erased_beside_a_record_and_in_what_was_said_behind_a_link(): void
+    {
+        $this->rests();
+        DB::table('record_names')->where('name', 'Runa')->update(['name' => null, 'salt' => null]);
+        DB::update("update share_links set shows = json_set(shows, '$.answer.name', null) where hash = ?", [str_repeat('cd', 32)]);
+        self::assertSame(0, DB::table('record_names')->where('name', 'Runa')->count());
+        self::assertStringNotContainsString('Ada Fen', (string) DB::table('share_links')->where('hash', str_repeat('cd', 32))->value('shows'));
+    }
+
     private function said(int $piece): void
     {
         $by = ['user_id' => User::query()->value('id')];
@@ -274,6 +321,10 @@ final class GuardsTest extends StudioTestCase
             'gate_answers',
             'lots',
             'drills',
+            'record_names',
+            'photographs',
+            'pictures',
+            'share_links',
         ]);
     }
 }

@@ -11,7 +11,9 @@ use App\Models\RecordName;
 use App\Models\SignOff;
 use App\Pictures\Png;
 use App\Studio\Pictures;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Picture\Booth\Booth;
@@ -72,6 +74,28 @@ final class RecordsTest extends StudioTestCase
         $shown = $this->api('lead', 'GET', "sign-offs/$number", null, 200)->json('record.pieces.0.painters');
         self::assertSame(['a name that was erased'], $shown);
         self::assertSame(1, Artisan::call('ordotype:erase-name', ['name' => 'Ines Tallow']));
+    }
+
+    public function test_a_name_that_was_exchanged_is_shown_as_such_and_found_even_where_the_guards_were_gone(): void
+    {
+        $piece = $this->passed();
+        $number = $this->api('lead', 'POST', 'sign-offs', ['pieces' => [$piece->id]], 201)->json('number');
+        $record = SignOff::query()->where('number', $number)->firstOrFail();
+        $signer = RecordName::query()->where('sign_off_id', $record->id)->where('name', 'Runa Wick')->sole();
+        foreach ([['name' => 'Somebody Else'], ['token' => str_repeat('0', 64)], ['salt' => null]] as $change) {
+            try {
+                DB::transaction(fn () => RecordName::query()->whereKey($signer->id)->update($change));
+                self::fail('a name can be exchanged');
+            } catch (QueryException $e) {
+                self::assertStringContainsString('can only be erased', $e->getMessage());
+            }
+        }
+        // Another one put beside it, as by whoever could take the guards away.
+        RecordName::query()->insert(['sign_off_id' => $record->id, 'token' => hash('sha256', 'x'), 'salt' => 'aa', 'name' => 'Nobody']);
+        self::assertSame(1, Artisan::call('ordotype:verify'));
+        self::assertStringContainsString("names beside record $number are not those", Artisan::output());
+        $signer->salt = 'another';
+        self::assertFalse($signer->isTheOneSigned());
     }
 
     public function test_a_client_reads_it_by_its_address_in_their_words_and_sees_that_it_holds(): void

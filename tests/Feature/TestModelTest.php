@@ -56,6 +56,7 @@ final class TestModelTest extends StudioTestCase
         $this->api('lead', 'POST', "units/$other->id/release", $release, 409)->assertJsonPath('errors.0.pointer', '/scheme');
 
         $this->recolour('Indigo Cloth');
+        $judge('lead', ['passed' => true], 409)->assertJsonPath('errors.0.pointer', '/passed');
         $taken = $this->api('lead', 'POST', "units/$unit->id/colours", ['revision' => $said['unit_revision']], 200)->json('test');
         self::assertSame([2, 2, true, false], [
             $taken['scheme']['painted'],
@@ -86,6 +87,26 @@ final class TestModelTest extends StudioTestCase
         self::assertNull($this->test($other), 'one alone has none');
         $this->api('lead', 'PUT', "units/$unit->id/test-model", ['model' => null], 200);
         self::assertNull($this->test($unit), 'colours were begun');
+    }
+
+    public function test_rejected_and_then_accepted_in_the_same_colours_model_gate_and_scheme_agree(): void
+    {
+        $unit = $this->unit('26-041');
+        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => $unit->revision], 200);
+        $this->api('lead', 'PUT', "units/$unit->id/test-model", ['model' => 1], 200);
+        $piece = $unit->pieces()->where('number', 1)->firstOrFail();
+        $this->mark([$piece->id], $this->steps($unit, fn (Step $s) => $s->phase->value < 170));
+        foreach ([['passed' => false, 'note' => 'Too dark.'], ['passed' => true]] as $word) {
+            $this->api('lead', 'POST', "units/$unit->id/test-model", $word, 200);
+        }
+        $test = (array) $this->test($unit);
+        $scheme = Scheme::query()->where('slug', 'tidemark')->firstOrFail();
+        self::assertTrue($test['passed']);
+        self::assertSame([2, 2], [$test['scheme']['painted'], $test['scheme']['newest']]);
+        self::assertSame(['rejected', 'accepted'], $scheme->versions()->orderBy('number')->pluck('outcome')->all());
+        self::assertSame([0, 1], GateAnswer::query()->where('piece_id', $piece->id)->orderBy('id')->pluck('passed')->map(fn ($p) => (int) $p)->all());
+        $other = $this->unit('26-041', 1);
+        $this->api('lead', 'POST', "units/$other->id/release", ['revision' => $other->revision, 'despite' => 'Agreed.'], 200);
     }
 
     public function test_what_is_said_of_a_test_model_on_its_scheme_is_said_at_its_gate(): void

@@ -45,6 +45,9 @@ final class JudgeTestModel
             if (! GateKeeper::isPainted($piece, $this->releases->of($unit))) {
                 throw GateRefused::notThere($piece, Terms::gate(Gate::TestModel));
             }
+            if ($passed) {
+                $this->catchUp($unit);
+            }
             $last = GateKeeper::said([$piece->id])[$piece->id][Gate::TestModel->value] ?? null;
             // Pressed twice, it is said once; of colours that nobody judged yet the same can be said again.
             $isSaid = $last !== null && $last->passed === $passed && $last->note === $note;
@@ -66,6 +69,25 @@ final class JudgeTestModel
                 'pieces' => [$piece->code],
             ]);
         });
+    }
+
+    /**
+     * Colours that were rejected and never changed can be accepted after all: it is the newest version that then
+     * stands. Where they were changed, the model shows colours that nobody wants any more.
+     */
+    private function catchUp(Unit $unit): void
+    {
+        $scheme = $unit->order->scheme;
+        if ($scheme === null || $scheme->number === $unit->scheme_number) {
+            return;
+        }
+        $painted = $scheme->versions()->where('number', $unit->scheme_number)->firstOrFail();
+        if ($painted->outcome === 'rejected' && $painted->document !== $this->schemes->current($scheme)->document) {
+            throw GateRefused::coloursWereRejected();
+        }
+        if ($painted->outcome === 'rejected') {
+            $unit->update(['scheme_number' => $scheme->number]);
+        }
     }
 
     /** Colours that were changed since it was painted are not judged by it. */

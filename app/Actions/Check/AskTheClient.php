@@ -50,7 +50,8 @@ final class AskTheClient
             }
             $answer = ['agrees' => $agrees, 'name' => $name, 'at' => now()->toIso8601ZuluString()];
             $link->update(['shows' => $link->shows + ['answer' => $answer]]);
-            $this->log->write('share.answered', $link, null, $answer);
+            // The log is for ever, and a name can be erased.
+            $this->log->write('share.answered', $link, null, ['agrees' => $agrees, 'at' => $answer['at']]);
         });
     }
 }

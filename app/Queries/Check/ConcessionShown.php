@@ -9,6 +9,7 @@ use App\Models\FaultRow;
 use App\Models\ShareLink;
 use App\Models\Studio;
 use App\Repositories\Releases;
+use App\Studio\Concession;
 
 /** What a client is asked by a link: whether a model may leave with what was found on it. */
 final class ConcessionShown
@@ -42,7 +43,7 @@ final class ConcessionShown
                     ])
                     ->all(),
             ),
-            'answer' => $link->shows['answer'] ?? null,
+            'answer' => Concession::answer($link),
         ];
     }
 }
