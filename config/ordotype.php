@@ -20,6 +20,9 @@ return [
     'backup_hours' => (int) env('ORDOTYPE_BACKUP_HOURS', 24),
     'backups_kept' => (int) env('ORDOTYPE_BACKUPS_KEPT', 14),
 
+    // So much room the studio has for pictures, in thousand million bytes.
+    'pictures_gb' => (float) env('ORDOTYPE_PICTURES_GB', 20),
+
     // Where backups are that are made by themselves: each day, and before tables change.
     'backups' => env('ORDOTYPE_BACKUPS', base_path('var/backups')),
 ];

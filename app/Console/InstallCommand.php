@@ -7,8 +7,11 @@ namespace App\Console;
 use App\Backup\Upgrade;
 use App\Demo\DemoPhotographs;
 use App\Demo\DemoStudio;
+use App\Exceptions\AccountRefused;
 use App\Exceptions\InstallationRefused;
+use App\Http\Requests\Session\NewPassword;
 use App\Models\User;
+use App\Studio\Guessing;
 use Illuminate\Console\Command;
 
 /** Brings the database up to date, and fills an empty one with the demo or with the first lead. */
@@ -54,7 +57,7 @@ final class InstallCommand extends Command
         $email = $this->answer('E-mail address', fn (string $a) => filter_var($a, FILTER_VALIDATE_EMAIL) !== false);
         do {
             $password = $this->secret('Password, at least 12 characters');
-        } while (! is_string($password) || mb_strlen($password) < 12);
+        } while (! is_string($password) || ! $this->holds($password, [$name, $email]));
         User::query()->create([
             'name' => $name,
             'email' => $email,
@@ -66,6 +69,23 @@ final class InstallCommand extends Command
         ]);
 
         return self::SUCCESS;
+    }
+
+    /** @param  list<string>  $own */
+    private function holds(string $password, array $own): bool
+    {
+        if (mb_strlen($password) < NewPassword::LEAST) {
+            return false;
+        }
+        try {
+            Guessing::mustHold($password, $own);
+        } catch (AccountRefused $e) {
+            $this->error($e->getMessage());
+
+            return false;
+        }
+
+        return true;
     }
 
     /** @param  callable(string): bool  $good */

@@ -31,6 +31,16 @@ final class AccountRefused extends Refusal
         return new self('This link no longer opens anything. Ask the lead for a new one.', '', 404);
     }
 
+    /** One that others would find by trying. */
+    public static function passwordGuessed(): self
+    {
+        return new self(
+            'This password is soon guessed: it is made of what is tried first. Three or four words that have nothing '.
+                'to do with each other are hard to guess and easy to keep.',
+            '/password',
+        );
+    }
+
     /** The password that somebody has today is another one. */
     public static function passwordWrong(): self
     {

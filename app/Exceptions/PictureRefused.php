@@ -43,6 +43,42 @@ final class PictureRefused extends Refusal
         return new self("Send the picture as a file of at most $megabytes MB.", '/picture');
     }
 
+    /** Nothing can be seen on so few pixels. */
+    public static function tooSmall(int $width, int $height, int $shortest): self
+    {
+        return new self("The picture has $width × $height pixels; at least $shortest on each side are needed.", '/picture');
+    }
+
+    /** Inks are no colours that could be measured. */
+    public static function forPrint(): self
+    {
+        return new self(
+            'This picture is kept in the inks of a printing press (CMYK), whose colours nobody can measure here: '.
+                'save it in sRGB and send that.',
+            '/picture',
+        );
+    }
+
+    /** Several pictures in one file. */
+    public static function moves(): self
+    {
+        return new self('This file holds several pictures, one after another: send the one that is meant.', '/picture');
+    }
+
+    /** The studio has only so much room for pictures. */
+    public static function noRoom(int $bytes): self
+    {
+        return new self(
+            sprintf(
+                'The studio’s room for pictures, %s GB, is full. Whoever looks after the machine can make more '.
+                    '(ORDOTYPE_PICTURES_GB).',
+                rtrim(rtrim(number_format($bytes / 1e9, 2), '0'), '.'),
+            ),
+            '/picture',
+            507,
+        );
+    }
+
     /** A picture has a largest number of pixels. */
     public static function tooManyPixels(
         int $width,

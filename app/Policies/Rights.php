@@ -73,6 +73,12 @@ final class Rights
         return $user->role !== Role::Painter;
     }
 
+    /** Who the work is for is nothing that painting it takes. */
+    public static function seesClients(User $user): bool
+    {
+        return $user->role !== Role::Painter;
+    }
+
     /** @return list<string> */
     public static function of(User $user): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\Middleware\SessionAge;
 use App\Models\AccessToken;
 use App\Models\User;
 use App\Policies\Rights;
@@ -12,6 +13,7 @@ use App\Repositories\Releases;
 use App\Repositories\Standards;
 use App\Studio\Heartbeat;
 use App\Studio\Today;
+use Illuminate\Auth\Events\Login;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -49,6 +51,7 @@ final class AppServiceProvider extends ServiceProvider
         foreach (array_keys(Rights::ABILITIES) as $ability) {
             Gate::define($ability, fn (User $user) => Rights::has($user, $ability));
         }
+        Event::listen(Login::class, fn () => session()->put(SessionAge::SIGNED_IN, now()->getTimestamp()));
         Event::listen(Looping::class, fn () => $this->app->make(Heartbeat::class)->beat());
         RateLimiter::for('shared', fn (Request $request) => Limit::perMinute(60)->by('shared:'.$request->ip()));
         RateLimiter::for(

@@ -6,6 +6,7 @@ namespace App\Studio;
 
 use App\Exceptions\PictureRefused;
 use App\Models\Picture;
+use App\Pictures\Jpeg;
 use App\Pictures\Png;
 use App\Pictures\Profiles;
 use GdImage;
@@ -24,6 +25,12 @@ final class Pictures
 
     private const MAX_PIXELS = 40_000_000;
 
+    /** Shorter than this nothing is seen on it, px. */
+    private const SHORTEST = 16;
+
+    /** From here on it is said that room for pictures runs out. */
+    private const NEARLY = 0.8;
+
     /** The longest side that is kept: enough to outline on, and to look at on a large screen. */
     private const LONGEST = 2400;
 
@@ -34,9 +41,6 @@ final class Pictures
     ];
 
     /**
-     * @throws PictureRefused
-     * @throws PictureRefused
-     * @throws PictureRefused
      * @throws PictureRefused
      */
     public function take(string $bytes): Picture
@@ -51,17 +55,24 @@ final class Pictures
         if ($info[0] * $info[1] > self::MAX_PIXELS) {
             throw PictureRefused::tooManyPixels($info[0], $info[1], (int) (self::MAX_PIXELS / 1_000_000));
         }
-        $image = @imagecreatefromstring($bytes);
-        if ($image === false) {
-            throw PictureRefused::damaged();
+        if (min($info[0], $info[1]) < self::SHORTEST) {
+            throw PictureRefused::tooSmall($info[0], $info[1], self::SHORTEST);
         }
-        $image = $this->fitted($this->upright($image, $info[2] === IMAGETYPE_JPEG ? $bytes : ''));
+        if (($info['channels'] ?? 3) === 4 && $info[2] === IMAGETYPE_JPEG) {
+            throw PictureRefused::forPrint();
+        }
+        $moving = [IMAGETYPE_PNG => 'acTL', IMAGETYPE_WEBP => 'ANIM'][$info[2]] ?? null;
+        if ($moving !== null && str_contains(substr($bytes, 0, 4096), $moving)) {
+            throw PictureRefused::moves();
+        }
+        $image = $this->fitted($this->upright(self::decoded($bytes, $info[2]), Exif::orientation($bytes)));
         $profile = Profiles::of($bytes);
         $image = $profile === null ? $image : Profiles::applied($image, $profile);
         ob_start();
         $info[2] === IMAGETYPE_PNG ? imagepng($image, null, 6) : imagejpeg($image, null, 88);
         $stored = (string) ob_get_clean();
         $sha = hash('sha256', $stored);
+        $this->mustFit($sha, strlen($stored));
         Storage::disk()->put($this->path($sha), $stored);
 
         return Picture::query()->firstOrCreate(
@@ -114,41 +125,44 @@ final class Pictures
         ]);
     }
 
-    /** A telephone says in the file how it was held; that goes with the metadata, so the picture is turned first. */
-    private function upright(GdImage $image, string $jpeg): GdImage
+    /** @return array{bytes: int, of: int, is_nearly_full: bool} what the pictures take of the room there is for them */
+    public static function room(): array
     {
-        $turn = match ($this->orientation($jpeg)) {
+        $bytes = (int) Picture::query()->sum('bytes');
+        $of = (int) (((float) config('ordotype.pictures_gb')) * 1e9);
+
+        return ['bytes' => $bytes, 'of' => $of, 'is_nearly_full' => $bytes > self::NEARLY * $of];
+    }
+
+    private function mustFit(string $sha, int $bytes): void
+    {
+        ['bytes' => $taken, 'of' => $of] = self::room();
+        if ($taken + $bytes > $of && Picture::query()->where('sha256', $sha)->doesntExist()) {
+            throw PictureRefused::noRoom($of);
+        }
+    }
+
+    private static function decoded(string $bytes, int $type): GdImage
+    {
+        $image = $type === IMAGETYPE_JPEG && ! Jpeg::isWhole($bytes) ? false : @imagecreatefromstring($bytes);
+
+        return $image === false ? throw PictureRefused::damaged() : $image;
+    }
+
+    /** A telephone says in the file how it was held; that goes with the metadata, so the picture is turned first. */
+    private function upright(GdImage $image, int $orientation): GdImage
+    {
+        if (in_array($orientation, [2, 4, 5, 7], true)) {
+            imageflip($image, $orientation === 4 ? IMG_FLIP_VERTICAL : IMG_FLIP_HORIZONTAL);
+        }
+        $turn = match ($orientation) {
             3 => 180,
-            6 => 270,
-            8 => 90,
+            6, 7 => 270,
+            5, 8 => 90,
             default => 0,
         };
         $turned = $turn === 0 ? $image : imagerotate($image, $turn, 0);
 
         return $turned === false ? $image : $turned;
-    }
-
-    /** The orientation tag (0x0112) of the first Exif directory of a JPEG file; 1 where there is none. */
-    private function orientation(string $jpeg): int
-    {
-        $exif = strpos(substr($jpeg, 0, 65536), "Exif\0\0");
-        if ($exif === false) {
-            return 1;
-        }
-        $tiff = substr($jpeg, $exif + 6, 4096);
-        $little = str_starts_with($tiff, 'II');
-        $short = fn (int $at): int => strlen($tiff) < $at + 2
-            ? 0
-            : ($little
-                ? ord($tiff[$at]) | (ord($tiff[$at + 1]) << 8)
-                : (ord($tiff[$at]) << 8) | ord($tiff[$at + 1]));
-        $first = strlen($tiff) < 8 ? 0 : ($little ? $short(4) : $short(6));
-        for ($i = 0, $n = $short($first); $i < $n; $i++) {
-            if ($short($first + 2 + 12 * $i) === 0x0112) {
-                return $short($first + 2 + 12 * $i + 8);
-            }
-        }
-
-        return 1;
     }
 }

@@ -141,14 +141,4 @@ final class RecordsTest extends StudioTestCase
         $this->api(null, 'GET', "certificates/$withdrawal", null, 404);
         self::assertNotNull($this->api(null, 'GET', "certificates/$secret", null, 200)->json('withdrawn_at'));
     }
-
-    private function passed(): Piece
-    {
-        return Piece::query()
-            ->with('unit.order')
-            ->where('unit_id', $this->unit('26-033')->id)
-            ->where('number', 1)
-            ->where('stage', 'passed')
-            ->firstOrFail();
-    }
 }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Demo\DemoStudio;
 use App\Models\Order;
+use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
@@ -108,5 +109,16 @@ abstract class StudioTestCase extends TestCase
         }
 
         return $response;
+    }
+
+    /** A model of the demo that has passed its check. */
+    protected function passed(): Piece
+    {
+        return Piece::query()
+            ->with('unit.order')
+            ->where('unit_id', $this->unit('26-033')->id)
+            ->where('number', 1)
+            ->where('stage', 'passed')
+            ->firstOrFail();
     }
 }

@@ -27,13 +27,13 @@ final class Person
     }
 
     /** A client for many people at once, driven by `turn()`. */
-    public static function client(string $url, CurlMultiHandler $handler): Client
+    public static function client(string $url, CurlMultiHandler $handler, int $timeout = 15): Client
     {
         return new Client([
             'handler' => HandlerStack::create($handler),
             'base_uri' => "$url/api/v1/",
             'http_errors' => false,
-            'timeout' => 15,
+            'timeout' => $timeout,
             'headers' => ['Accept' => 'application/json'],
         ]);
     }

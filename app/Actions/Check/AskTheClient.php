@@ -25,19 +25,23 @@ final class AskTheClient
     /** @return string the secret of the link; one that was made before holds no longer */
     public function ask(Check $check, User $by): string
     {
-        if ($check->closed_at !== null) {
-            throw CheckRefused::closed();
-        }
-        $faults = Concession::counting($check);
-        if ($faults === []) {
-            throw CheckRefused::nothingToRepair();
-        }
-        $before = Concession::link($check);
-        if ($before !== null && $before->holds()) {
-            $this->share->withdraw($before);
-        }
+        return DB::transaction(function () use ($check, $by): string {
+            // Of several links that are asked for at once one is the last.
+            $check = Check::query()->lockForUpdate()->findOrFail($check->id);
+            if ($check->closed_at !== null) {
+                throw CheckRefused::closed();
+            }
+            $faults = Concession::counting($check);
+            if ($faults === []) {
+                throw CheckRefused::nothingToRepair();
+            }
+            $before = Concession::link($check);
+            if ($before !== null && $before->holds()) {
+                $this->share->withdraw($before);
+            }
 
-        return $this->share->ofCheck($check, $faults, self::DAYS, $by);
+            return $this->share->ofCheck($check, $faults, self::DAYS, $by);
+        });
     }
 
     /** What was said first stays. */

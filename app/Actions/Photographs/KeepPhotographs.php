@@ -151,6 +151,10 @@ final class KeepPhotographs
     {
         self::stillOpen($photograph->piece);
         DB::transaction(function () use ($photograph): void {
+            // Removed by several at once, it is removed once.
+            if (Photograph::query()->lockForUpdate()->find($photograph->id) === null) {
+                return;
+            }
             $this->log->write('photograph.removed', $photograph, ['sha256' => $photograph->sha256], null);
             $photograph->delete();
         });

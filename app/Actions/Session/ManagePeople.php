@@ -10,6 +10,7 @@ use App\Models\Invitation;
 use App\Models\Role;
 use App\Models\User;
 use App\Studio\ActivityLog;
+use App\Studio\Guessing;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
@@ -99,6 +100,8 @@ final class ManagePeople
     public function link(User $person, User $by): string
     {
         return DB::transaction(function () use ($person, $by): string {
+            // Of several that are asked for at once one is the newest.
+            User::query()->lockForUpdate()->findOrFail($person->id);
             $this->withdrawLinks($person);
             $secret = bin2hex(random_bytes(16));
             $link = Invitation::query()->create([
@@ -125,7 +128,7 @@ final class ManagePeople
     }
 
     /**
-     * @return User who is now in with the new password, and out everywhere else
+     * @return User who is now in with the new password, and out everywhere else, scripts as well
      *
      * @throws AccountRefused
      */
@@ -137,8 +140,11 @@ final class ManagePeople
             if (Invitation::query()->standing()->whereKey($link->id)->update(['used_at' => now()]) !== 1) {
                 throw AccountRefused::linkUsedUp();
             }
+            Guessing::mustHold($password, [$person->name, $person->email]);
             $person->update(['password' => $password, 'joined_at' => $person->joined_at ?? now()]);
             $this->signOutEverywhere($person);
+            // Whoever had the old password may have made some.
+            $person->tokens()->whereNull('revoked_at')->update(['revoked_at' => now()]);
             $this->log->write('person.joined', $person, null, null);
 
             return $person->refresh();
@@ -151,6 +157,7 @@ final class ManagePeople
         if (! Hash::check($current, $person->password)) {
             throw AccountRefused::passwordWrong();
         }
+        Guessing::mustHold($next, [$person->name, $person->email]);
         DB::transaction(function () use ($person, $next): void {
             $person->update(['password' => $next]);
             $this->log->write('person.password', $person, null, null);

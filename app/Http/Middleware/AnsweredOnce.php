@@ -22,10 +22,13 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class AnsweredOnce
 {
-    private const TRIES = 3;
+    private const TRIES = 5;
 
     /** MariaDB's numbers for a deadlock and for a lock that was not to be had in time. */
     private const LOCKED = [1213, 1205];
+
+    /** Before it is tried again, so that those that were in each other's way are not once more. */
+    private const PAUSE_MS = 20;
 
     private const KEPT_DAYS = 3;
 
@@ -51,10 +54,22 @@ final class AnsweredOnce
         }
         $mine = ['user_id' => $user->getAuthIdentifier(), 'key' => $key];
         for ($try = 1; ; $try++) {
-            $response = $this->once($request, $next, $mine);
-            if ($try === self::TRIES || ! self::wasLockedOut($response)) {
+            try {
+                $response = $this->once($request, $next, $mine);
+            } catch (QueryException $e) {
+                // Several with one key that waited for a first one which was refused: one of them goes on at once.
+                if (! self::isLock($e)) {
+                    throw $e;
+                }
+                $response = null;
+            }
+            if ($response !== null && ! self::wasLockedOut($response)) {
                 return $response;
             }
+            if ($try === self::TRIES) {
+                return $response ?? throw RequestRefused::stillBeingAnswered();
+            }
+            usleep(random_int(1, self::PAUSE_MS * $try) * 1000);
         }
     }
 
@@ -66,14 +81,15 @@ final class AnsweredOnce
         DB::beginTransaction();
         try {
             $row = $mine + ['request' => $fingerprint, 'created_at' => now()];
-            if (DB::table('answered_writes')->insertOrIgnore($row) === 0) {
-                $before = (object) DB::table('answered_writes')->where($mine)->first();
-
-                $response = $this->again($request, $before, $fingerprint, $next);
-            } else {
-                $response = $next($request);
-            }
-            if ($response->isSuccessful()) {
+            $isFirst = self::insert($row);
+            $response = $isFirst ? $next($request) : $this->again(
+                $request,
+                (object) DB::table('answered_writes')->where($mine)->first(),
+                $fingerprint,
+                $next,
+            );
+            // What is only told again changes nothing: several that do so would wait for each other.
+            if ($response->isSuccessful() && ($isFirst || ToldAgain::holdsASecret($request))) {
                 DB::table('answered_writes')->where($mine)->update([
                     'status' => $response->getStatusCode(),
                     'body' => ToldAgain::holdsASecret($request)
@@ -84,14 +100,24 @@ final class AnsweredOnce
             }
 
             return $response;
-        } catch (QueryException $e) {
-            // Somebody else's write with this key has not ended in all the time that a lock is waited for.
-            throw self::isLock($e) ? RequestRefused::stillBeingAnswered() : $e;
         } finally {
             while (DB::transactionLevel() > $outside) {
                 DB::rollBack();
             }
         }
+    }
+
+    /**
+     * Whether the key is new. One that is there is locked for writing at once: had several a lock for reading, none of
+     * them could get the other.
+     *
+     * @param  array<string, mixed>  $row
+     */
+    private static function insert(array $row): bool
+    {
+        $into = DB::table('answered_writes')->getGrammar()->compileInsert(DB::table('answered_writes'), $row);
+
+        return DB::affectingStatement("$into on duplicate key update request = request", array_values($row)) === 1;
     }
 
     private function again(Request $request, object $before, string $fingerprint, Closure $next): Response

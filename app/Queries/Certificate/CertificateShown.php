@@ -31,7 +31,7 @@ final class CertificateShown
     {
         $record = Json::decode(Json::encode($this->sign->preview($pieces, $person)));
         assert($record instanceof stdClass);
-        self::hidePrices($record, $person);
+        self::hide($record, $person);
         $unit = Piece::query()->with('unit')->findOrFail($pieces[0])->unit;
 
         return [
@@ -41,8 +41,19 @@ final class CertificateShown
         ];
     }
 
-    private static function hidePrices(stdClass $record, User $person): void
+    /** Prices and clients from those who do not see them. */
+    private static function hide(stdClass $record, User $person): void
     {
+        if (! Rights::seesClients($person)) {
+            if (isset($record->order->client)) {
+                $record->order->client = 'the client';
+            }
+            foreach ($record->pieces ?? [] as $piece) {
+                foreach ($piece->checks ?? [] as $check) {
+                    $check->consent = isset($check->consent) ? 'the client agreed' : null;
+                }
+            }
+        }
         foreach (Rights::seesMoney($person) ? [] : $record->agreed ?? [] as $agreed) {
             $agreed->price = null;
         }
@@ -68,7 +79,7 @@ final class CertificateShown
             ->first();
         $body = NamesApart::put(Json::decode($record->record), NamesApart::of($record));
         assert($body instanceof stdClass);
-        self::hidePrices($body, $person);
+        self::hide($body, $person);
         $signs = $record->kind === 'sign_off';
 
         return [

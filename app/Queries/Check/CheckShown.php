@@ -54,7 +54,7 @@ final class CheckShown
             'closed' => $check->closed_at !== null,
             'verdict' => $check->verdict,
             'reason' => $check->reason,
-            'consent' => $check->consent,
+            'consent' => $check->consent === null || Rights::seesClients($user) ? $check->consent : 'the client agreed',
             'unit' => $this->unit($check, $release),
             'piece' => self::piece($check->piece) + [
                 'painters' => User::query()
@@ -65,7 +65,7 @@ final class CheckShown
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
             'held' => $this->held($check, $user),
-            'client_said' => Concession::said($check),
+            'client_said' => self::said($check, $user),
             'looks' => self::looks($questions),
             'questions' => array_map(
                 fn (array $q, Checkpoint $c) => $q + ['aspect' => null, 'look' => Checks::look($c)],
@@ -91,6 +91,14 @@ final class CheckShown
             'verdict_so_far' => $this->verdict($check, $release),
             'may' => $this->may($check, $user),
         ];
+    }
+
+    /** @return array{agrees: bool, name: string, at: string}|null */
+    private static function said(Check $check, User $user): ?array
+    {
+        $said = Concession::said($check);
+
+        return $said === null || Rights::seesClients($user) ? $said : ['name' => 'the client'] + $said;
     }
 
     /** @return array<string, mixed> */

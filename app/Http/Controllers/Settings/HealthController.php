@@ -6,7 +6,9 @@ namespace App\Http\Controllers\Settings;
 
 use App\Studio\Heartbeat;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Throwable;
 
 /**
@@ -21,9 +23,15 @@ final class HealthController
         $database = $this->database();
         $disk = $this->disk();
         // A worker that rests keeps nobody from working; it is said, and that is all.
-        $health = ['database' => $database, 'disk' => $disk, 'worker' => $database && $worker->isFresh()];
+        $pictures = $this->pictures();
+        $health = [
+            'database' => $database,
+            'disk' => $disk,
+            'pictures' => $pictures,
+            'worker' => $database && $worker->isFresh(),
+        ];
 
-        return new JsonResponse($health, $database && $disk ? 200 : 503);
+        return new JsonResponse($health, $database && $disk && $pictures ? 200 : 503);
     }
 
     private function database(): bool
@@ -32,6 +40,23 @@ final class HealthController
             DB::select('select 1');
 
             return true;
+        } catch (Throwable $e) {
+            report($e);
+
+            return false;
+        }
+    }
+
+    /** Whether one could be kept: where they lie is often another disk, or another machine. */
+    private function pictures(): bool
+    {
+        try {
+            // Whoever asks every few seconds writes a few bytes each minute.
+            return Cache::remember('pictures-can-be-written', 60, function (): bool {
+                $name = 'pictures/.up-'.gethostname();
+
+                return Storage::disk()->put($name, 'up') && Storage::disk()->delete($name);
+            });
         } catch (Throwable $e) {
             report($e);
 

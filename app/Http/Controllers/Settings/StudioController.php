@@ -12,6 +12,7 @@ use App\Http\Requests\Settings\StudioFacts;
 use App\Http\Resources\Session\TokenBrief;
 use App\Models\Studio;
 use App\Policies\Rights;
+use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
 
 /** What holds for the whole studio, and the tokens of the person who asks. */
@@ -19,12 +20,12 @@ final class StudioController
 {
     public function show(): JsonResponse
     {
-        return new JsonResponse(Studio::row()->only(Studio::FACTS));
+        return new JsonResponse(Studio::row()->only(Studio::FACTS) + ['pictures' => Pictures::room()]);
     }
 
     public function update(StudioFacts $given, EditStudio $edit): JsonResponse
     {
-        return new JsonResponse($edit($given->facts())->only(Studio::FACTS));
+        return new JsonResponse($edit($given->facts())->only(Studio::FACTS) + ['pictures' => Pictures::room()]);
     }
 
     public function tokens(OwnAccount $given): JsonResponse

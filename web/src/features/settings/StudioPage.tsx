@@ -32,10 +32,13 @@ export default function StudioPage() {
     );
 }
 
+const gigabytes = (bytes: number): string => (bytes / 1e9).toFixed(bytes < 1e9 ? 2 : 0);
+
 function StudioForm({ studio }: { studio: Studio }) {
     const queries = useQueryClient();
     const notices = useNotices();
-    const [form, setForm] = useState(studio);
+    const { pictures, ...facts } = studio;
+    const [form, setForm] = useState(facts);
     const keep = useMutation({
         mutationFn: () => setStudio(form),
         onSuccess: async () => {
@@ -67,6 +70,16 @@ function StudioForm({ studio }: { studio: Studio }) {
                     }))}
                 />
             </Field>
+            <p className="small soft">
+                Pictures take {gigabytes(pictures.bytes)} of the {gigabytes(pictures.of)} GB there are for
+                them.
+            </p>
+            {pictures.is_nearly_full && (
+                <Says kind="warn">
+                    Room for pictures runs out. Whoever looks after the machine can make more
+                    (ORDOTYPE_PICTURES_GB).
+                </Says>
+            )}
             {keep.isError && <Says kind="bad">{saysWhy(keep.error)}</Says>}
             <Button type="primary" htmlType="submit" loading={keep.isPending}>
                 Keep
