@@ -39,6 +39,7 @@ Route::get('session', [SessionController::class, 'show']);
 Route::get('vocabulary', VocabularyController::class);
 // Drawings are had by an address that only the studio can make: signed in, or behind a link that shows them.
 Route::get('drawn/{sha}/{secret}', [DrawingController::class, 'state'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}']);
+Route::post('drawn/{sha}/{secret}', [DrawingController::class, 'again'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}'])->middleware('throttle:shared');
 Route::get('drawn/{sha}/{secret}/picture', [DrawingController::class, 'picture'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}']);
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::get('for-you/{secret}', [ComparisonController::class, 'sharedOrder'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Backup\Backup;
+use App\Studio\Failures;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
 use Ordotype\Core\Format\Json;
@@ -69,6 +70,14 @@ final class ClockCommand extends Command
                 : "the last backup is of {$this->madeAt($last)->diffForHumans()}, $last",
             $note->failed === null ? '' : "; the next one failed: $note->failed",
         ));
+
+        $failed = Failures::counted();
+        if (array_sum($failed) > 0) {
+            $this->line(sprintf(
+                'failed   %d drawings, %d measurings, %d imports were tried three times and given up',
+                ...array_values($failed),
+            ));
+        }
 
         return $isWell ? self::SUCCESS : self::FAILURE;
     }

@@ -15,7 +15,10 @@ final class MeasurePhotograph implements ShouldQueue
 {
     use Queueable;
 
-    public int $tries = 2;
+    public int $tries = 3;
+
+    /** @var list<int> seconds before each further try */
+    public array $backoff = [10, 60];
 
     public int $timeout = 120;
 

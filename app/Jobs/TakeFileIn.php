@@ -15,6 +15,9 @@ final class TakeFileIn implements ShouldQueue
 
     public int $tries = 3;
 
+    /** @var list<int> seconds before each further try */
+    public array $backoff = [10, 60];
+
     public int $timeout = 600;
 
     public function __construct(private readonly int $import)

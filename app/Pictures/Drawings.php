@@ -101,15 +101,26 @@ final class Drawings
         return substr(hash_hmac('sha256', "drawing $hash", is_string($secret) ? $secret : ''), 0, 32);
     }
 
-    /** Has it drawn, unless it is or is being; again where its file is gone, as after a restore. */
+    /** Has it drawn, unless it is, is being or could not be; again where its file is gone, as after a restore. */
     public function want(Drawing $drawing): void
     {
         if ($drawing->state === 'ready' && ! Storage::disk()->exists(self::path($drawing->hash))) {
             $drawing->update(['state' => 'known']);
         }
+        $this->queue($drawing, 'known');
+    }
+
+    /** What could not be drawn is tried once more because somebody says so, not by each look at it. */
+    public function tryAgain(Drawing $drawing): void
+    {
+        $this->queue($drawing, 'failed');
+    }
+
+    private function queue(Drawing $drawing, string $from): void
+    {
         $isNew = Drawing::query()
             ->whereKey($drawing->hash)
-            ->whereIn('state', ['known', 'failed'])
+            ->where('state', $from)
             ->update(['state' => 'waiting', 'asked_at' => now()->format(self::MOMENT)]);
         if ($isNew === 1) {
             DrawPicture::dispatch($drawing->hash)->onQueue(self::QUEUE);
@@ -147,7 +158,8 @@ final class Drawings
             return;
         }
         foreach (Drawing::query()->where('state', 'ready')->orderBy('ready_at')->limit($over)->get() as $old) {
-            $old->update(['state' => 'known', 'bytes' => null, 'ready_at' => null]);
+            // What it was drawn from goes with it: whoever has a page made anew has that made anew as well.
+            $old->delete();
             Storage::disk()->delete(self::path($old->hash));
         }
     }

@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Jobs\DrawPicture;
 use App\Models\Drawing;
 use App\Pictures\Drawings;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Ordotype\Core\Colour\Srgb;
@@ -48,7 +50,7 @@ final class DrawingsTest extends StudioTestCase
         self::assertSame($png, (string) $again->getContent(), 'what was lost is drawn again, the same');
     }
 
-    public function test_many_who_look_have_it_drawn_once_and_what_failed_is_tried_again(): void
+    public function test_many_who_look_have_it_drawn_once_and_what_failed_is_tried_again_when_somebody_says_so(): void
     {
         Storage::fake();
         Queue::fake();
@@ -62,11 +64,50 @@ final class DrawingsTest extends StudioTestCase
         Queue::assertPushed(DrawPicture::class, 1);
         $this->api(null, 'GET', "drawn/$other", null, 200)->assertJson(['state' => 'waiting', 'before' => 1]);
         (new DrawPicture($hash))->failed(null);
-        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'waiting']);
+        foreach ([1, 2, 3] as $_) {
+            $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'failed']);
+        }
+        Queue::assertPushed(DrawPicture::class, 2);
+        self::assertSame(1, $this->api('lead', 'GET', 'studio', null, 200)->json('failed.drawings'));
+        foreach ([1, 2] as $_) {
+            $this->api(null, 'POST', "drawn/$address", null, 200)->assertJson(['state' => 'waiting']);
+        }
         Queue::assertPushed(DrawPicture::class, 3);
+        self::assertSame(0, $this->api('lead', 'GET', 'studio', null, 200)->json('failed.drawings'));
     }
 
-    public function test_of_more_than_are_kept_the_oldest_go_and_are_drawn_again_when_somebody_looks(): void
+    public function test_what_fails_is_tried_three_times_with_growing_pauses_even_where_it_kills_its_worker(): void
+    {
+        Storage::fake();
+        config(['queue.default' => 'database']);
+        $address = app(Drawings::class)->address(self::small(9));
+        [$hash] = explode('/', $address);
+        Drawing::query()->whereKey($hash)->update(['spec' => '{"format":"ordotype/booth@1"}']);
+        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'waiting']);
+        $work = fn () => Artisan::call('queue:work', ['--queue' => Drawings::QUEUE, '--once' => true, '--sleep' => 0]);
+        $pauses = [];
+        foreach ([1, 2, 3] as $_) {
+            $work();
+            $available = DB::table('jobs')->where('queue', Drawings::QUEUE)->value('available_at');
+            $pauses[] = $available === null ? null : (int) $available - now()->getTimestamp();
+            $this->travel(61)->seconds();
+        }
+        self::assertSame([10, 60, null], $pauses);
+        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'failed']);
+
+        // A worker that is killed leaves the job reserved; after three of them it is given up.
+        $this->api(null, 'POST', "drawn/$address", null, 200);
+        foreach ([1, 2, 3] as $_) {
+            self::assertNotNull($this->app['queue']->connection('database')->pop(Drawings::QUEUE));
+            $this->travel(1000)->seconds();
+        }
+        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'waiting']);
+        $work();
+        $this->api(null, 'GET', "drawn/$address", null, 200)->assertJson(['state' => 'failed']);
+        self::assertSame(0, DB::table('jobs')->where('queue', Drawings::QUEUE)->count());
+    }
+
+    public function test_of_more_than_are_kept_the_oldest_go_with_all_that_is_kept_of_them(): void
     {
         Storage::fake();
         $drawings = app(Drawings::class);
@@ -77,8 +118,10 @@ final class DrawingsTest extends StudioTestCase
         }
         $drawings->makeRoom(2);
         self::assertCount(2, Storage::disk()->allFiles('booth'));
-        $states = array_map(fn (string $a) => Drawing::query()->findOrFail(explode('/', $a)[0])->state, $addresses);
-        self::assertSame(['known', 'ready', 'ready'], $states);
+        $states = array_map(fn (string $a) => Drawing::query()->find(explode('/', $a)[0])?->state, $addresses);
+        self::assertSame([null, 'ready', 'ready'], $states);
+        // A page that is read again has it made anew.
+        self::assertSame($addresses[0], $drawings->address(self::small(1)));
         $this->api(null, 'GET', "drawn/$addresses[0]", null, 200)->assertJson(['state' => 'ready']);
     }
 

@@ -98,6 +98,7 @@ final class RightsTest extends StudioTestCase
         'GET units/{unit}/paints' => 'lead painter odo desk',
         'GET units/{unit}/drawn' => 'lead painter odo desk',
         'GET drawn/{sha}/{secret}' => 'anyone',
+        'POST drawn/{sha}/{secret}' => 'anyone',
         'GET drawn/{sha}/{secret}/picture' => 'anyone',
         'GET units/{unit}/compare' => 'lead',
         'GET units/{unit}/raise' => 'lead',

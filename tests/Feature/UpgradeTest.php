@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Backup\BackupKey;
 use App\Backup\Upgrade;
 use App\Exceptions\InstallationRefused;
 use App\Models\Order;
@@ -42,7 +43,8 @@ final class UpgradeTest extends StudioTestCase
         DB::rollBack();
         $this->folder = sys_get_temp_dir().'/ordotype-'.bin2hex(random_bytes(4));
         mkdir("$this->folder/migrations", recursive: true);
-        config(['ordotype.backups' => "$this->folder/backups"]);
+        config(['ordotype.backups' => "$this->folder/backups", 'ordotype.backup_key' => "$this->folder/backup.key"]);
+        BackupKey::make();
     }
 
     protected function tearDown(): void

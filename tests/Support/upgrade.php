@@ -10,7 +10,7 @@ use Illuminate\Contracts\Console\Kernel;
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
-config(['ordotype.backups' => "$argv[1]/backups"]);
+config(['ordotype.backups' => "$argv[1]/backups", 'ordotype.backup_key' => "$argv[1]/backup.key"]);
 $app->make(Upgrade::class)->run(
     fn (string $line) => print("$line\n"),
     [database_path('migrations'), "$argv[1]/migrations"],

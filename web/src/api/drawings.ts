@@ -20,6 +20,11 @@ export const drawingQuery = (address: string) =>
         staleTime: Infinity,
     });
 
+export const drawAgain = (address: string) => {
+    const [sha = '', secret = ''] = address.split('/');
+    return given(client.POST('/drawn/{sha}/{secret}', { params: { path: { sha, secret } } }));
+};
+
 /** Drawings of a unit's plan, or of one of its models, finished or after some passes. */
 export const drawnUnitQuery = (unit: number, revision: number, piece: number | null, passes: number | null) =>
     queryOptions({

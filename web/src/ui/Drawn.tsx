@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { Image, Spin } from 'antd';
-import { drawingQuery, pictureOf } from '../api/drawings';
+import { Button, Image, Spin } from 'antd';
+import { drawAgain, drawingQuery, pictureOf } from '../api/drawings';
 import css from './Drawn.module.css';
 import { Still } from './Still';
 
@@ -17,7 +17,12 @@ export function Drawn({
     instead: ReactNode;
     still?: boolean;
 }) {
+    const queries = useQueryClient();
     const query = useQuery(drawingQuery(address));
+    const again = useMutation({
+        mutationFn: () => drawAgain(address),
+        onSuccess: (next) => queries.setQueryData(drawingQuery(address).queryKey, next),
+    });
     const state = query.data?.state;
     if (state === 'ready') {
         return still ? (
@@ -38,7 +43,17 @@ export function Drawn({
             {instead}
             <div className={css.note} role="status">
                 {failed ? (
-                    'The drawing did not come about; this is a sketch.'
+                    <>
+                        It could not be drawn; this is a sketch.{' '}
+                        <Button
+                            type="link"
+                            size="small"
+                            loading={again.isPending}
+                            onClick={() => again.mutate()}
+                        >
+                            Try again
+                        </Button>
+                    </>
                 ) : (
                     <>
                         <Spin size="small" />{' '}

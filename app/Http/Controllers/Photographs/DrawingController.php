@@ -23,6 +23,19 @@ final class DrawingController
         $drawing = self::known($sha, $secret);
         $this->drawings->want($drawing);
 
+        return $this->told($drawing);
+    }
+
+    public function again(string $sha, string $secret): JsonResponse
+    {
+        $drawing = self::known($sha, $secret);
+        $this->drawings->tryAgain($drawing);
+
+        return $this->told($drawing);
+    }
+
+    private function told(Drawing $drawing): JsonResponse
+    {
         return new JsonResponse([
             'state' => $drawing->state === 'known' ? 'waiting' : $drawing->state,
             'before' => $drawing->state === 'waiting' ? $this->drawings->before($drawing) : 0,

@@ -12,6 +12,7 @@ use App\Http\Requests\Settings\StudioFacts;
 use App\Http\Resources\Session\TokenBrief;
 use App\Models\Studio;
 use App\Policies\Rights;
+use App\Studio\Failures;
 use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
 
@@ -20,12 +21,18 @@ final class StudioController
 {
     public function show(): JsonResponse
     {
-        return new JsonResponse(Studio::row()->only(Studio::FACTS) + ['pictures' => Pictures::room()]);
+        return new JsonResponse(Studio::row()->only(Studio::FACTS) + self::standing());
     }
 
     public function update(StudioFacts $given, EditStudio $edit): JsonResponse
     {
-        return new JsonResponse($edit($given->facts())->only(Studio::FACTS) + ['pictures' => Pictures::room()]);
+        return new JsonResponse($edit($given->facts())->only(Studio::FACTS) + self::standing());
+    }
+
+    /** @return array<string, mixed> how the machine stands, for whoever looks after it */
+    private static function standing(): array
+    {
+        return ['pictures' => Pictures::room(), 'failed' => Failures::counted()];
     }
 
     public function tokens(OwnAccount $given): JsonResponse

@@ -37,7 +37,8 @@ const gigabytes = (bytes: number): string => (bytes / 1e9).toFixed(bytes < 1e9 ?
 function StudioForm({ studio }: { studio: Studio }) {
     const queries = useQueryClient();
     const notices = useNotices();
-    const { pictures, ...facts } = studio;
+    const { pictures, failed, ...facts } = studio;
+    const given = failed.drawings + failed.photographs + failed.imports;
     const [form, setForm] = useState(facts);
     const keep = useMutation({
         mutationFn: () => setStudio(form),
@@ -78,6 +79,13 @@ function StudioForm({ studio }: { studio: Studio }) {
                 <Says kind="warn">
                     Room for pictures runs out. Whoever looks after the machine can make more
                     (ORDOTYPE_PICTURES_GB).
+                </Says>
+            )}
+            {given > 0 && (
+                <Says kind="warn">
+                    Tried three times and given up: {failed.drawings} drawings, {failed.photographs}{' '}
+                    photographs to be measured, {failed.imports} imports. Each says so where it stands, and is
+                    tried again there; the log of the machine says why.
                 </Says>
             )}
             {keep.isError && <Says kind="bad">{saysWhy(keep.error)}</Says>}
