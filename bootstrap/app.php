@@ -8,6 +8,7 @@ use App\Http\Middleware\BearerToken;
 use App\Http\Middleware\BodySize;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\KnownHost;
+use App\Http\Middleware\KnownMethod;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SessionAge;
 use App\Http\Problem;
@@ -45,7 +46,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Same origin only; and the package it needs is not installed (see support/compat).
         $middleware->remove(HandleCors::class);
-        $middleware->append(KnownHost::class);
+        $middleware->append([KnownHost::class, KnownMethod::class]);
         $middleware->prepend(BodySize::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->web(append: [SessionAge::class], replace: [ValidateCsrfToken::class => CsrfToken::class]);
@@ -56,6 +57,6 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([App\Exceptions\Refusal::class, App\Exceptions\Conflict::class, Ordotype\Core\Foundation\FormatException::class]);
-        $exceptions->render(fn (Throwable $e, Request $request) => $request->is('api/*') || $e instanceof App\Exceptions\Refusal ? Problem::from($e) : null);
+        $exceptions->render(fn (Throwable $e, Request $request) => str_starts_with($request->getRequestUri(), '/api/') || $e instanceof App\Exceptions\Refusal ? Problem::from($e) : null);
     })
     ->create();

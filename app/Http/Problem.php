@@ -11,6 +11,7 @@ use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\LostConnectionDetector;
 use Illuminate\Database\QueryException;
+use Illuminate\Http\Exceptions\MalformedUrlException;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
@@ -134,6 +135,8 @@ final class Problem
     {
         $detail = match (true) {
             $e->getStatusCode() === 404 => self::NOTHING_HERE,
+            $e->getStatusCode() === 405 => 'This cannot be asked of this address.',
+            $e instanceof MalformedUrlException => 'This address cannot be read: it is no UTF-8.',
             $e->getMessage() === '' => 'The request was refused.',
             default => $e->getMessage(),
         };

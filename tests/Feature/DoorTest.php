@@ -74,13 +74,22 @@ final class DoorTest extends StudioTestCase
 
     public function test_health_is_told_by_its_parts_and_a_database_that_is_away_is_said(): void
     {
-        $this->getJson('/up')->assertOk()->assertExactJson(['database' => true, 'disk' => true, 'worker' => false]);
+        $this->getJson('/up')->assertOk()->assertExactJson([
+            'database' => true,
+            'disk' => true,
+            'pictures' => true,
+            'worker' => false,
+        ]);
         app(Heartbeat::class)->beat();
         $this->getJson('/up')->assertOk()->assertJsonPath('worker', true);
         config(['database.connections.away' => ['port' => 1] + (array) config('database.connections.mariadb')]);
         config(['database.default' => 'away']);
         try {
-            $this->getJson('/up')->assertStatus(503)->assertJsonPath('database', false)->assertJsonPath('disk', true);
+            $this->getJson('/up')->assertStatus(503)->assertJson([
+                'database' => false,
+                'disk' => true,
+                'pictures' => true,
+            ]);
         } finally {
             config(['database.default' => 'mariadb']);
         }

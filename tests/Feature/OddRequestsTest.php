@@ -26,6 +26,17 @@ final class OddRequestsTest extends StudioTestCase
         }
     }
 
+    public function test_other_methods_and_addresses_that_cannot_be_read_are_answered_as_problems(): void
+    {
+        foreach ([['OPTIONS', 'orders', 405], ['OPTIONS', 'nothing', 405], ['PATCH', 'orders', 405], ['PROPFIND', 'orders', 405],
+            ['GET', '%FF%FE', 400], ['GET', 'orders/%C3%28', 400]] as [$method, $path, $status]) {
+            $answer = $this->call($method, "/api/v1/$path");
+            self::assertSame([$status, 'application/problem+json'], [$answer->getStatusCode(), $answer->headers->get('Content-Type')], "$method $path");
+            self::assertSame($status, $answer->json('status'));
+            self::assertStringEndsWith('.', (string) $answer->json('detail'));
+        }
+    }
+
     #[DataProvider('seeds')]
     public function test_whatever_is_sent_is_answered_with_its_reason(int $seed): void
     {

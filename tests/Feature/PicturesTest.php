@@ -113,7 +113,6 @@ final class PicturesTest extends StudioTestCase
     public function test_whether_pictures_can_be_written_is_said_to_whoever_watches(): void
     {
         self::assertTrue($this->get('/up')->assertOk()->json('pictures'));
-        $this->app['cache']->flush();
         Storage::shouldReceive('disk->put')->andReturn(false);
         self::assertFalse($this->get('/up')->assertStatus(503)->json('pictures'));
     }

@@ -6,7 +6,6 @@ namespace App\Http\Controllers\Settings;
 
 use App\Studio\Heartbeat;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Throwable;
@@ -51,12 +50,9 @@ final class HealthController
     private function pictures(): bool
     {
         try {
-            // Whoever asks every few seconds writes a few bytes each minute.
-            return Cache::remember('pictures-can-be-written', 60, function (): bool {
-                $name = 'pictures/.up-'.gethostname();
+            $name = 'up/'.gethostname();
 
-                return Storage::disk()->put($name, 'up') && Storage::disk()->delete($name);
-            });
+            return Storage::disk()->put($name, 'up') && Storage::disk()->delete($name);
         } catch (Throwable $e) {
             report($e);
 
