@@ -9,6 +9,7 @@ use App\Http\Middleware\BodySize;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\KnownMethod;
+use App\Http\Middleware\SecondFactorWanted;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SessionAge;
 use App\Http\Problem;
@@ -53,7 +54,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // There is no page to be sent to: the interface asks for a sign-in itself, and the API answers 401 whatever is accepted.
         $middleware->redirectGuestsTo('/');
         // Who asks must be known before it is looked up whether the same was asked before.
-        $middleware->priority([BearerToken::class, EncryptCookies::class, StartSession::class, SessionAge::class, Authenticate::class, Authorize::class, AnsweredOnce::class, SubstituteBindings::class]);
+        $middleware->priority([BearerToken::class, EncryptCookies::class, StartSession::class, SessionAge::class, Authenticate::class, SecondFactorWanted::class, Authorize::class, AnsweredOnce::class, SubstituteBindings::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([App\Exceptions\Refusal::class, App\Exceptions\Conflict::class, Ordotype\Core\Foundation\FormatException::class]);

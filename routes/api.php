@@ -20,6 +20,7 @@ use App\Http\Controllers\Plan\PlanController;
 use App\Http\Controllers\Schemes\PaintController;
 use App\Http\Controllers\Schemes\SchemeController;
 use App\Http\Controllers\Session\PeopleController;
+use App\Http\Controllers\Session\SecondFactorController;
 use App\Http\Controllers\Session\SessionController;
 use App\Http\Controllers\Settings\ImportController;
 use App\Http\Controllers\Settings\StudioController;
@@ -27,6 +28,7 @@ use App\Http\Controllers\Settings\VocabularyController;
 use App\Http\Controllers\Sharing\ComparisonController;
 use App\Http\Controllers\Standard\DraftController;
 use App\Http\Controllers\Standard\StandardController;
+use App\Http\Middleware\SecondFactorWanted;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
@@ -56,7 +58,7 @@ Route::middleware('throttle:link')->group(function (): void {
     Route::post('invitations/{secret}', [PeopleController::class, 'join'])->where('secret', '[0-9a-f]{32}');
 });
 
-Route::middleware('auth')->group(function (): void {
+Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
 
     Route::middleware('can:standard.read')->group(function (): void {
@@ -107,9 +109,15 @@ Route::middleware('auth')->group(function (): void {
         Route::put('people/{person}', [PeopleController::class, 'update']);
         Route::put('people/{person}/aside', [PeopleController::class, 'aside']);
         Route::post('people/{person}/link', [PeopleController::class, 'relink']);
+        Route::delete('people/{person}/second-factor', [SecondFactorController::class, 'takeAway']);
     });
     Route::put('account/password', [PeopleController::class, 'password'])->middleware('throttle:sign-in');
     Route::delete('account/sessions', [PeopleController::class, 'signOutElsewhere']);
+    Route::middleware('throttle:sign-in')->group(function (): void {
+        Route::post('account/second-factor', [SecondFactorController::class, 'begin']);
+        Route::put('account/second-factor', [SecondFactorController::class, 'confirm']);
+        Route::delete('account/second-factor', [SecondFactorController::class, 'remove']);
+    });
     Route::get('tokens', [StudioController::class, 'tokens']);
     Route::post('tokens', [StudioController::class, 'makeToken']);
     Route::delete('tokens/{token}', [StudioController::class, 'revokeToken']);

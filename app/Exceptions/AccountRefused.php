@@ -31,6 +31,24 @@ final class AccountRefused extends Refusal
         return new self('This link no longer opens anything. Ask the lead for a new one.', '', 404);
     }
 
+    /** Its code changes every half minute, and each opens once. */
+    public static function codeWrong(): self
+    {
+        return new self('This is not the code that the device shows now. Wait for the next one and say that.', '/code');
+    }
+
+    /** Nobody has two. */
+    public static function hasSecondFactor(): self
+    {
+        return new self('There is a second factor already: take it away first.', '', 409);
+    }
+
+    /** The lead wants one of everybody of this role. */
+    public static function secondFactorWanted(): self
+    {
+        return new self('Your role wants a second factor: set one up first, on the page of your account.', '', 403);
+    }
+
     /** One that others would find by trying. */
     public static function passwordGuessed(): self
     {

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name empty until somebody gave one
  * @property string $hourly_rate
  * @property string $time_zone by its name in the tz database
+ * @property list<string> $second_factor_roles who must have one
  */
 final class Studio extends Model
 {
@@ -23,7 +24,10 @@ final class Studio extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** What can be set. */
-    public const FACTS = ['name', 'hourly_rate', 'time_zone'];
+    public const FACTS = ['name', 'hourly_rate', 'time_zone', 'second_factor_roles'];
+
+    /** @var array<string, string> */
+    protected $casts = ['second_factor_roles' => 'array'];
 
     public static function row(): self
     {

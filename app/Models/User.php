@@ -21,6 +21,10 @@ use Laravel\Sanctum\HasApiTokens;
  * @property \Illuminate\Support\Carbon|null $joined_at null: invited, no password yet
  * @property \Illuminate\Support\Carbon|null $set_aside_at
  * @property int $revision
+ * @property string|null $second_factor the secret, in base 32
+ * @property \Illuminate\Support\Carbon|null $second_factor_since null: none that was confirmed
+ * @property int $second_factor_step of the last code that was used
+ * @property list<string>|null $recovery_codes hashes of those that were not used
  */
 final class User extends Authenticatable
 {
@@ -29,10 +33,10 @@ final class User extends Authenticatable
 
     protected $fillable = [
         'name', 'email', 'password', 'role', 'may_sign', 'skill', 'hours_week', 'largest_batch', 'joined_at',
-        'set_aside_at', 'revision',
+        'set_aside_at', 'revision', 'second_factor', 'second_factor_since', 'second_factor_step', 'recovery_codes',
     ];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'second_factor', 'recovery_codes'];
 
     /** @var array<string, string> */
     protected $casts = [
@@ -42,6 +46,10 @@ final class User extends Authenticatable
         'skill' => 'integer',
         'joined_at' => 'datetime',
         'set_aside_at' => 'datetime',
+        'second_factor' => 'encrypted',
+        'second_factor_since' => 'datetime',
+        'second_factor_step' => 'integer',
+        'recovery_codes' => 'array',
     ];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';

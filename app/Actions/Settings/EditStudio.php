@@ -15,7 +15,7 @@ final class EditStudio
     {
     }
 
-    /** @param  array<string, string>  $facts  of name, hourly_rate, time_zone what changes */
+    /** @param  array<string, mixed>  $facts  of name, hourly_rate, time_zone, second_factor_roles what changes */
     public function __invoke(array $facts): Studio
     {
         return DB::transaction(function () use ($facts): Studio {

@@ -38,3 +38,17 @@ export const changePassword = async (body: Schemas['ChangePasswordBody']): Promi
 export const signOutElsewhere = async (): Promise<void> => {
     await client.DELETE('/account/sessions');
 };
+
+export const beginSecondFactor = (current: string) =>
+    given(client.POST('/account/second-factor', { body: { current } }));
+
+export const confirmSecondFactor = (code: string) =>
+    given(client.PUT('/account/second-factor', { body: { code } }));
+
+export const removeSecondFactor = async (current: string): Promise<void> => {
+    await client.DELETE('/account/second-factor', { body: { current } });
+};
+
+export const takeSecondFactorAway = async (person: number): Promise<void> => {
+    await client.DELETE('/people/{person}/second-factor', { params: { path: { person } } });
+};

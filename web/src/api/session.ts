@@ -14,8 +14,7 @@ export const sessionQuery = () =>
         staleTime: 60_000,
     });
 
-export const signIn = (email: string, password: string) =>
-    given(client.POST('/session', { body: { email, password } }));
+export const signIn = (body: components['schemas']['SignInBody']) => given(client.POST('/session', { body }));
 
 export const signOut = async (): Promise<void> => {
     await client.DELETE('/session');

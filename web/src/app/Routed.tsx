@@ -37,12 +37,17 @@ const JoinPage = lazy(() => import('../features/session/JoinPage'));
 const ClientCertificatePage = lazy(() => import('../features/certificate/ClientCertificatePage'));
 const CertificatePage = lazy(() => import('../features/certificate/CertificatePage'));
 
+/** Where one's own account is. */
+const YOU = '/settings/you';
+
 function SignedIn() {
     const session = useSession();
     const place = useLocation();
     if (session.isPending) return <Loading what="the studio" />;
     if (session.isError) return <Failed error={session.error} again={() => void session.refetch()} />;
     if (!session.data.person) return <SignIn demo={session.data.demo} studio={session.data.studio} />;
+    if (session.data.person.second_factor === 'wanted' && place.pathname !== YOU)
+        return <Navigate to={YOU} replace />;
     if (place.pathname === '/') return <Navigate to={startOf(session.data.person)} replace />;
     return (
         <Frame>

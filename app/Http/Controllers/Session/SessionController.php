@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Session;
 
+use App\Actions\Session\SecondFactor;
 use App\Demo\DemoPeople;
 use App\Http\Requests\Session\SignIn;
 use App\Models\Studio;
@@ -48,7 +49,7 @@ final class SessionController
         ]);
     }
 
-    public function store(SignIn $given): JsonResponse
+    public function store(SignIn $given, SecondFactor $factor): JsonResponse
     {
         ['email' => $email, 'password' => $password] = $given->credentials();
         $person = User::query()->where('email', $email)->whereNull('set_aside_at')->first();
@@ -57,6 +58,12 @@ final class SessionController
             // Whose address it was is not written down: people type passwords there.
             Log::notice('A sign-in was refused.', ['ip' => $given->ip()]);
             throw ValidationException::withMessages(['email' => 'This address and password do not belong together.']);
+        }
+        if ($person->second_factor_since !== null && ! $factor->opens($person, $given->code())) {
+            Log::notice('A sign-in lacked its second factor.', ['person' => $person->id, 'ip' => $given->ip()]);
+            throw ValidationException::withMessages(['code' => $given->code() === ''
+                ? 'Say the code that your device shows, or one from paper.'
+                : 'This code does not open the door. Wait for the next one, or take one from paper.']);
         }
         Auth::login($person);
         if (Hash::needsRehash($person->password)) {
@@ -87,6 +94,11 @@ final class SessionController
             'may_sign' => $user->may_sign,
             'can' => Rights::of($user),
             'sees_money' => Rights::seesMoney($user),
+            'second_factor' => match (true) {
+                $user->second_factor_since !== null => 'there',
+                SecondFactor::isMissing($user) => 'wanted',
+                default => 'none',
+            },
         ];
     }
 }

@@ -15,7 +15,14 @@ final class SignIn extends StudioRequest
         return [
             'email' => ['required', 'string', 'email', 'max:200'],
             'password' => ['required', 'string', 'max:500'],
+            'code' => ['nullable', 'string', 'max:40'],
         ];
+    }
+
+    /** Of the second factor; empty where none was sent. */
+    public function code(): string
+    {
+        return $this->text('code');
     }
 
     /** @return array{email: string, password: string} */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Settings;
 
 use App\Http\Requests\StudioRequest;
+use App\Models\Role;
 use App\Models\Studio;
 use DateTimeZone;
 use Illuminate\Validation\Rule;
@@ -19,6 +20,8 @@ final class StudioFacts extends StudioRequest
             'name' => ['sometimes', 'required', 'string', 'max:100'],
             'hourly_rate' => ['sometimes', 'required', 'string', 'regex:/^\d{1,6}\.\d{2}$/'],
             'time_zone' => ['sometimes', 'required', 'string', Rule::in(DateTimeZone::listIdentifiers())],
+            'second_factor_roles' => ['sometimes', 'present', 'array', 'max:3'],
+            'second_factor_roles.*' => ['distinct', Rule::enum(Role::class)],
         ];
     }
 
@@ -31,11 +34,9 @@ final class StudioFacts extends StudioRequest
         ];
     }
 
-    /** @return array<string, string> only what was sent */
+    /** @return array<string, mixed> only what was sent */
     public function facts(): array
     {
-        $sent = array_intersect_key((array) $this->validated(), array_flip(Studio::FACTS));
-
-        return array_filter($sent, is_string(...));
+        return array_intersect_key((array) $this->validated(), array_flip(Studio::FACTS));
     }
 }

@@ -32,6 +32,7 @@ final class PersonBrief extends JsonResource
             'largest_batch' => $person->largest_batch,
             'joined' => $person->joined_at !== null,
             'set_aside' => $person->set_aside_at !== null,
+            'second_factor' => $person->second_factor_since !== null,
         ];
     }
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Button, Flex, Form, Input, Tag } from 'antd';
-import { saysWhy } from '../../api/client';
+import { Problem, saysWhy } from '../../api/client';
 import { sessionQuery, signIn } from '../../api/session';
 import type { Session } from '../../api/types';
 import { Says } from '../../ui/Says';
@@ -15,14 +15,17 @@ const DOES: Record<string, string> = {
 interface Credentials {
     email: string;
     password: string;
+    code?: string;
 }
 
 export function SignIn({ demo, studio }: Pick<Session, 'demo' | 'studio'>) {
     const queries = useQueryClient();
     const enter = useMutation({
-        mutationFn: (who: Credentials) => signIn(who.email, who.password),
+        mutationFn: signIn,
         onSuccess: (session) => queries.setQueryData(sessionQuery().queryKey, session),
     });
+    // Whether there is a second factor is told to whoever knows the password alone.
+    const wantsCode = enter.error instanceof Problem && enter.error.body.errors[0]?.pointer === '/code';
     return (
         <main className={css.door}>
             <div className={css.both}>
@@ -49,6 +52,11 @@ export function SignIn({ demo, studio }: Pick<Session, 'demo' | 'studio'>) {
                     >
                         <Input.Password autoComplete="current-password" />
                     </Form.Item>
+                    {wantsCode && (
+                        <Form.Item name="code" label="Code of your device, or one from paper">
+                            <Input autoFocus autoComplete="one-time-code" />
+                        </Form.Item>
+                    )}
                     {enter.isError && (
                         <Says kind="bad" className="mb-14">
                             {saysWhy(enter.error)}
@@ -58,7 +66,9 @@ export function SignIn({ demo, studio }: Pick<Session, 'demo' | 'studio'>) {
                         Sign in
                     </Button>
                 </Form>
-                {demo.length > 0 && <Demo people={demo} enter={(who) => enter.mutate(who)} />}
+                {demo.length > 0 && (
+                    <Demo people={demo} enter={({ email, password }) => enter.mutate({ email, password })} />
+                )}
             </div>
         </main>
     );

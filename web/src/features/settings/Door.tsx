@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
-import { Button, Flex, Typography } from 'antd';
+import { Button, Flex, Popconfirm, Typography } from 'antd';
 import { saysWhy } from '../../api/client';
-import { type Colleague, linkPerson, setPersonAside } from '../../api/people';
+import { type Colleague, linkPerson, setPersonAside, takeSecondFactorAway } from '../../api/people';
 import { Says } from '../../ui/Says';
 
 /** What lets somebody in, and what keeps them out. */
@@ -24,7 +24,8 @@ export function Door({
         mutationFn: () => setPersonAside(person.id, { revision: person.revision, aside: !person.set_aside }),
         onSettled: again,
     });
-    const failed = relink.error ?? aside.error;
+    const lost = useMutation({ mutationFn: () => takeSecondFactorAway(person.id), onSettled: again });
+    const failed = relink.error ?? aside.error ?? lost.error;
     return (
         <section className="mt-18">
             <div className="eyebrow mb-6">At the door</div>
@@ -47,6 +48,15 @@ export function Door({
                     <Button loading={relink.isPending} onClick={() => relink.mutate()}>
                         {person.joined ? 'Link for a new password' : 'Another link'}
                     </Button>
+                )}
+                {person.second_factor && (
+                    <Popconfirm
+                        title="Is it they who ask? Whoever has the password gets in without it."
+                        okText="Take it away"
+                        onConfirm={() => lost.mutate()}
+                    >
+                        <Button loading={lost.isPending}>Second factor lost</Button>
+                    </Popconfirm>
                 )}
                 <Button danger={!person.set_aside} loading={aside.isPending} onClick={() => aside.mutate()}>
                     {person.set_aside ? 'Let in again' : 'Set aside'}

@@ -9,7 +9,7 @@ import { Says } from '../../ui/Says';
 import { ROLES } from './roles';
 import { Door } from './Door';
 
-type Facts = Omit<Colleague, 'id' | 'revision' | 'joined' | 'set_aside'>;
+type Facts = Omit<Colleague, 'id' | 'revision' | 'joined' | 'set_aside' | 'second_factor'>;
 
 const NEW: Facts = {
     name: '',

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Form, Input } from 'antd';
+import { Button, Checkbox, Form, Input } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { setStudio, type Studio, studioQuery } from '../../api/session';
@@ -9,6 +9,7 @@ import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 import { Failed, Loading } from '../../ui/states';
+import { ROLES } from './roles';
 import { SettingsTabs } from './SettingsTabs';
 
 export default function StudioPage() {
@@ -32,7 +33,13 @@ export default function StudioPage() {
     );
 }
 
-const gigabytes = (bytes: number): string => (bytes / 1e9).toFixed(bytes < 1e9 ? 2 : 0);
+const ROLE_OPTIONS = (['lead', 'painter', 'desk'] as const).map((role) => ({
+    value: role,
+    label: ROLES[role],
+}));
+
+const room = (bytes: number): string =>
+    bytes < 1e9 ? `${Math.ceil(bytes / 1e6)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;
 
 function StudioForm({ studio }: { studio: Studio }) {
     const queries = useQueryClient();
@@ -71,9 +78,18 @@ function StudioForm({ studio }: { studio: Studio }) {
                     }))}
                 />
             </Field>
+            <Field
+                label="Wants a second factor of"
+                help="Beside the password, a code of a device. Who has none sets one up before anything else."
+            >
+                <Checkbox.Group
+                    value={form.second_factor_roles}
+                    onChange={(second_factor_roles) => setForm({ ...form, second_factor_roles })}
+                    options={ROLE_OPTIONS}
+                />
+            </Field>
             <p className="small soft">
-                Pictures take {gigabytes(pictures.bytes)} of the {gigabytes(pictures.of)} GB there are for
-                them.
+                Pictures take {room(pictures.bytes)} of the {room(pictures.of)} there are for them.
             </p>
             {pictures.is_nearly_full && (
                 <Says kind="warn">

@@ -7,6 +7,7 @@ import { usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { Says } from '../../ui/Says';
 import { PASSWORD, ROLES } from './roles';
+import { SecondFactor } from './SecondFactor';
 import { SettingsTabs } from './SettingsTabs';
 import { TokensCard } from './TokensCard';
 
@@ -91,6 +92,7 @@ export default function YouPage() {
                             Sign out everywhere else
                         </Button>
                     </section>
+                    {person && <SecondFactor person={person} />}
                     <TokensCard />
                 </Flex>
             </div>
