@@ -46,7 +46,10 @@ final class PictureRefused extends Refusal
     /** Nothing can be seen on so few pixels. */
     public static function tooSmall(int $width, int $height, int $shortest): self
     {
-        return new self("The picture has $width × $height pixels; at least $shortest on each side are needed.", '/picture');
+        return new self(
+            "The picture has $width × $height pixels; at least $shortest on each side are needed.",
+            '/picture',
+        );
     }
 
     /** Inks are no colours that could be measured. */

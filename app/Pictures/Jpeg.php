@@ -20,7 +20,8 @@ final class Jpeg
             $at += ((array) unpack('n', substr($file, $at, 2).'  '))[1];
             // After the head of a scan its data, in which a mark is one that is neither stuffing nor a restart.
             if ($kind === 0xDA) {
-                $next = preg_match('/\xFF+[^\x00\xFF\xD0-\xD7]/s', $file, $found, PREG_OFFSET_CAPTURE, min($at, strlen($file)));
+                $from = min($at, strlen($file));
+                $next = preg_match('/\xFF+[^\x00\xFF\xD0-\xD7]/s', $file, $found, PREG_OFFSET_CAPTURE, $from);
                 $at = $next === 1 ? $found[0][1] : strlen($file);
             }
         }

@@ -28,7 +28,9 @@ final class Guessing
 
     private const ROWS = ['1234567890', 'qwertyuiop', 'qwertzuiop', 'asdfghjkl', 'zxcvbnm', 'yxcvbnm'];
 
-    private const DISGUISES = ['4' => 'a', '@' => 'a', '3' => 'e', '1' => 'i', '!' => 'i', '0' => 'o', '5' => 's', '$' => 's', '7' => 't'];
+    private const DISGUISES = [
+        '4' => 'a', '@' => 'a', '3' => 'e', '1' => 'i', '!' => 'i', '0' => 'o', '5' => 's', '$' => 's', '7' => 't',
+    ];
 
     private const LONGEST = 64;
 

@@ -17,7 +17,8 @@ final class SecondFactorWanted
     public function handle(Request $request, Closure $next): Response
     {
         $person = $request->user();
-        if ($person instanceof User && ! $request->is('api/v1/session', 'api/v1/account/*') && SecondFactor::isMissing($person)) {
+        $isOwn = $request->is('api/v1/session', 'api/v1/account/*');
+        if ($person instanceof User && ! $isOwn && SecondFactor::isMissing($person)) {
             throw AccountRefused::secondFactorWanted();
         }
 

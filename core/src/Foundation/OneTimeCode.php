@@ -23,7 +23,7 @@ final class OneTimeCode
     {
         $hash = hash_hmac('sha1', pack('J', $step), $secret, true);
         $at = ord($hash[19]) & 15;
-        $number = ((array) unpack('N', substr($hash, $at, 4)))[1];
+        $number = (int) hexdec(bin2hex(substr($hash, $at, 4)));
 
         return str_pad((string) (($number & 0x7FFFFFFF) % 10 ** $digits), $digits, '0', STR_PAD_LEFT);
     }
@@ -66,7 +66,10 @@ final class OneTimeCode
         $bits = '';
         foreach ($spelled === '' ? [] : str_split($spelled) as $letter) {
             $at = strpos(self::LETTERS, $letter);
-            $bits .= sprintf('%05b', $at === false ? throw new InvalidArgumentException("$letter is none of base 32.") : $at);
+            if ($at === false) {
+                throw new InvalidArgumentException("$letter is none of base 32.");
+            }
+            $bits .= sprintf('%05b', $at);
         }
         $secret = '';
         foreach (str_split(substr($bits, 0, intdiv(strlen($bits), 8) * 8), 8) as $byte) {
