@@ -53,7 +53,7 @@ final class Race
         yield from $this->both('an order', 'desk', 'POST', 'orders', ['client' => 'A', 'title' => 'Race'], $count("orders where title = 'Race'"), null);
         yield from $this->both('a unit', 'desk', 'POST', "orders/$order/units", ['sculpt' => 'mudlark', 'tier' => 'muster', 'count' => 2, 'label' => 'Race'], $count("units where label = 'Race'"), null);
         yield from $this->both('a link for a person', 'lead', 'POST', "people/$painter/link", null, $count("invitations where user_id = $painter and used_at is null and withdrawn_at is null"), 1, standing: true);
-        yield from $this->both('a link for a client', 'desk', 'POST', "orders/$order/links", ['days' => 30], $count('share_links'), null);
+        yield from $this->both('a link for a client', 'desk', 'POST', "orders/$order/links", ['days' => 30], $count('share_links where withdrawn_at is null'), null);
         yield from $this->both('a draft', 'lead', 'POST', 'standard/draft', null, $count("standard_versions where status = 'draft'"), 1, standing: true);
         $revision = $this->one("select revision from units where id = $unit");
         yield from $this->both('a release', 'lead', 'POST', "units/$unit/release", ['revision' => $revision, 'despite' => 'Race.'], $count("releases where unit_id = $unit"), 1);
