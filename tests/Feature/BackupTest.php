@@ -170,11 +170,11 @@ final class BackupTest extends StudioTestCase
             $h->last = str_repeat('0', 64);
         })];
         yield 'a migration of its own' => ['newer version', $json(Source::HEAD, function ($h): void {
-            $h->migrations[] = '../../../../tmp/evil';
+            $h->migrations[] = '../../another_of_its_own';
         })];
         yield 'a row that breaks a rule' => ['nothing', $edit(Source::ROWS, fn (string $b) => str_replace('"lead"', '"emperor of the whole wide world, and of all that lies under it"', $b))];
         yield 'no end' => ['come to an end', fn (string $kind, string $bytes) => $kind === Source::END ? [] : [[$kind, $bytes]]];
-        yield 'something else' => ['what no backup holds', fn (string $kind, string $bytes) => $kind === Source::END ? [['x', '\! touch /tmp/owned'], [$kind, $bytes]] : [[$kind, $bytes]]];
+        yield 'something else' => ['what no backup holds', fn (string $kind, string $bytes) => $kind === Source::END ? [['x', '\! touch owned'], [$kind, $bytes]] : [[$kind, $bytes]]];
     }
 
     /**

@@ -54,6 +54,7 @@ export function SecondFactor({ person }: { person: Person }) {
                             value={begin.data.address}
                             bordered={false}
                             type="svg"
+                            marginSize={4}
                             color="#000"
                             bgColor="#fff"
                         />
