@@ -1,13 +1,12 @@
 import { Button, Checkbox, Flex, Slider } from 'antd';
 import { saysWhy } from '../../api/client';
-import type { Photograph } from '../../api/photographs';
 import { DragPoint } from '../../ui/DragPoint';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 import { Still } from '../../ui/Still';
 import css from './Photographs.module.css';
-import type { Outlined, Point } from './placing';
-import { type Handle, type Marks, usePlacing } from './usePlacing';
+import type { Point } from './placing';
+import { type Handle, type Placing, usePlacing } from './usePlacing';
 
 const HANDLES: { key: Handle; label: string; mark: string }[] = [
     { key: 'base_left', label: 'Where the base begins on the left', mark: 'L' },
@@ -18,17 +17,8 @@ const HANDLES: { key: Handle; label: string; mark: string }[] = [
 ];
 
 /** Three points and the grey card are dragged, or nudged by keys, until the outlines lie where they belong. */
-export function PlacePhoto({
-    photograph: p,
-    marks,
-    figure,
-    done,
-}: {
-    photograph: Photograph;
-    marks: Marks | undefined;
-    figure: Outlined[];
-    done: () => void;
-}) {
+export function PlacePhoto(given: Placing) {
+    const { photograph: p, marks, figure } = given;
     const {
         was,
         view,
@@ -47,7 +37,7 @@ export function PlacePhoto({
         drag,
         nudge,
         keep,
-    } = usePlacing({ photograph: p, marks, figure, done });
+    } = usePlacing(given);
     const whereIs = (key: Handle): Point => (key === 'area' ? middle : at[key]);
     return (
         <Flex vertical gap={12}>

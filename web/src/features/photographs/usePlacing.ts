@@ -4,23 +4,20 @@ import { placePhotograph, type Photograph, type PhotographPlacement } from '../.
 import type { components } from '../../api/schema';
 import { laidOver, type Outlined, type Point } from './placing';
 
-export type Marks = components['schemas']['PlacementMarks'];
+type Marks = components['schemas']['PlacementMarks'];
+/** A photograph, where the points of its figure's outlines belong, and what is done once they lie there. */
+export interface Placing {
+    photograph: Photograph;
+    marks: Marks | undefined;
+    figure: Outlined[];
+    done: () => void;
+}
 export type Handle = 'base_left' | 'base_right' | 'top' | 'card' | 'area';
 
 const point = (p: number[]): Point => [p[0] ?? 0, p[1] ?? 0];
 
 /** Where the points, the card and single areas lie on a photograph while they are dragged, in its pixels. */
-export function usePlacing({
-    photograph: p,
-    marks,
-    figure,
-    done,
-}: {
-    photograph: Photograph;
-    marks: Marks | undefined;
-    figure: Outlined[];
-    done: () => void;
-}) {
+export function usePlacing({ photograph: p, marks, figure, done }: Placing) {
     const fitted = (m: number[]): Point => [(m[0] ?? 0) * p.width, (m[1] ?? 0) * p.height];
     const was = p.placement;
     const [at, setAt] = useState<Record<Handle, Point>>({
