@@ -9,6 +9,7 @@ use App\Http\Middleware\BodySize;
 use App\Http\Middleware\CsrfToken;
 use App\Http\Middleware\KnownHost;
 use App\Http\Middleware\KnownMethod;
+use App\Http\Middleware\RoomToWrite;
 use App\Http\Middleware\SecondFactorWanted;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SessionAge;
@@ -47,7 +48,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // Same origin only; and the package it needs is not installed (see support/compat).
         $middleware->remove(HandleCors::class);
-        $middleware->append([KnownHost::class, KnownMethod::class]);
+        $middleware->append([KnownHost::class, KnownMethod::class, RoomToWrite::class]);
         $middleware->prepend(BodySize::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->web(append: [SessionAge::class], replace: [ValidateCsrfToken::class => CsrfToken::class]);

@@ -23,6 +23,9 @@ return [
     // So much room the studio has for pictures, in thousand million bytes.
     'pictures_gb' => (float) env('ORDOTYPE_PICTURES_GB', 20),
 
+    // Where less than so many MB are free on a disk that the studio writes to, nothing more is written there.
+    'least_mb' => (int) env('ORDOTYPE_LEAST_MB', 50),
+
     // Where backups are that are made by themselves: each day, and before tables change.
     'backups' => env('ORDOTYPE_BACKUPS', base_path('var/backups')),
 ];

@@ -68,6 +68,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::get('standard/versions/{number}/export', [StandardController::class, 'export']);
         Route::get('standard/compare', [StandardController::class, 'compare']);
         Route::get('standard/difference', [StandardController::class, 'difference']);
+        Route::get('standard/tiers/{tier}/open-units', [StandardController::class, 'openUnits']);
         Route::get('standard/techniques', [StandardController::class, 'techniques']);
         Route::get('standard/ladder.csv', [StandardController::class, 'csv']);
         Route::get('standard/comparison', [ComparisonController::class, 'show']);

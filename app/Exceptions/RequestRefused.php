@@ -47,6 +47,17 @@ final class RequestRefused extends Refusal
         return new self('This link shows nothing any more. Ask the studio for a new one.', '', 404);
     }
 
+    /** The disk is full, or is there to be read only. */
+    public static function noRoom(): self
+    {
+        return new self(
+            'The disk of the studio is full, or cannot be written to. Nothing was changed, and what you typed stays '.
+                'here: try again when there is room. Whoever runs the server sees more with ./ordotype doctor.',
+            '',
+            507,
+        );
+    }
+
     /** A part of the body must be a JSON object. */
     public static function notAnObject(string $key): self
     {

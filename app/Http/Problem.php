@@ -6,6 +6,8 @@ namespace App\Http;
 
 use App\Exceptions\Conflict;
 use App\Exceptions\Refusal;
+use App\Exceptions\RequestRefused;
+use App\Studio\Room;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -104,17 +106,12 @@ final class Problem
                 'Wait a minute and try again.',
             ),
             $e instanceof HttpExceptionInterface => self::ofHttp($e),
+            $e instanceof FilesystemException, self::isFull($e) => self::from(RequestRefused::noRoom()),
             $e instanceof QueryException && (new LostConnectionDetector())->causedByLostConnection($e) => self::make(
                 503,
                 'The database cannot be reached',
                 'Nothing you entered was changed. Try again in a moment; if it stays like this, ask whoever runs '.
                     'the server.',
-            ),
-            $e instanceof FilesystemException, self::isFull($e) => self::make(
-                507,
-                'No room to write',
-                'The disk of the studio is full, or its folder cannot be written to. Nothing you entered was changed; '.
-                    'whoever runs the server sees more with ./ordotype doctor.',
             ),
             default => self::make(
                 500,
@@ -124,11 +121,14 @@ final class Problem
         };
     }
 
-    /** MariaDB's numbers for a disk or a table that has no room; 1030 names error 28 of the system. */
+    /** MariaDB's numbers for a table that has no room or is read only; 1030 names errors 28 and 30 of the system. */
     private static function isFull(Throwable $e): bool
     {
+        // A database that cannot write ends itself.
         return $e instanceof QueryException &&
-            (in_array($e->errorInfo[1] ?? null, [1021, 1114], true) || str_contains($e->getMessage(), 'error 28'));
+            (Room::left() === 'none' ||
+                in_array($e->errorInfo[1] ?? null, [1021, 1036, 1114], true) ||
+                preg_match('/error (28|30)\\b/', $e->getMessage()) === 1);
     }
 
     private static function ofHttp(HttpExceptionInterface $e): JsonResponse

@@ -33,8 +33,9 @@ final readonly class Keyset
      */
     public function page(Builder $rows, ?string $cursor, int $size): array
     {
-        if ($cursor !== null) {
-            $this->after($rows, $this->read($cursor));
+        $place = $this->place($cursor);
+        if ($place !== null) {
+            $this->after($rows, $place);
         }
         foreach ($this->by as $column => $falls) {
             $rows->orderBy($column, $falls ? 'desc' : 'asc');
@@ -76,9 +77,18 @@ final readonly class Keyset
         return rtrim(strtr(base64_encode((string) json_encode([$this->name, ...$values])), '+/', '-_'), '=');
     }
 
-    /** @return list<string|int> */
-    private function read(string $cursor): array
+    /**
+     * Where the last page ended.
+     *
+     * @return list<string|int>|null values in the columns; null: this is the first page
+     *
+     * @throws RequestRefused when the cursor is not one of this list
+     */
+    public function place(?string $cursor): ?array
     {
+        if ($cursor === null) {
+            return null;
+        }
         $read = json_decode((string) base64_decode(strtr($cursor, '-_', '+/'), true), true, 2);
         if (! is_array($read) || ! array_is_list($read) || count($read) !== count($this->by) + 1) {
             throw RequestRefused::cursorForeign();

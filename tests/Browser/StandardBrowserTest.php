@@ -69,9 +69,7 @@ final class StandardBrowserTest extends BrowserTestCase
         self::$chrome->text('Company', 'th', true)->findElement(WebDriverBy::tagName('button'))->click();
         self::$chrome->waitFor('The rung Company');
         self::$chrome->choose('Stands as', 'retired: stays readable', '.ant-drawer');
-        $open = array_values(
-            array_filter($this->get('standard')['open_units'], fn (array $u) => $u['tier'] === 'company'),
-        )[0];
+        $open = $this->get('standard/tiers/company/open-units');
         self::$chrome->waitFor("{$open['units']} open units are at this tier, in ".implode(', ', $open['orders']));
     }
 

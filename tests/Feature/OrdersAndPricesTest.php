@@ -132,12 +132,12 @@ final class OrdersAndPricesTest extends StudioTestCase
 
     public function test_the_ladder_says_which_open_orders_stand_on_a_tier(): void
     {
-        $ladder = $this->api('lead', 'GET', 'standard', null, 200);
-        $open = collect($ladder->json('open_units'))->firstWhere('tier', 'banner');
-        self::assertContains('26-041', $open['orders']);
+        $at = fn (string $tier) => $this->api('lead', 'GET', "standard/tiers/$tier/open-units", null, 200)->json();
+        self::assertContains('26-041', $at('banner')['orders']);
+        $tiers = $this->api('lead', 'GET', 'standard', null, 200)->json('tiers.*.key');
         self::assertSame(
             Order::query()->whereNotIn('status', OrderStatus::finished())->withCount('units')->get()->sum('units_count'),
-            array_sum(array_column($ladder->json('open_units'), 'units')),
+            array_sum(array_map(fn (string $tier) => $at($tier)['units'], $tiers)),
         );
     }
 

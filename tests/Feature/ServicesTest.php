@@ -302,8 +302,28 @@ final class ServicesTest extends StudioTestCase
             ['picture' => UploadedFile::fake()->image('figure.png', 30, 40)],
             ['Accept' => 'application/json'],
         );
-        self::assertSame([507, 'No room to write'], [$sent->getStatusCode(), $sent->json('title')]);
+        self::assertSame(507, $sent->getStatusCode());
+        self::assertStringContainsString('cannot be written to', $sent->json('detail'));
         Storage::forgetDisk('local');
+    }
+
+    public function test_a_little_before_a_disk_is_full_nothing_more_is_written_and_all_can_be_read(): void
+    {
+        $before = Order::query()->count();
+        $facts = ['client' => 'Ada Fen', 'title' => 'One more', 'brief' => null, 'due_on' => null];
+        // More than any disk has.
+        config(['ordotype.least_mb' => 10 ** 9]);
+        $this->api('lead', 'POST', 'orders', $facts, 507);
+        self::assertSame($before, Order::query()->count());
+        $this->api('lead', 'GET', 'orders', null, 200);
+        self::assertSame('none', $this->api('lead', 'GET', 'session', null, 200)->json('room'));
+        $this->getJson('/up')->assertStatus(503)->assertJsonPath('disk', false);
+        $signIn = ['email' => 'desk@heron-lane.example', 'password' => 'tidemark'];
+        $this->postJson('/api/v1/session', $signIn)->assertOk();
+
+        config(['ordotype.least_mb' => 1]);
+        self::assertSame('enough', $this->api('lead', 'GET', 'session', null, 200)->json('room'));
+        $this->api('lead', 'POST', 'orders', $facts, 201);
     }
 
     public function test_sign_ins_and_what_is_not_allowed_are_in_the_log_without_passwords(): void

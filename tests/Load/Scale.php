@@ -47,16 +47,14 @@ final class Scale
 
     public function grow(int $copies): void
     {
+        $last = self::last();
         $this->largeOrder();
-        $shift = [];
-        foreach (array_keys(self::TABLES) as $table) {
-            $shift[$table] = 1 + (int) DB::table($table)->max('id');
-        }
+        $shift = array_map(fn (int $id) => $id + 1, self::last());
         $signed = SignOff::query()->with('pieces')->orderBy('number')->get();
         for ($copy = 1; $copy < $copies; $copy++) {
             DB::transaction(function () use ($copy, $shift, $signed): void {
                 foreach (self::TABLES as $table => $of) {
-                    $this->copy($table, $of, $copy, $shift);
+                    $this->copy($table, $of, $copy, $shift, $last[$table]);
                 }
                 // The answers of a check that is closed can no longer be written, so it is closed after them.
                 DB::update("update checks join checks as first on checks.id = first.id + {$copy} * {$shift['checks']}
@@ -69,6 +67,7 @@ final class Scale
         DB::select('analyze table '.implode(', ', array_keys(self::TABLES)));
     }
 
+    /** Beside the copies, once. */
     private function largeOrder(): void
     {
         Auth::setUser(User::query()->where('role', 'lead')->firstOrFail());
@@ -87,8 +86,9 @@ final class Scale
     /**
      * @param  array<string, string>  $of
      * @param  array<string, int>  $shift
+     * @param  int  $last  of the rows that are copied
      */
-    private function copy(string $table, array $of, int $copy, array $shift): void
+    private function copy(string $table, array $of, int $copy, array $shift, int $last): void
     {
         $into = $from = [];
         $columns = DB::select('select column_name as name from information_schema.columns where table_schema = database()
@@ -101,9 +101,16 @@ final class Scale
                 default => $this->own($table, $name, $copy, $shift),
             };
         }
-        $largest = $shift[$table];
         DB::insert("insert into $table (".implode(', ', $into).')
-            select '.implode(', ', $from)." from $table where id < $largest");
+            select '.implode(', ', $from)." from $table where id <= $last");
+    }
+
+    /** @return array<string, int> the last row of each table */
+    private static function last(): array
+    {
+        $tables = array_keys(self::TABLES);
+
+        return array_combine($tables, array_map(fn (string $table) => (int) DB::table($table)->max('id'), $tables));
     }
 
     /** @param  array<string, int>  $shift */

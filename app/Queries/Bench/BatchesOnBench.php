@@ -24,13 +24,13 @@ final class BatchesOnBench
     public function page(?string $find, ?string $cursor): array
     {
         $open = Stage::words(fn (Stage $s) => $s->isOnBench());
-        [$units, $next] = $this->units->page('bench', $open, $find, $cursor, [
+        [$units, $next] = $this->units->page('bench', $open, true, $find, $cursor, [
             'pieces' => fn (HasMany $q) => $q
                 ->whereNotIn('stage', [Stage::Lost->value, Stage::Cancelled->value])
                 ->orderBy('number')
                 // What stands is in the index; what was painted over is not counted.
                 ->withCount(['logs as done' => fn (Builder $logs) => $logs->whereNotNull('standing')]),
-        ], fn (Builder $units) => $units->whereNotNull('units.released_at'));
+        ]);
         $releases = $this->releases($units);
 
         return [

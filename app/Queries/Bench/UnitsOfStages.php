@@ -10,12 +10,14 @@ use App\Models\Unit;
 use App\Queries\Keyset;
 use App\Queries\Like;
 use App\Repositories\Standards;
-use Closure;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Facades\DB;
 
 /**
- * Units that have pieces of certain stages, by the day on which their order is due: what the bench and the check list
- * page by page. No plan and no log is read for it.
+ * Units of open orders that have pieces of certain stages, by the day on which their order is due: what the bench and
+ * the check list page by page. No plan and no log is read for it, and no more orders than the page needs: the orders
+ * are found first, along their index, and no further than there are units to show.
  */
 final class UnitsOfStages
 {
@@ -29,7 +31,6 @@ final class UnitsOfStages
      * @param  string  $list  its name, for its cursors
      * @param  list<string>  $stages
      * @param  array<array-key, mixed>  $with  of the unit
-     * @param  (Closure(Builder<Unit>): mixed)|null  $only  what else a unit must be
      * @return array{list<Unit>, string|null} a page, and the cursor of the next
      *
      * @throws RequestRefused
@@ -37,21 +38,21 @@ final class UnitsOfStages
     public function page(
         string $list,
         array $stages,
+        bool $released,
         ?string $find,
         ?string $cursor,
         array $with,
-        ?Closure $only = null,
     ): array {
+        $keyset = new Keyset($list, ['orders.due_key' => false, 'orders.order_id' => false, 'units.id' => false]);
+        $orders = $this->orders($stages, $released, $keyset->place($cursor));
         $version = 'order.version:'.implode(',', StandardVersion::BRIEF);
         $units = Unit::query()
-            ->join('orders', 'orders.id', '=', 'units.order_id')
+            ->joinSub($find === null ? $orders->limit(self::PAGE + 1) : $orders, 'orders', 'orders.order_id', 'units.order_id')
             ->select(['units.id', 'units.order_id', 'units.sculpt_id', 'units.tier', 'units.released_at'])
             ->addSelect('orders.due_key')
             ->with(['order:id,number,title,due_on,standard_version_id', $version, 'sculpt:id,name', ...$with])
+            ->when($released, fn (Builder $q) => $q->whereNotNull('units.released_at'))
             ->whereHas('pieces', fn (Builder $q) => $q->whereIn('stage', $stages));
-        if ($only !== null) {
-            $only($units);
-        }
         if ($find !== null) {
             $like = Like::holding($find);
             $units->where(
@@ -63,8 +64,39 @@ final class UnitsOfStages
             );
         }
 
-        return (new Keyset($list, ['orders.due_key' => false, 'units.id' => false]))
-            ->page($units, $cursor, self::PAGE);
+        return $keyset->page($units, $cursor, self::PAGE);
+    }
+
+    /**
+     * Open orders with such units, from the place on where the last page ended: as many orders as a page has rows hold
+     * enough units for it.
+     *
+     * @param  list<string>  $stages
+     * @param  list<string|int>|null  $place
+     */
+    private function orders(array $stages, bool $released, ?array $place): QueryBuilder
+    {
+        // A value, not "exists": that would be turned into a list of all such units of the studio first.
+        $has = DB::table('units')
+            ->selectRaw('1')
+            ->join('pieces', 'pieces.unit_id', '=', 'units.id')
+            ->whereColumn('units.order_id', 'orders.id')
+            ->whereIn('pieces.stage', $stages)
+            ->when($released, fn (QueryBuilder $q) => $q->whereNotNull('units.released_at'))
+            ->limit(1);
+
+        return DB::table('orders')
+            ->forceIndex('orders_by_due')
+            ->select(['id as order_id', 'due_key', 'title', 'number'])
+            ->where('settled', 0)
+            ->when($place, fn (QueryBuilder $q, array $at) => $q->where(
+                fn (QueryBuilder $or) => $or
+                    ->where('due_key', '>', $at[0])
+                    ->orWhere(fn (QueryBuilder $same) => $same->where('due_key', $at[0])->where('id', '>=', $at[1])),
+            ))
+            ->whereRaw('('.$has->toSql().') = 1', $has->getBindings())
+            ->orderBy('due_key')
+            ->orderBy('id');
     }
 
     /** @return array<string, mixed> what every list says of a unit */

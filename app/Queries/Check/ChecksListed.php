@@ -24,7 +24,7 @@ final class ChecksListed
     public function page(?string $find, ?string $cursor): array
     {
         $wait = Stage::words(fn (Stage $s) => $s->waitsForCheck());
-        [$units, $next] = $this->units->page('checks', $wait, $find, $cursor, [
+        [$units, $next] = $this->units->page('checks', $wait, false, $find, $cursor, [
             'pieces' => fn (HasMany $q) => $q->orderBy('number'),
             'pieces.checks:id,piece_id,round,verdict,closed_at',
         ]);

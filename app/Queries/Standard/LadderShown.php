@@ -7,12 +7,10 @@ namespace App\Queries\Standard;
 use App\Models\ClauseRow;
 use App\Models\Sculpt;
 use App\Models\StandardVersion;
-use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
 use App\Repositories\Standards;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\ChangeFormat;
 use Ordotype\Core\Format\ClauseFormat;
 use Ordotype\Core\Format\DocumentEdit;
@@ -30,19 +28,14 @@ use Ordotype\Core\Standard\Technique;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
-use Ordotype\Core\Studio\OrderStatus;
 use Ordotype\Core\Words\ChangeWords;
 use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\LadderWords;
 use Ordotype\Core\Words\RowNames;
-use stdClass;
 
 /** A version of the standard as the Standard screen shows it. */
 final class LadderShown
 {
-    /** So many orders are named where a rung is retired, the most urgent first. */
-    private const ORDERS_NAMED = 12;
-
     public function __construct(private readonly Standards $standards)
     {
     }
@@ -71,7 +64,6 @@ final class LadderShown
                         'published_at' => $published->published_at?->toIso8601ZuluString(),
                     ],
             'currency' => $standard->currency,
-            'open_units' => $this->openUnits(),
             'tiers' => array_map(self::tier(...), $grid->tiers()),
             'rows' => $this->rows($grid, $standard, $version),
             'techniques' => array_map(self::technique(...), $standard->techniques),
@@ -242,34 +234,5 @@ final class LadderShown
             'before' => $words->before($c),
             'after' => $words->after($c),
         ];
-    }
-
-    /**
-     * Orders that are not finished, by tier: what a tier's retirement would leave standing.
-     *
-     * @return list<array{tier: string, units: int, orders: list<string>}>
-     */
-    private function openUnits(): array
-    {
-        $open = Unit::query()
-            ->join('orders', 'orders.id', '=', 'units.order_id')
-            ->whereNotIn('orders.status', OrderStatus::finished());
-        $numbers = (clone $open)->distinct()->select(['units.tier', 'orders.number', 'orders.due_key'])
-            ->selectRaw('dense_rank() over (partition by units.tier order by orders.due_key, orders.number) as place');
-        $named = DB::query()->fromSub($numbers, 'numbers')->where('place', '<=', self::ORDERS_NAMED)
-            ->orderBy('place')->get()->groupBy('tier');
-
-        return (clone $open)
-            ->groupBy('units.tier')
-            ->selectRaw('units.tier, count(*) as units, count(distinct units.order_id) as orders')
-            ->toBase()
-            ->get()
-            ->map(fn (stdClass $of) => [
-                'tier' => (string) $of->tier,
-                'units' => (int) $of->units,
-                'orders' => array_values(($named[$of->tier] ?? new Collection())->pluck('number')->all()),
-                'further_orders' => max(0, (int) $of->orders - self::ORDERS_NAMED),
-            ])
-            ->all();
     }
 }

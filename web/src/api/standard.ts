@@ -39,6 +39,13 @@ export const discardDraft = async (revision: number): Promise<void> => {
     await client.DELETE('/standard/draft', { body: { revision } });
 };
 
+/** What the retirement of a rung would leave standing. */
+export const openUnitsQuery = (tier: string) =>
+    queryOptions({
+        queryKey: ['orders', 'at tier', tier],
+        queryFn: () => given(client.GET('/standard/tiers/{tier}/open-units', { params: { path: { tier } } })),
+    });
+
 export const versionsQuery = () =>
     queryOptions({
         queryKey: ['standard', 'versions'],

@@ -16,6 +16,7 @@ import { NavLink, useLocation, useNavigate } from 'react-router';
 import { signOut } from '../api/session';
 import { Help } from './Help';
 import { useKey } from './keys';
+import { RoomLeft } from './RoomLeft';
 import { can, usePerson } from './session';
 import { switchLamp, useDark } from './theme';
 
@@ -97,7 +98,10 @@ export function Frame({ children }: { children: ReactNode }) {
                     </Button>
                 </div>
             </nav>
-            <main>{children}</main>
+            <main>
+                <RoomLeft />
+                {children}
+            </main>
             <Help open={help} close={() => setHelp(false)} />
         </div>
     );

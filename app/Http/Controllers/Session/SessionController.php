@@ -10,6 +10,7 @@ use App\Http\Requests\Session\SignIn;
 use App\Models\Studio;
 use App\Models\User;
 use App\Policies\Rights;
+use App\Studio\Room;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -35,6 +36,7 @@ final class SessionController
         return new JsonResponse([
             'studio' => Studio::row()->only(['name', 'time_zone']),
             'person' => $user instanceof User ? self::person($user) : null,
+            'room' => Room::left(),
             'demo' => array_values(
                 array_map(
                     fn (array $p) => [

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Standard;
 use App\Http\Requests\Standard\TwoTiers;
 use App\Http\Requests\Standard\TwoVersions;
 use App\Queries\Standard\LadderShown;
+use App\Queries\Standard\OpenUnitsAtTier;
 use App\Queries\Standard\TechniquesShown;
 use App\Queries\Standard\TiersCompared;
 use App\Queries\Standard\VersionsCompared;
@@ -49,6 +50,11 @@ final class StandardController
     public function difference(TwoTiers $given, TiersCompared $compared): JsonResponse
     {
         return new JsonResponse($compared->on($given->sculpt(), $given->from(), $given->to()));
+    }
+
+    public function openUnits(string $tier, OpenUnitsAtTier $units): JsonResponse
+    {
+        return new JsonResponse($units->of($tier));
     }
 
     public function techniques(TechniquesShown $techniques): JsonResponse

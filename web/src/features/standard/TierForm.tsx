@@ -2,7 +2,7 @@ import { Button, Drawer, Flex, Form, Input, InputNumber } from 'antd';
 import type { Change, Ladder, TierFrame } from '../../api/types';
 import { Pick } from '../../ui/Pick';
 import { Field } from '../../ui/Field';
-import { Says } from '../../ui/Says';
+import { LeftStanding } from './LeftStanding';
 import { useTierEdit } from './useTierEdit';
 
 interface TierEdit {
@@ -31,10 +31,6 @@ export function TierDrawer(edit: TierEdit) {
 /** What a rung is for, how it is looked at, whose clauses it takes. */
 function TierForm({ frame, ladder, readOnly, busy, make, close }: TierEdit) {
     const { others, under, setUnder, form, set, after, changes } = useTierEdit(frame, ladder);
-    const open =
-        frame && frame.status !== 'retired' && form.status === 'retired'
-            ? ladder.open_units.find((u) => u.tier === frame.key)
-            : undefined;
     const select = (label: string, value: string, options: [string, string][], pick: (v: string) => void) => (
         <Field label={label}>
             <Pick
@@ -92,13 +88,8 @@ function TierForm({ frame, ladder, readOnly, busy, make, close }: TierEdit) {
                 ],
                 (v) => set({ status: v as TierFrame['status'] }),
             )}
-            {open && (
-                <Says kind="warn">
-                    {open.units} open {open.units === 1 ? 'unit is' : 'units are'} at this tier, in{' '}
-                    {open.orders.join(', ')}
-                    {open.further_orders > 0 ? ` and ${open.further_orders} more` : ''}. They keep their
-                    version and are finished at it; no new unit can be given it.
-                </Says>
+            {frame && frame.status !== 'retired' && form.status === 'retired' && (
+                <LeftStanding tier={frame.key} />
             )}
             {select(
                 'Takes the clauses of',
