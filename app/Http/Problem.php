@@ -106,6 +106,12 @@ final class Problem
                 'Wait a minute and try again.',
             ),
             $e instanceof HttpExceptionInterface => self::ofHttp($e),
+            // What the database itself keeps from being changed, whoever asks: its guards say why.
+            $e instanceof QueryException && $e->getCode() === '45000' => self::make(
+                422,
+                'That cannot be done as things stand',
+                ($e->errorInfo[2] ?? '').'.',
+            ),
             $e instanceof FilesystemException, self::isFull($e) => self::from(RequestRefused::noRoom()),
             $e instanceof QueryException && (new LostConnectionDetector())->causedByLostConnection($e) => self::make(
                 503,

@@ -162,6 +162,17 @@ final class GuardsTest extends StudioTestCase
         ]);
     }
 
+    public function test_what_a_guard_keeps_is_refused_with_its_reason(): void
+    {
+        $this->rests();
+        $record = SignOff::query()->where('kind', 'sign_off')->orderBy('number')->firstOrFail();
+        $photograph = DB::table('photographs')->where('created_at', '2020-01-01')->value('id');
+        $this->api('lead', 'POST', "sign-offs/$record->number/withdrawal", ['reason' => 'A chip.'], 201);
+        $refused = $this->api('lead', 'DELETE', "photographs/$photograph", null, 422);
+        self::assertSame('A photograph of signed work stays.', $refused->json('detail'));
+        self::assertSame(1, DB::table('photographs')->where('id', $photograph)->count());
+    }
+
     public function test_a_name_can_be_erased_beside_a_record_and_in_what_was_said_behind_a_link(): void
     {
         $this->rests();

@@ -27,6 +27,7 @@ final class RightsTest extends StudioTestCase
         'GET standard/versions/{number}/export' => 'lead desk',
         'GET standard/compare' => 'lead desk',
         'GET standard/difference' => 'lead desk',
+        'GET standard/tiers/{tier}/open-units' => 'lead desk',
         'GET standard/techniques' => 'lead desk',
         'GET standard/ladder.csv' => 'lead desk',
         'GET standard/limits' => 'lead desk',
@@ -218,6 +219,7 @@ final class RightsTest extends StudioTestCase
             'photograph' => 999999,
             'example' => 999999,
             'drill' => 999999,
+            'tier' => 'company',
         ];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);

@@ -20,7 +20,10 @@ final class Odd
     private const SECONDS = 2.0;
 
     /** What would end the sign-ins that the others are sent with. */
-    private const LEFT_OUT = ['DELETE /session', 'DELETE /account/sessions', 'PUT /people/{person}/aside', 'POST /session'];
+    private const LEFT_OUT = ['DELETE /session', 'DELETE /account/sessions', 'POST /session'];
+
+    /** What no request reached when it was answered so: it was turned away at the door, or meant something else. */
+    private const TURNED_AWAY = [401, 403, 404, 405, 419, 429];
 
     private const WORDS = ['', 'x', 'null', '<script>', "'; drop table orders; --", '%00', 'a/b', '😀', '-1', '1e309', '2026-02-31'];
 
@@ -33,6 +36,11 @@ final class Odd
     public array $statuses = [];
 
     public float $longest = 0;
+
+    /** @var array<string, bool> operations, and whether one of their requests got past the door */
+    public array $reached = [];
+
+    private Places $places;
 
     public function __construct(private readonly string $url, string $root, int $seed)
     {
@@ -56,12 +64,14 @@ final class Odd
         foreach (['lead', 'painter', 'odo', 'desk'] as $who) {
             $until(($people[] = new Person($client, "$who@heron-lane.example"))->signIn());
         }
+        $this->places = new Places($this->made($people[0], $until));
         $people[] = new Person($client, 'nobody@heron-lane.example');
         $operations = $this->operations();
         $wrong = [];
         for ($i = 0; $i < $requests; $i++) {
             [$method, $path, $schema] = $operations[$i % count($operations)];
-            $address = ltrim(preg_replace_callback('/\{(\w+)\}/', fn () => $this->place(), $path) ?? '', '/').$this->query();
+            $named = fn (array $of) => rawurlencode($this->place($path, $of[1]));
+            $address = ltrim(preg_replace_callback('/\{(\w+)\}/', $named, $path) ?? '', '/').$this->query();
             $body = $method === 'GET' ? null : $this->body($schema);
             // Mostly a lead, who gets past the door.
             $who = $people[$this->random->getInt(0, 2) > 0 ? 0 : $this->random->getInt(1, 4)];
@@ -70,6 +80,8 @@ final class Odd
             $seconds = microtime(true) - $since;
             $this->longest = max($this->longest, $seconds);
             $this->statuses[$answer->getStatusCode()] = 1 + ($this->statuses[$answer->getStatusCode()] ?? 0);
+            $past = ! in_array($answer->getStatusCode(), self::TURNED_AWAY, true);
+            $this->reached["$method $path"] = $past || ($this->reached["$method $path"] ?? false);
             $why = $this->judge($answer, $path, $seconds);
             if ($why !== null) {
                 $wrong[] = "$method $address: $why; sent ".mb_substr((string) json_encode($body), 0, 200);
@@ -110,12 +122,37 @@ final class Odd
         return $operations;
     }
 
-    private function place(): string
+    /**
+     * What the demo lacks: links, a token, a drill, people whom anything may happen to.
+     *
+     * @return list<string> secrets of links
+     */
+    private function made(Person $lead, callable $until): array
     {
-        $places = ['0', '99999999999999999999999999', 'x', 'mudlark', '%2e%2e', str_repeat('a', 64), '-1'];
-        $roll = $this->random->getInt(0, 9);
+        $post = fn (string $path, array $body) => Person::read($until($lead->answered('POST', $path, $body)));
+        $links = [
+            $post('orders/1/links', ['days' => 30])['path'] ?? '',
+            $post('shares', ['sculpt' => 'sluice-warden', 'prices' => false, 'days' => 30])['path'] ?? '',
+        ];
+        $facts = ['role' => 'painter', 'may_sign' => false, 'skill' => 3, 'hours_week' => 20];
+        foreach (['a', 'b', 'c'] as $who) {
+            $links[] = $post('people', ['name' => "Somebody $who", 'email' => "$who@odd.test"] + $facts)['link'] ?? '';
+        }
+        $post('tokens', ['name' => 'Odd', 'abilities' => ['orders.read'], 'days' => 30]);
+        $post('drill', ['sculpt' => 'sluice-warden', 'tier' => 'banner']);
+        $record = Person::read($until($lead->answered('GET', 'sign-offs/1')));
 
-        return $roll < 6 ? (string) $this->random->getInt(1, 20) : $places[$roll % count($places)];
+        return array_values(array_filter([...array_map(basename(...), $links), basename($record['path'] ?? '')]));
+    }
+
+    /** Seven times in ten something that is there. */
+    private function place(string $path, string $parameter): string
+    {
+        $there = $this->places->of($path, $parameter);
+        $strange = ['0', '99999999999999999999999999', 'x', 'mudlark', '..', str_repeat('a', 64), '-1'];
+        $of = $there !== [] && $this->random->getInt(0, 9) < 7 ? $there : $strange;
+
+        return $of[$this->random->getInt(0, count($of) - 1)];
     }
 
     private function query(): string

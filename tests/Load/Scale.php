@@ -52,7 +52,7 @@ final class Scale
         $shift = array_map(fn (int $id) => $id + 1, self::last());
         $signed = SignOff::query()->with('pieces')->orderBy('number')->get();
         for ($copy = 1; $copy < $copies; $copy++) {
-            DB::transaction(function () use ($copy, $shift, $signed): void {
+            DB::transaction(function () use ($copy, $shift, $last, $signed): void {
                 foreach (self::TABLES as $table => $of) {
                     $this->copy($table, $of, $copy, $shift, $last[$table]);
                 }

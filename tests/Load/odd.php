@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 // Called by ./ordotype odd with the number of requests, a seed, and the folder and address of a running copy.
 
+use Illuminate\Contracts\Console\Kernel;
 use Tests\Load\Odd;
 
-require dirname(__DIR__, 2).'/vendor/autoload.php';
-
 [, $requests, $seed, $root, $url] = $argv;
+require "$root/vendor/autoload.php";
+$app = require "$root/bootstrap/app.php";
+$app->make(Kernel::class)->bootstrap();
 $odd = new Odd($url, $root, (int) $seed);
 $wrong = $odd->run((int) $requests);
 ksort($odd->statuses);
 $told = array_map(fn (int $status, int $n) => "$n × $status", array_keys($odd->statuses), $odd->statuses);
 printf("%d requests, seed %d: %s; longest %.2f s\n", $requests, $seed, implode(', ', $told), $odd->longest);
+$never = array_keys($odd->reached, false, true);
+printf("%d operations, %d of them never reached%s\n", count($odd->reached), count($never), $never === [] ? '' : ': '.implode(', ', $never));
 foreach (array_slice($wrong, 0, 20) as $line) {
     fwrite(STDERR, "$line\n");
 }

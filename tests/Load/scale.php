@@ -44,12 +44,12 @@ $cost = new Cost($root, $url, [
     'plan, released' => "units/$unit/plan",
     'schools' => "units/$planned/schools",
     'tiers of a unit' => "units/$planned/tiers",
-    'raise' => "units/$planned/raise",
+    'raise' => "units/$planned/raise?tier=banner",
     'stops' => "units/$planned/stops",
     'spraying' => "units/$planned/spraying",
     'tray' => "units/$unit/tray",
     'gates' => "units/$unit/gates",
-    'comparison' => 'standard/comparison?from=muster&to=banner&sculpt=sluice-warden',
+    'comparison' => 'standard/comparison?sculpt=sluice-warden',
 ]);
 $before = $cost->table();
 
