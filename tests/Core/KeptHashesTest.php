@@ -23,15 +23,15 @@ final class KeptHashesTest extends TestCase
     {
         foreach ([
             'schemes/tidemark.json' => 'd349386f9f230fec66c7cc33412195b0bd769a4da894c963d3841a9ad2bfc1fa',
-            'sculpts/bell-diver.json' => '7f806fa635d7e16453625563e3f36ebdd3555614cb3d3266290ec0c64c731201',
-            'sculpts/ferry-gun.json' => 'a7a1edcc76a660f2edfd6b9fc670fc8a2739fe3f0dee63b8288feec6798d0539',
+            'sculpts/bell-diver.json' => '914a023c2ac93be3bc67f65c0a2f55ebe11fde7f84c9b33bcb6dc95521112ce2',
+            'sculpts/ferry-gun.json' => '2824bb845c56dc9b056db2612f4ecfd4b4e58cdf016a1a9ac27973ddb6a393e1',
             'sculpts/lantern-provost.json' => 'e4603ffbd7afbdd0dec348bfcb6e0b69f841f6407bb74bc2dbf38e4dd5ab1be2',
             'sculpts/mudlark.json' => '2328d339a041073f0ec6f3574b1387b717043ce936472755d805b53b382488df',
-            'sculpts/reedback-toad.json' => '92005e8b058f1c9f3ce751bedfa654085c321601315227c4f16769ddf98af067',
+            'sculpts/reedback-toad.json' => 'f468cbf29212bb8e354417ee15d3336e2e77d2c44c317b0bc407458dc3549285',
             'sculpts/sluice-warden.json' => 'd5826ec1ad2b534e4ca9df2d0100788c53521b43f40d58415a9238e44c4cfe0b',
-            'standards/five-rungs.json' => '11f8d30f93dba7314d3f6d21f2a5a4b6cbf80dfa6807aaf62f377b33134a4e2f',
-            'standards/three-grades.json' => '10b8aa5cada3c281f5cb459788413f63dcdebac132e4ae86975300dbd439cae4',
-            'standards/two-stages.json' => 'f96bac18567e54cf29fccc8761599312c3f80d0288364d48852d1e7256f3eb56',
+            'standards/five-rungs.json' => '4ebbe37c98d8ad09d54b1c814822934a2fe55fd5ef53b52be6e9dbfd9d009c93',
+            'standards/three-grades.json' => 'da40452c90775e4fe0b9425ab5d2257d77dddc7fbe52037eef2fad18862cc657',
+            'standards/two-stages.json' => '3c2460d3ebd08588fadc87ae108f0732921e025aa90c352c627ab1a1c6d4f63a',
         ] as $document => $hash) {
             yield $document => [$document, $hash];
         }

@@ -28,9 +28,7 @@ use Tests\Support\Demo;
  */
 final class RandomRepairsTest extends TestCase
 {
-    private const PLANS = 40;
-
-    private const FAULTS_OF_EACH = 60;
+    private const PLANS = 60;
 
     private const FACTOR = ['spot' => 0.15, 'patch' => 0.25, 'whole' => 1.0];
 
@@ -50,8 +48,7 @@ final class RandomRepairsTest extends TestCase
                 $plan->request->sculpt->areas,
                 fn (Area $a) => $plan->area($a->key)->choice !== null,
             ));
-            for ($i = 0; $i < self::FAULTS_OF_EACH; $i++) {
-                $kind = $kinds[$random->getInt(0, count($kinds) - 1)];
+            foreach ($kinds as $kind) {
                 $area = $areas[$random->getInt(0, count($areas) - 1)];
                 $spread = Spread::cases()[$random->getInt(0, 2)];
                 $varnished = $random->getInt(0, 1) === 1;
@@ -169,7 +166,7 @@ final class RandomRepairsTest extends TestCase
             $phases[] = Phase::of($technique)->value;
         }
         if ($kind->redoLater) {
-            array_push($steps, ...self::again($plan, $area, $steps, $phases, $factor));
+            $steps = self::inOrder($plan, $area, $steps, self::again($plan, $area, $steps, $phases, $factor));
             $seen['longer'] += (int) (count($steps) > 2);
         }
         $strays = fn (Technique $t): bool => $t->mess >= 2 && ! $t->whole;
@@ -201,7 +198,9 @@ final class RandomRepairsTest extends TestCase
         foreach ($plan->work->steps as $step) {
             $isOn = $step->area?->key === $area->key && $step->phase->value < Phase::MattVarnish->value;
             $isLater = $from === null ? $step->pass === 1 : $step->phase->value > $from;
+            // A light ground under the whole area leaves nothing to be touched up.
             $isThere = in_array($step->technique->key, $there, true) ||
+                ($step->technique->key === 'touch_up' && in_array('light_underlay', $there, true)) ||
                 ($hasBase && isset($step->technique->effects['base_colour']));
             if ($isOn && $isLater && ! $isThere) {
                 $again = [...$again, ...self::byBrush($step, $area, $factor)];
@@ -209,6 +208,48 @@ final class RandomRepairsTest extends TestCase
         }
 
         return $again;
+    }
+
+    /**
+     * What is done first stands where the plan has it on the area, else before what has a later phase.
+     *
+     * @param  list<array{string, string|null, float|null}>  $first
+     * @param  list<array{string, string|null, float|null}>  $again
+     * @return list<array{string, string|null, float|null}>
+     */
+    private static function inOrder(Plan $plan, Area $area, array $first, array $again): array
+    {
+        $own = array_values(array_filter(
+            $plan->work->steps,
+            fn (Step $s) => $s->area?->key === $area->key && $s->phase->value < Phase::MattVarnish->value,
+        ));
+        $gives = fn (Technique $t): bool => isset($t->effects['base_colour']);
+        $place = function (array $step, bool $isFirst) use ($plan, $own, $gives): float {
+            $technique = $plan->request->standard->technique($step[0]);
+            foreach ($own as $nth => $planned) {
+                $isSame = $planned->technique->key === $technique->key || ($gives($planned->technique) && $gives($technique));
+                if ($isSame) {
+                    return $nth;
+                }
+            }
+            foreach ($isFirst ? $own : [] as $nth => $planned) {
+                if ($planned->phase->value > Phase::of($technique)->value) {
+                    return $nth - 0.5;
+                }
+            }
+
+            return 999;
+        };
+        $steps = $again;
+        $last = -1;
+        foreach ($first as $one) {
+            $at = count(array_filter($steps, fn (array $s) => $place($s, in_array($s, $first, true)) <= $place($one, true)));
+            // What is done first keeps the order that the fault gives it.
+            $last = max($at, $last + 1);
+            array_splice($steps, $last, 0, [$one]);
+        }
+
+        return $steps;
     }
 
     /** @return list<array{string, string|null, float|null}> a brush does the base, and fades with a glaze */

@@ -117,7 +117,7 @@ final class SchoolsTest extends TestCase
             'first',
             'banner',
             fn (Plan $with) => self::assertLessThan(
-                min(self::placesOf($with, $cloth)),
+                min(self::placesOf($with, fn (Step $s) => $cloth($s) && ! $s->isSprayed())),
                 max(self::placesOf($with, fn (Step $s) => $s->phase->isGround())),
             ),
         ];

@@ -6,6 +6,8 @@ namespace Tests\Core;
 
 use Ordotype\Core\Colour\SlotCheck;
 use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Format\SculptFormat;
+use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Sculpt\MapCheck;
 use Ordotype\Core\Sculpt\MapFinding;
 use Ordotype\Core\Sculpt\OutlinedSurface;
@@ -14,6 +16,7 @@ use Ordotype\Core\Words\MapWords;
 use Ordotype\Core\Words\SchemeWords;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use stdClass;
 use Tests\Support\Demo;
 
 /** Maps of figures: what the outlines show, and what is odd about them; and the slots of a scheme. */
@@ -42,6 +45,22 @@ final class SculptMapTest extends TestCase
         self::assertEqualsWithDelta(24, $surface->mm2('boots', 'back'), 0.5);
         self::assertSame(0.0, $surface->mm2('hidden', 'front'));
         self::assertEqualsWithDelta(48, $surface->common('coat', 'bag', 'front'), 0.5);
+    }
+
+    public function test_what_is_counted_is_counted_when_a_map_is_kept_and_read_as_it_was_from_records(): void
+    {
+        $map = Demo::json('sculpts/sluice-warden.json');
+        self::assertInstanceOf(stdClass::class, $map);
+        $eyes = array_search('eyes', array_column($map->areas, 'key'), true);
+        $map->areas[$eyes]->count = 0;
+        self::assertSame(0, SculptFormat::read($map)->area('eyes')->count);
+        try {
+            SculptFormat::readAnew($map);
+            self::fail('Eyes that are none were taken.');
+        } catch (FormatException $e) {
+            self::assertSame(["/areas/$eyes/count"], array_column($e->problems, 'path'));
+            self::assertStringContainsString('Eyes', $e->problems[0]->reason);
+        }
     }
 
     public function test_a_disc_and_a_triangle_have_the_surface_of_geometry(): void

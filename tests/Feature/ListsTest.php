@@ -76,7 +76,7 @@ final class ListsTest extends StudioTestCase
 
     public function test_bench_and_check_come_page_by_page_by_the_day_they_are_due(): void
     {
-        $this->orders(110, units: true);
+        $this->orders(180, units: true);
         foreach (['bench' => ['planned', 'on_bench', 'rework', 'offered'], 'checks' => ['offered', 'rework', 'passed']] as $list => $stages) {
             $rows = $this->walk('lead', $list, []);
             $expected = Piece::query()
@@ -87,7 +87,7 @@ final class ListsTest extends StudioTestCase
                 ->reject(fn (Unit $u) => in_array($u->order->status->value, ['delivered', 'closed', 'cancelled'], true))
                 ->pluck('id')
                 ->unique();
-            self::assertGreaterThan(30, count($rows), 'more than a page');
+            self::assertGreaterThan(60, count($rows), 'more than two pages');
             self::assertEqualsCanonicalizing($expected->values()->all(), array_column($rows, 'id'));
             $orders = Unit::query()->pluck('order_id', 'id');
             $due = array_map(fn (array $r) => [$r['due_on'] ?? '9999-12-31', $orders[$r['id']], $r['id']], $rows);

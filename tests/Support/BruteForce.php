@@ -203,10 +203,12 @@ final class BruteForce
                 ];
         $pace = ['fast' => 1.0, 'even' => 1.5, 'finest' => 2.5][$this->request->tier->pace->value];
 
-        return (($t->handling + (($t->hand * $t->coats * $cm2) / 10) * $suit * $u * $size * $cast) *
-            $this->area->access +
-            $t->perPiece * $this->area->count) *
-            $pace;
+        $counted = ['fast' => 1.0, 'even' => 1.25, 'finest' => 1.5][$this->request->tier->pace->value];
+
+        return ($t->handling + (($t->hand * $t->coats * $cm2) / 10) * $suit * $u * $size * $cast) *
+            $this->area->access *
+            $pace +
+            $t->perPiece * $this->area->count * $counted;
     }
 
     /**
@@ -241,7 +243,8 @@ final class BruteForce
                     return false;
                 }
             }
-            foreach ($t->needs as $effect) {
+            // A method that does not say lays decals on gloss.
+            foreach ($t->has(Effect::Mark) ? [...$t->needs, Effect::GlossGround] : $t->needs as $effect) {
                 if (
                     array_filter(
                         $use,

@@ -55,7 +55,8 @@ final class IntegerProgramme
             }
         }
         foreach ($request->standard->techniques as $i => $technique) {
-            $isUsed = isset($demand->allowed[$technique->key]) || isset($this->required[$technique->key]);
+            $isUsed = isset($demand->allowed[$technique->key]) || isset($this->required[$technique->key]) ||
+                $technique->has(Effect::GlossGround);
             if ($isUsed && $this->fits($technique) && ($sprays || $technique->key !== 'spray_base')) {
                 $this->variables($technique, $i);
             }
@@ -150,7 +151,8 @@ final class IntegerProgramme
                     $this->row([$name => 1, $other => 1], '<=', 1);
                 }
             }
-            foreach ($t->needs as $effect) {
+            // With no method a decal is laid on gloss.
+            foreach ($t->has(Effect::Mark) ? [...$t->needs, Effect::GlossGround] : $t->needs as $effect) {
                 if (! in_array($effect, $this->given, true)) {
                     $givers = $this->used(fn (Technique $o) => $o->key !== $t->key && $o->has($effect));
                     $this->row($givers + [$name => -1], '>=', 0);

@@ -23,7 +23,9 @@ final class OrderChecker
     private const PLACES = [
         'prepare' => ['mould_line_removal', 'assemble', 'gap_filling', 'handle_mount'],
         'undercoat' => ['prime_can', 'prime_airbrush', 'prime_brush'],
-        'value' => ['value_sketch', 'value_drybrush', 'value_wash'],
+        'value sketch' => ['value_sketch'],
+        'value wash' => ['value_wash'],
+        'value light' => ['value_drybrush'],
         'underlay' => ['metal_underlay', 'light_underlay', 'touch_up'],
         'base' => [],
         'fade' => ['spray_fade'],
@@ -35,8 +37,9 @@ final class OrderChecker
         'overbrush' => ['overbrush'],
         'drybrush' => ['drybrush'],
         'tidy' => ['tidy_base'],
-        'raised' => ['stipple', 'layer', 'glaze_light'],
-        'blend' => ['two_brush_blend', 'tint_filter'],
+        'shade and light at once' => ['two_brush_blend'],
+        'raised' => ['layer', 'glaze_light', 'stipple'],
+        'blend' => ['tint_filter'],
         'tone' => ['toning_wash', 'toning_glaze'],
         'edge' => ['edge_highlight', 'hatch_texture'],
         'point' => ['point_highlight'],
@@ -62,11 +65,12 @@ final class OrderChecker
         'ground shade' => ['ground_wash'],
         'ground light' => ['ground_drybrush'],
         'ground scene' => ['ground_scene'],
+        'join parts' => ['join_parts'],
+        'joint' => [],
         'matt' => ['matt_varnish'],
         'plants' => ['ground_tufts', 'ground_wet'],
         'gloss' => ['gloss_spot'],
-        'join' => ['cut_off_handle', 'join_parts', 'join_base'],
-        'joint' => [],
+        'join' => ['cut_off_handle', 'join_base'],
         'rim' => ['rim_paint'],
         'check' => ['final_look'],
     ];
@@ -92,6 +96,9 @@ final class OrderChecker
     /** @var array<string, list<array{int, int}>> by two areas: what earlier rules want of them */
     private array $wanted = [];
 
+    /** @var array<int, array<int, true>> what must come before what, by all rules together */
+    private array $ruled = [];
+
     private function __construct(private readonly Plan $plan)
     {
         $this->steps = $plan->work->steps;
@@ -106,26 +113,51 @@ final class OrderChecker
         }
     }
 
-    /** @return list<string> every rule that is broken, with the two steps */
-    public static function broken(Plan $plan): array
+    /**
+     * @param  bool  $asChosen  one model as the planner chose it: neither one of several kinds that are painted in one
+     *     order, nor changed by hand, which may leave a decal on bare paint
+     * @return list<string> every rule that is broken, with the two steps
+     */
+    public static function broken(Plan $plan, bool $asChosen = true): array
     {
         $checker = new self($plan);
         $checker->onOneArea();
         $checker->onTheModel();
         $checker->whileWet();
         $checker->maskingBeforeItsColour();
-        foreach (['ring', 'teeth', 'metals', 'innerFinished', 'messFirst', 'innerFirst'] as $rule) {
+        foreach (['ring', 'teeth', 'metals', 'outermostAfterWashes', 'innerFinished', 'messFirst', 'innerFirst'] as $rule) {
             $wants = $checker->{$rule}();
             foreach ($wants as [$earlier, $later, $id]) {
-                $checker->hold($earlier, $later, $id);
+                if (! $checker->waits($earlier, $later, $id)) {
+                    $checker->hold($earlier, $later, $id);
+                }
+            }
+            // What leads back to something that waits for what lies under it need not wait for that in turn.
+            foreach ($wants as [$earlier, $later, $id]) {
+                if ($checker->waits($earlier, $later, $id) && ! $checker->isParted([$later], [$earlier])) {
+                    $checker->hold($earlier, $later, $id);
+                }
             }
             foreach ($wants as [$earlier, $later]) {
                 $checker->wanted[$checker->pair($earlier, $later)][] = [$earlier, $later];
             }
         }
         $checker->groundsThatShow();
+        if ($asChosen) {
+            $checker->touchUpsInOnePass();
+            $checker->longDryingEarly();
+            $checker->decalsOnSomething();
+        }
 
         return array_values(array_unique($checker->broken));
+    }
+
+    /** Whether inner_finished speaks of something that waits for the washes of the other area, which lies under it. */
+    private function waits(int $earlier, int $later, string $rule): bool
+    {
+        [$outer, $inner] = [$this->steps[$earlier]->area, $this->steps[$later]->area];
+
+        return $rule === 'inner_finished' && $outer !== null && $inner !== null && in_array($inner, $this->under($outer), true);
     }
 
     private function pair(int $one, int $other): string
@@ -154,6 +186,7 @@ final class OrderChecker
 
     private function must(int $earlier, int $later, string $rule): void
     {
+        $this->ruled[$earlier][$later] = true;
         if ($earlier > $later) {
             $name = fn (int $i): string => "{$this->steps[$i]->technique->key} {$this->steps[$i]->pass} on ".
                 ($this->steps[$i]->area->key ?? '*');
@@ -193,11 +226,30 @@ final class OrderChecker
         if (self::named($step) === 'ground texture' && $this->says(School::Texture, $area) === 'before_undercoat') {
             return $this->rank['undercoat'] - 0.5;
         }
+        $place = $this->inGroundSteps($step) ?? $place;
         if ($area->rank === Rank::Ground && $this->says(School::Ground, null) === 'first' && $place < $this->rank['matt']) {
-            $place = $this->rank['value'] + $place / 100;
+            $place = $this->rank['value wash'] + $place / 100;
         }
 
         return $place;
+    }
+
+    /** The method's own order of the ground; what follows water stands after matt, too. */
+    private function inGroundSteps(Step $step): ?float
+    {
+        $order = $this->plan->request->method->groundSteps;
+        $nth = array_search($step->technique->key, $order, true);
+        if ($nth === false || $step->area?->rank !== Rank::Ground || self::named($step) === 'rim') {
+            return null;
+        }
+        $isThere = fn (string $key): bool => array_filter(
+            $this->steps,
+            fn (Step $s) => $s->technique->key === $key && $s->area?->key === $step->area->key,
+        ) !== [];
+        $upTo = array_slice($order, 0, (int) $nth + 1);
+        $water = array_filter(array_intersect($upTo, self::PLACES['plants']), $isThere) !== [];
+
+        return $this->rank[$water ? 'plants' : 'ground texture'] + (int) $nth / 100;
     }
 
     private static function named(Step $step): string
@@ -340,7 +392,7 @@ final class OrderChecker
                 if ($this->is($j, 'rim') && $this->place[$i] < $this->rank['rim']) {
                     $this->must($i, $j, 'rim_last');
                 }
-                $isOfPart = $step->area?->part !== null && $this->place[$i] < $this->rank['joint'];
+                $isOfPart = $step->area?->part !== null && ! $isLate($step) && $this->place[$i] < $this->rank['joint'];
                 if ($isOfPart && $other->technique->key === 'join_parts') {
                     $this->must($i, $j, 'join_late');
                 }
@@ -349,7 +401,8 @@ final class OrderChecker
                     ! $this->is($i, 'plants', 'rim') &&
                     $this->place[$i] > $this->rank['undercoat'];
                 $policy = $this->says(School::Ground, null);
-                if ($isGround && $policy === 'first' && $this->isPaint($j) && $this->is($j, 'base')) {
+                $isBeforeMatt = $this->place[$i] < $this->rank['matt'];
+                if ($isGround && $policy === 'first' && $isBeforeMatt && $this->isPaint($j) && ! $this->isSprayed($j)) {
                     $this->must($i, $j, 'ground_policy');
                 }
                 if ($isGround && $policy === 'last' && $this->isPaint($j) && ! $isLate($other)) {
@@ -476,19 +529,50 @@ final class OrderChecker
     private function innerFinished(): array
     {
         $wants = [];
+        $wet = $this->wet();
         foreach ($this->plan->request->sculpt->areas as $inner) {
             foreach ($this->finished($inner) as $i) {
                 foreach ($this->around($inner) as $outer) {
-                    $both = array_filter(
-                        $this->own[$outer->key],
-                        fn (int $j) => $this->steps[$j]->technique->key === $this->steps[$i]->technique->key &&
-                            $this->steps[$j]->colour?->words() === $this->steps[$i]->colour?->words() &&
-                            $this->steps[$j]->pass === $this->steps[$i]->pass,
-                    );
-                    if ($outer->rank === Rank::Ground || $both !== [] || $this->turn($inner) >= $this->turn($outer)) {
+                    if ($outer->rank === Rank::Ground || $this->turn($inner) >= $this->turn($outer)) {
                         continue;
                     }
+                    // Up to the step that is done in the same pass an area need not wait; after it, it must.
+                    $isShared = fn (int $j): bool => $this->steps[$j]->technique->key === $this->steps[$i]->technique->key &&
+                        $this->steps[$j]->colour?->words() === $this->steps[$i]->colour?->words() &&
+                        $this->steps[$j]->pass === $this->steps[$i]->pass;
+                    $shared = array_values(array_filter($this->own[$outer->key], $isShared));
                     foreach ($this->own[$outer->key] as $j) {
+                        // What goes into a wash goes with it.
+                        $isExempt = isset($wet[$j]) || ($shared !== [] && $this->isUpTo($j, $shared[0]));
+                        if (! $isExempt && ! $this->isSprayed($j) && $this->place[$j] !== (float) $this->rank['joint']) {
+                            $wants[] = [$i, $j, 'inner_finished'];
+                        }
+                    }
+                }
+            }
+        }
+
+        return $wants;
+    }
+
+    /**
+     * What has its turn early for its mess, and under which all that it touches lies, waits for the washes below it,
+     * and for the bases of what lies under what is washed.
+     *
+     * @return list<array{int, int, string}>
+     */
+    private function outermostAfterWashes(): array
+    {
+        $wants = [];
+        foreach ($this->plan->request->sculpt->areas as $outer) {
+            $under = $this->under($outer);
+            foreach ($under as $inner) {
+                $isOver = fn (Area $a): bool => in_array($a, $this->around($inner), true) && $this->turn($inner) < $this->turn($a) &&
+                    array_filter($this->own[$a->key], $this->isWash(...)) !== [];
+                $isUnderWashed = array_filter($under, $isOver) !== [];
+                foreach ($this->own[$inner->key] as $i) {
+                    $isFirst = ($isUnderWashed && $this->is($i, 'base')) || $this->isWash($i);
+                    foreach ($isFirst ? $this->own[$outer->key] : [] as $j) {
                         if (! $this->isSprayed($j) && $this->place[$j] !== (float) $this->rank['joint']) {
                             $wants[] = [$i, $j, 'inner_finished'];
                         }
@@ -498,6 +582,22 @@ final class OrderChecker
         }
 
         return $wants;
+    }
+
+    /** @return list<Area> what an area waits for that is messy from the start and lies on top, if anything there is washed */
+    private function under(Area $outer): array
+    {
+        $around = array_filter($this->around($outer), fn (Area $a) => $a->rank !== Rank::Ground && $this->own[$a->key] !== []);
+        $under = array_values(array_filter($around, fn (Area $a) => $a->layer < $outer->layer && $this->turn($a)[0] === 4));
+        $washed = array_filter($under, fn (Area $a) => array_filter($this->own[$a->key], $this->isWash(...)) !== []);
+        $over = array_filter($around, fn (Area $a) => $a->layer > $outer->layer);
+
+        return $this->turn($outer)[0] === 3 && $over === [] && $washed !== [] ? $under : [];
+    }
+
+    private function isWash(int $i): bool
+    {
+        return $this->strays($i) && $this->steps[$i]->technique->has(Effect::Shade) && ! $this->is($i, 'base');
     }
 
     /** @return list<int> what inner_finished speaks of on an area */
@@ -521,21 +621,22 @@ final class OrderChecker
     {
         $wants = [];
         $wet = $this->wet();
-        $late = fn (int $i): float => $this->place[$i] +
-            ($this->says(School::Metals, null) === 'last' && $this->isPaint($i) && $this->isMetalWork($this->steps[$i]->area ?? throw new \LogicException())
-                ? 1000
-                : 0);
+        // Metals that come last stand between the varnish and what is planted afterwards.
+        $isLate = fn (int $i): bool => $this->says(School::Metals, null) === 'last' && $this->isPaint($i) &&
+            $this->isMetalWork($this->steps[$i]->area ?? throw new \LogicException());
+        $late = fn (int $i): float => $isLate($i) ? $this->rank['matt'] + $this->place[$i] / 100 : $this->place[$i];
         foreach ($this->steps as $i => $step) {
             if ($step->area === null || ! $this->strays($i) || $this->is($i, 'wear')) {
                 continue;
             }
             foreach ($this->around($step->area) as $other) {
                 $isEarlier = $this->turn($other) < $this->turn($step->area);
+                $byGround = $other->rank === Rank::Ground || $step->area->rank === Rank::Ground;
                 foreach ($this->own[$other->key] as $j) {
                     $last = array_filter($this->finished($other), fn (int $f) => $this->isUpTo($j, $f));
                     if (
                         ! $this->strays($j) &&
-                        ! $this->is($j, 'wear') &&
+                        ! ($byGround && $this->is($j, 'wear')) &&
                         ! isset($wet[$j]) &&
                         $late($j) >= $late($i) &&
                         ! ($isEarlier && ($this->place[$j] < $this->rank['tidy'] || $last !== []))
@@ -556,15 +657,14 @@ final class OrderChecker
         foreach ($this->plan->request->sculpt->areas as $inner) {
             foreach ($inner->rank === Rank::Ground ? [] : $this->own[$inner->key] as $i) {
                 foreach ($this->is($i, 'base', 'fade') ? $this->around($inner) : [] as $outer) {
-                    if ($outer->rank === Rank::Ground) {
+                    $metalsFirst = $this->says(School::Metals, null) === 'first' && ($inner->isMetal() || $outer->isMetal());
+                    $isGem = $inner->surround !== null || $outer->surround !== null;
+                    if ($outer->rank === Rank::Ground || $metalsFirst || $isGem) {
                         continue;
                     }
                     if ($this->isSprayed($i)) {
-                        $isExempt =
-                            $inner->surround === $outer->key ||
-                            ($this->says(School::Metals, null) === 'first' && $outer->isMetal());
                         $sprays = array_filter($this->own[$outer->key], $this->isSprayed(...));
-                        foreach ($isExempt ? [] : $this->own[$outer->key] as $j) {
+                        foreach ($this->own[$outer->key] as $j) {
                             $isFollowed = array_filter($sprays, fn (int $s) => $this->isUpTo($j, $s)) !== [];
                             if (! $isFollowed && $this->place[$j] !== (float) $this->rank['joint']) {
                                 $wants[] = [$i, $j, 'inner_first'];
@@ -584,11 +684,15 @@ final class OrderChecker
         return $wants;
     }
 
-    /** A stain stands on a ground onto which nothing strayed, or that was put right since. */
+    /**
+     * A stain stands on a ground onto which nothing strayed, and no stain of another pot that the rules put before it;
+     * or that was put right since.
+     */
     private function groundsThatShow(): void
     {
+        $stains = ['stain_coat', 'stain_fade'];
         foreach ($this->steps as $i => $step) {
-            if ($step->area === null || ! in_array($step->technique->key, ['stain_coat', 'stain_fade'], true)) {
+            if ($step->area === null || ! in_array($step->technique->key, $stains, true)) {
                 continue;
             }
             $own = $this->own[$step->area->key];
@@ -597,12 +701,130 @@ final class OrderChecker
             foreach ($isPlanned ? [] : $this->around($step->area) as $other) {
                 foreach ($this->own[$other->key] as $j) {
                     $isPutRight = array_filter($underlays, fn (int $u) => $u > $j && $u < $i) !== [];
-                    if ($this->strays($j) && ! $this->is($j, 'wear') && $j < $i && ! $isPutRight) {
+                    $isOtherStain = in_array($this->steps[$j]->technique->key, $stains, true) &&
+                        [$this->steps[$j]->technique->key, $this->steps[$j]->colour?->words()] !== [$step->technique->key, $step->colour?->words()] &&
+                        $this->isParted([$j], [$i]);
+                    $soils = ($this->strays($j) && ! $this->is($j, 'wear')) || $isOtherStain;
+                    if ($soils && $j < $i && ! $isPutRight) {
                         $this->broken[] =
                             "touch_up_first: {$step->technique->key} on {$step->area->key} at $i stands on what ".
                             "{$this->steps[$j]->technique->key} on $other->key soiled at $j";
                     }
+                    // What need not stray onto a ground that shows does so after.
+                    if ($this->strays($j) && ! $this->is($j, 'wear') && $j > $i) {
+                        $this->ruled[$i][$j] = true;
+                    }
+                    // What was soiled before it is put right after that.
+                    foreach ($soils && $j < $i ? $underlays : [] as $u) {
+                        $this->ruled[$j][$u] = true;
+                    }
                 }
+            }
+        }
+    }
+
+    /** Grounds are put right in one pass wherever no chain of rules parts them. */
+    private function touchUpsInOnePass(): void
+    {
+        $passes = [];
+        foreach ($this->plan->work->passes as $pass) {
+            if ($this->steps[$pass->steps[0]]->technique->key === 'touch_up') {
+                $passes[] = $pass->steps;
+            }
+        }
+        for ($n = 1; $n < count($passes); $n++) {
+            foreach ($passes[$n] as $i) {
+                if (! $this->isParted($passes[$n - 1], [$i])) {
+                    $this->broken[] = "touch_up_first: {$this->steps[$i]->area?->key} is put right apart from those before it";
+                }
+            }
+        }
+    }
+
+    /**
+     * Whether a chain of rules leads from some to others.
+     *
+     * @param  list<int>  $from
+     * @param  list<int>  $to
+     */
+    private function isParted(array $from, array $to): bool
+    {
+        $reached = [];
+        while ($from !== []) {
+            foreach (array_keys($this->ruled[array_pop($from)] ?? []) as $later) {
+                if (! isset($reached[$later])) {
+                    $reached[$later] = true;
+                    $from[] = $later;
+                }
+            }
+        }
+
+        return array_intersect($to, array_keys($reached)) !== [];
+    }
+
+    /** Once what must come before it is done and surely dry, what dries for hours is begun before anything else. */
+    private function longDryingEarly(): void
+    {
+        $pass = [];
+        foreach ($this->plan->work->passes as $no => $of) {
+            foreach ($of->steps as $i) {
+                $pass[$i] = $no;
+            }
+        }
+        $wet = $this->wet();
+        foreach ($this->steps as $i => $step) {
+            if ($step->technique->dry < 120 || $step->area?->rank !== Rank::Ground) {
+                continue;
+            }
+            $free = 0;
+            foreach ($this->ruled as $earlier => $laters) {
+                $free = isset($laters[$i]) ? max($free, $pass[$earlier] + 1) : $free;
+            }
+            for ($no = $free; $no < $pass[$i]; $no++) {
+                if (! $this->isSurelyDry($step, $no)) {
+                    continue;
+                }
+                foreach ($this->plan->work->passes[$no]->steps as $other) {
+                    $masking = $no === 0 ? [] : $this->steps[$this->plan->work->passes[$no - 1]->steps[0]]->sprays;
+                    if ($this->steps[$other]->technique->dry < 120 && ! isset($wet[$other]) && $masking === []) {
+                        $this->broken[] = "ground_policy: {$step->technique->key} could be begun before {$this->steps[$other]->technique->key} at $other";
+                    }
+                }
+            }
+        }
+    }
+
+    /** Whether every coat before a pass that may hold a step up had its time, by the work on all pieces since alone. */
+    private function isSurelyDry(Step $step, int $no): bool
+    {
+        $near = array_map(fn (Area $a) => $a->key, $step->area === null ? [] : $this->around($step->area));
+        $since = 0.0;
+        for ($before = $no - 1; $before >= 0 && $since < 400; $before--) {
+            $pass = $this->plan->work->passes[$before];
+            foreach ($pass->steps as $i) {
+                $key = $this->steps[$i]->area?->key;
+                $holds = $key === null || $key === $step->area?->key || ($this->strays($i) && in_array($key, $near, true));
+                if ($holds && $since < $this->steps[$i]->drying()) {
+                    return false;
+                }
+            }
+            $since += $pass->minutes * $this->plan->request->pieces;
+        }
+
+        return true;
+    }
+
+    /** A decal goes on gloss or into a wet wash, never on what is bare. */
+    private function decalsOnSomething(): void
+    {
+        $wet = $this->wet();
+        foreach ($this->steps as $i => $step) {
+            $gloss = array_filter(
+                $step->technique->key === 'decal' ? $this->own[(string) $step->area?->key] : [],
+                fn (int $j) => $this->is($j, 'gloss under') && $j < $i,
+            );
+            if ($step->technique->key === 'decal' && $gloss === [] && ! isset($wet[$i])) {
+                $this->broken[] = "mark_surface: a decal on bare {$step->area?->key}";
             }
         }
     }
@@ -616,11 +838,16 @@ final class OrderChecker
         $face = fn (Area $a): string => $a->material === Material::Skin && $a->focus === 3
             ? $this->says(School::Faces, $a) ?? 'last'
             : 'none';
-        $isMessy =
+        // The base; where it is left out, what is brushed on first.
+        $bases = array_values(array_filter($this->own[$area->key], fn (int $i) => $this->is($i, 'base')));
+        $brushed = array_values(
             array_filter(
                 $this->own[$area->key],
-                fn (int $i) => $this->is($i, 'base') && $this->strays($i) && ! $this->isSprayed($i),
-            ) !== [];
+                fn (int $i) => $this->isPaint($i) && ! $this->isSprayed($i) && ! $this->is($i, 'wear'),
+            ),
+        );
+        $first = $bases[0] ?? $brushed[0] ?? null;
+        $isMessy = $first !== null && $this->strays($first) && ! $this->isSprayed($first);
         $skins = $this->skinAt($area);
         if ($metals === 'first' && $area->isMetal()) {
             return [1, 0.0];
@@ -640,6 +867,12 @@ final class OrderChecker
         if ($face($area) === 'last') {
             return [6, 0.0];
         }
+        $isSmall = $area->material === Material::Eye || ($area->material === Material::TeethClaw && $area->rank === Rank::Detail);
+        foreach ($isSmall || $area->material === Material::HairFur ? $skins : [] as $skin) {
+            if ($face($skin) === 'last' && ($isSmall || $area->layer > $skin->layer)) {
+                return [6, 1.0];
+            }
+        }
         if ($area->surround !== null || $area->material === Material::Eye) {
             return [5, 0.0];
         }
@@ -649,11 +882,6 @@ final class OrderChecker
             [$group, $within] = $turns[count($turns) - 1];
 
             return $area->rank === Rank::Detail ? [5, 0.0] : [$group, $within + 0.5];
-        }
-        foreach ($area->material === Material::HairFur ? $skins : [] as $skin) {
-            if ($face($skin) === 'last' && $area->layer > $skin->layer) {
-                return [6, 1.0];
-            }
         }
 
         return [4, (float) $area->layer];

@@ -32,7 +32,7 @@ final class KeepSculpt
     public function create(stdClass $document): Sculpt
     {
         $document->format = SculptFormat::WORD;
-        $read = SculptFormat::read($document);
+        $read = SculptFormat::readAnew($document);
 
         return DB::transaction(function () use ($read, $document): Sculpt {
             $slug = Str::slug($read->name);
@@ -56,7 +56,7 @@ final class KeepSculpt
     public function edit(Sculpt $sculpt, stdClass $document, array $pictures, int $revision): Sculpt
     {
         $document->format = SculptFormat::WORD;
-        $read = SculptFormat::read($document);
+        $read = SculptFormat::readAnew($document);
 
         return DB::transaction(function () use ($sculpt, $read, $document, $pictures, $revision): Sculpt {
             $sculpt = Sculpt::query()->lockForUpdate()->findOrFail($sculpt->id);

@@ -147,7 +147,7 @@ final class ImportDocument
 
     private function sculpt(stdClass $document): string
     {
-        $read = SculptFormat::read($document);
+        $read = SculptFormat::readAnew($document);
         $sculpt = Sculpt::query()->where('slug', Str::slug($read->name))->first();
         $sculpt === null
             ? $this->sculpts->create($document)

@@ -10,7 +10,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Refuses what would have to be kept where nothing can be kept, before anything of it is done; one may still sign in. */
+/** Refuses what would have to be kept where nothing can be kept, before any of it is done; one may still sign in. */
 final class RoomToWrite
 {
     public function handle(Request $request, Closure $next): Response

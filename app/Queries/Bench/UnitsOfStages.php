@@ -45,9 +45,11 @@ final class UnitsOfStages
     ): array {
         $keyset = new Keyset($list, ['orders.due_key' => false, 'orders.order_id' => false, 'units.id' => false]);
         $orders = $this->orders($stages, $released, $keyset->place($cursor));
+        // One of them may be the order at which the last page ended.
+        $enough = fn (QueryBuilder $q) => $q->limit(self::PAGE + 2);
         $version = 'order.version:'.implode(',', StandardVersion::BRIEF);
         $units = Unit::query()
-            ->joinSub($find === null ? $orders->limit(self::PAGE + 1) : $orders, 'orders', 'orders.order_id', 'units.order_id')
+            ->joinSub($orders->when($find === null, $enough), 'orders', 'orders.order_id', 'units.order_id')
             ->select(['units.id', 'units.order_id', 'units.sculpt_id', 'units.tier', 'units.released_at'])
             ->addSelect('orders.due_key')
             ->with(['order:id,number,title,due_on,standard_version_id', $version, 'sculpt:id,name', ...$with])

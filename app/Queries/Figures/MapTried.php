@@ -22,7 +22,7 @@ final class MapTried
     {
         $problems = [];
         try {
-            $sculpt = SculptFormat::read($document);
+            $sculpt = SculptFormat::readAnew($document);
         } catch (FormatException $e) {
             $names = self::names($document);
             $problems = array_map(

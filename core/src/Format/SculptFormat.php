@@ -25,6 +25,27 @@ final class SculptFormat
     /** Shares are written with few decimals; this much may be lost to rounding. */
     private const SHARE_TOLERANCE = 0.5;
 
+    /**
+     * A map that is kept or taken in anew, and not one that something was planned from already: eyes, lenses, lamps,
+     * ground and rim must be counted, since their steps take their time for each of them.
+     *
+     * @throws FormatException naming every path that is wrong and why
+     */
+    public static function readAnew(mixed $document): Sculpt
+    {
+        $sculpt = self::read($document);
+        $problems = new Problems();
+        foreach ($sculpt->areas as $i => $area) {
+            if ($area->material->isCounted() && $area->count === 0) {
+                $reason = "how many there are of \"$area->name\" must be said: none take no time";
+                $problems->add("/areas/$i/count", $reason);
+            }
+        }
+        $problems->refuse();
+
+        return $sculpt;
+    }
+
     /** @throws FormatException naming every path that is wrong and why */
     public static function read(mixed $document): Sculpt
     {

@@ -89,10 +89,10 @@ final readonly class Repair
     {
         $there = $this->laysAStain($fault, $area) ? Spread::Whole : $spread;
         $steps = $missing === null
-            ? $this->first($fault, $area, $there)
+            ? $this->first($fault, $area, $there, $spread)
             : $this->missing($missing, $area, $there);
         if ($fault->redoLater && $area !== null) {
-            array_push($steps, ...$this->again($area, $steps, $there));
+            $steps = $this->withAgain($area, $steps, $there);
         }
         // What is done to the whole model, varnish above all, soils nothing.
         $isMessy = fn (RepairStep $s): bool => $s->technique->mess >= Technique::MESSY && ! $s->technique->whole;
@@ -141,15 +141,19 @@ final readonly class Repair
             : new RepairStep($step->technique, $step->area, $step->minutes * $spread->repairFactor(), $why);
     }
 
-    /** @return list<RepairStep> */
-    private function first(FaultKind $fault, ?Area $area, Spread $spread): array
+    /**
+     * @param  Spread  $spread  of what is painted; what is prepared is so where the fault is
+     * @return list<RepairStep>
+     */
+    private function first(FaultKind $fault, ?Area $area, Spread $spread, Spread $found): array
     {
         $steps = [];
         $on = $fault->where === 'whole' ? null : $area;
         foreach ($fault->first as $key) {
             if ($key !== FaultKind::OWN_BASE) {
                 $technique = $this->known($key);
-                $steps[] = $technique === null ? null : $this->step($technique, $on, $spread, RepairWhy::PutsRight);
+                $wide = $technique?->whole === true ? $found : $spread;
+                $steps[] = $technique === null ? null : $this->step($technique, $on, $wide, RepairWhy::PutsRight);
 
                 continue;
             }
@@ -203,31 +207,59 @@ final readonly class Repair
     }
 
     /**
-     * @param  list<RepairStep>  $first  what is done first
-     * @return list<RepairStep> the plan's steps on the area after it; all of them where nothing is
+     * What is done first, with the plan's steps on the area after it, all of them where nothing is, as a painter does
+     * them: what the plan has too stands where it has it, anything else by its phase.
+     *
+     * @param  list<RepairStep>  $first
+     * @return list<RepairStep>
      */
-    private function again(Area $area, array $first, Spread $spread): array
+    private function withAgain(Area $area, array $first, Spread $spread): array
     {
         $from = self::phaseFrom($first);
-        $there = array_map(fn (RepairStep $s) => $s->technique->key, $first);
-        $hasBase = array_filter($first, fn (RepairStep $s) => $s->technique->has(Effect::BaseColour)) !== [];
+        $all = $first;
+        $own = array_filter(
+            $this->plan->work->steps,
+            fn (Step $s) => $s->area?->key === $area->key && $s->phase->value < Phase::MattVarnish->value,
+        );
+        // A light ground under the whole area is a ground put right.
+        $hasGround = array_filter($first, fn (RepairStep $s) => $s->technique->has(Effect::LightGround)) !== [];
         $steps = [];
-        foreach ($this->plan->work->steps as $step) {
-            $isLater = $step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1);
-            $isThere = in_array($step->technique->key, $there, true) ||
-                ($hasBase && $step->technique->has(Effect::BaseColour));
-            if (
-                $step->area?->key !== $area->key ||
-                ! $isLater ||
-                $isThere ||
-                $step->phase->value >= Phase::MattVarnish->value
-            ) {
-                continue;
+        foreach ($own as $step) {
+            while ($first !== [] && $this->comesBefore($first[0], $step, $own)) {
+                $steps[] = array_shift($first);
             }
-            $steps[] = $this->redone($step, $spread, RepairWhy::DoneAgain);
+            $isLater = $step->phase->value > $from->value || ($from === Phase::Check && $step->pass === 1);
+            $isTaken = array_filter($all, fn (RepairStep $s) => $this->isSame($s, $step)) !== [] ||
+                ($hasGround && $step->technique->key === WellKnown::TOUCH_UP);
+            if ($isLater && ! $isTaken) {
+                $steps[] = $this->redone($step, $spread, RepairWhy::DoneAgain);
+            }
+            while ($this->isSame($first[0] ?? null, $step)) {
+                $steps[] = array_shift($first);
+            }
         }
 
-        return array_values(array_filter($steps, fn (?RepairStep $s) => $s !== null));
+        return array_values(array_filter([...$steps, ...$first], fn (?RepairStep $s) => $s !== null));
+    }
+
+    /**
+     * Whether what is done first stands before a step of the plan: by its phase, where the plan has not the same.
+     *
+     * @param  array<int, Step>  $own
+     */
+    private function comesBefore(RepairStep $first, Step $step, array $own): bool
+    {
+        $isLater = Phase::of($first->technique)->value < $step->phase->value;
+
+        return $isLater && array_filter($own, fn (Step $s) => $this->isSame($first, $s)) === [];
+    }
+
+    /** The same technique, or both of them the base. */
+    private function isSame(?RepairStep $first, Step $step): bool
+    {
+        return $first !== null &&
+            ($first->technique->key === $step->technique->key ||
+                ($first->technique->has(Effect::BaseColour) && $step->technique->has(Effect::BaseColour)));
     }
 
     /** What a brush does in the place of a spray: an undercoat, a base coat, or a glaze where colour fades. */
@@ -322,10 +354,13 @@ final readonly class Repair
                     new MethodOnModel($r->method, $r->sculpt, $r->scheme, $r->shelf),
                 );
 
+        // What is done to the whole model elsewhere is done here where the fault is.
+        $share = $technique->whole && $area !== null ? $area->sharePct / 100 : 1.0;
+
         return new RepairStep(
             $technique,
             $on,
-            $candidate->minutes[Extent::Full->value] * $spread->repairFactor(),
+            $candidate->minutes[Extent::Full->value] * $share * $spread->repairFactor(),
             $why,
         );
     }

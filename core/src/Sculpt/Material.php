@@ -50,6 +50,17 @@ enum Material: string
         };
     }
 
+    /** Whether what it gets is counted: a step on none of it would take no time. */
+    public function isCounted(): bool
+    {
+        return match ($this) {
+            self::Eye, self::GemLens, self::Glow, self::Ground, self::Rim => true,
+            self::Plate, self::Cloth, self::Leather, self::Skin, self::HairFur, self::BoneHorn, self::ScaleChitin,
+            self::Wood, self::Stone, self::Steel, self::Gold, self::Copper, self::TeethClaw, self::Parchment,
+            self::Undersuit => false,
+        };
+    }
+
     /** Whether height says something of the light on it. */
     public function isLitByHeight(): bool
     {

@@ -22,6 +22,26 @@ enum Pace: string
         };
     }
 
+    /** What each counted thing takes: they grow dearer more slowly than surfaces (common practice, no source). */
+    public function countedFactor(): float
+    {
+        return match ($this) {
+            self::Fast => 1.0,
+            self::Even => 1.25,
+            self::Finest => 1.5,
+        };
+    }
+
+    /** Share of the final look's minutes (common practice, no source). */
+    public function lookFactor(): float
+    {
+        return match ($this) {
+            self::Fast => 0.4,
+            self::Even => 0.7,
+            self::Finest => 1.0,
+        };
+    }
+
     /** The lowest grade on the area, 1 rough to 5 show, that a technique may have at this pace. */
     public function gradeBar(): int
     {

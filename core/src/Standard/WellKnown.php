@@ -37,6 +37,8 @@ final class WellKnown
 
     public const VALUE_WASH = 'value_wash';
 
+    public const VALUE_DRYBRUSH = 'value_drybrush';
+
     public const TUFTS = 'ground_tufts';
 
     public const PASTE = 'ground_texture';

@@ -292,7 +292,7 @@ final class Terms
     public static function rule(Rule $rule): string
     {
         return match ($rule) {
-            Rule::Phase => 'the order of work',
+            Rule::Phase => 'what lies under comes first',
             Rule::LightLast => 'light goes from broad and dark to narrow and bright',
             Rule::MessFirst => 'what strays onto neighbours comes before their neat work',
             Rule::InnerFirst => 'base colours go from the innermost layer outwards, sprayed before brushed',
@@ -312,13 +312,13 @@ final class Terms
         };
     }
 
-    /** Minutes as they are written everywhere: whole ones, hours from two hours on. */
+    /** Minutes as they are written everywhere: tenths below three, then whole ones, hours from two hours on. */
     public static function minutes(float $minutes): string
     {
         $whole = (int) round($minutes);
 
         return match (true) {
-            $minutes > 0.0 && $whole === 0 => 'under 1 min',
+            $minutes > 0.0 && $minutes < 2.95 => sprintf('%.1f min', max(0.1, $minutes)),
             $whole < 120 => "$whole min",
             default => sprintf('%d h %02d', intdiv($whole, 60), $whole % 60),
         };

@@ -152,10 +152,10 @@ export function Swatch({ hex, name }: { hex: string | null; name?: string | null
     );
 }
 
-/** Whole minutes; hours from two hours on; what takes less than half a minute says so. */
+/** Tenths of minutes below three, then whole ones; hours from two hours on. */
 export function minutes(m: number): string {
     const whole = Math.round(m);
-    if (m > 0 && whole === 0) return 'under 1 min';
+    if (m > 0 && m < 2.95) return `${Math.max(0.1, m).toFixed(1)} min`;
     return whole < 120
         ? `${whole} min`
         : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;

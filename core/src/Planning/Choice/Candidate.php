@@ -39,8 +39,8 @@ final readonly class Candidate
     }
 
     /**
-     * Minutes of one pass: ((handling + hand × coats × cm²/10 × suit × extent × size × cast) × access
-     * + per_piece × count) × pace.
+     * Minutes of one pass: (handling + hand × coats × cm²/10 × suit × extent × size × cast) × access × pace
+     * + per_piece × count × counted_pace.
      */
     public static function onArea(
         Technique $technique,
@@ -65,8 +65,8 @@ final readonly class Candidate
         foreach ([Extent::Spot, Extent::Prominent, Extent::Full] as $extent) {
             $factor = $extent->timeFactor() * $method->timeFactor($technique, $area, $extent);
             $minutes[$extent->value] =
-                (($technique->handling + $hand * $factor) * $area->access + $technique->perPiece * $area->count) *
-                $paced;
+                ($technique->handling + $hand * $factor) * $area->access * $paced +
+                $technique->perPiece * $area->count * $pace->countedFactor();
         }
 
         return new self(
@@ -74,7 +74,7 @@ final readonly class Candidate
             $index,
             $minutes,
             self::gradeOn($technique, $suit),
-            $method->needs($technique),
+            $method->needs($technique, $area),
             $method->goesIntoWash($technique, $area),
             $suit,
         );
@@ -98,11 +98,15 @@ final readonly class Candidate
         return max(1, min(5, $technique->grade + $better));
     }
 
-    /** Minutes on the whole model: hand × coats × cm²/10 + per_piece × times, times the pace for preparation only. */
+    /**
+     * Minutes on the whole model: hand × coats × cm²/10 + per_piece × times, times the pace for preparation only; what
+     * is looked at for its own sake takes its per_piece by pace and size.
+     */
     public static function onModel(Technique $technique, int $index, Sculpt $sculpt, Pace $pace, int $times = 1): self
     {
+        $look = $technique->family === Family::Check ? $pace->lookFactor() * $sculpt->size->lookFactor() : 1.0;
         $minutes =
-            (($technique->hand * $technique->coats * $sculpt->surfaceCm2) / 10 + $technique->perPiece * $times) *
+            $look * (($technique->hand * $technique->coats * $sculpt->surfaceCm2) / 10 + $technique->perPiece * $times) *
             ($technique->family === Family::Prepare ? $pace->timeFactor() : 1.0);
 
         return new self($technique, $index, [0.0, $minutes, $minutes, $minutes], null, $technique->needs);

@@ -119,7 +119,7 @@ final readonly class MethodOnModel
     /** Techniques the method lets be used whatever the tier says, because others need them. */
     public function permits(Technique $technique): ?School
     {
-        if ($technique->has(Effect::GlossGround) && $this->decalsOnGloss()) {
+        if ($technique->has(Effect::GlossGround) && $this->method->answer(School::Decals) !== 'wet_wash') {
             return School::Decals;
         }
 
@@ -147,20 +147,16 @@ final readonly class MethodOnModel
         return $this->keepsGroundApart() ? $this->sculpt->groundApart(self::GROUND_PART) : $this->sculpt;
     }
 
-    private function decalsOnGloss(): bool
-    {
-        return $this->method->answer(School::Decals) === 'on_gloss';
-    }
-
-    /** @return list<Effect> what a technique needs here */
-    public function needs(Technique $technique): array
+    /** @return list<Effect> what a technique needs on an area */
+    public function needs(Technique $technique, Area $area): array
     {
         $needs = $technique->needs;
         $onDark = $this->method->answer(School::Undercoat) === 'dark';
         if ($onDark && self::showsTheGround($technique)) {
             $needs[] = Effect::LightGround;
         }
-        if ($this->decalsOnGloss() && $technique->has(Effect::Mark)) {
+        // Never on bare matt: where nothing is said, on gloss.
+        if ($technique->has(Effect::Mark) && ! $this->goesIntoWash($technique, $area)) {
             $needs[] = Effect::GlossGround;
         }
 

@@ -258,7 +258,7 @@ final class SpareMinutes
     private function hasWhatItNeeds(array $set, array $after): bool
     {
         foreach ($set as $extra) {
-            foreach ($this->context->method->needs($extra->technique()) as $effect) {
+            foreach ($this->context->method->needs($extra->technique(), $extra->area) as $effect) {
                 if (
                     ! in_array($effect, $this->context->given, true) &&
                     ! Conformance::anotherGives($after, $extra->use, $effect)

@@ -30,7 +30,9 @@ final readonly class StepReasons
         $method = $this->context->method;
         $because = $this->own($planned, $used, $all);
         foreach ($all as $other) {
-            $needs = $other->technique->key === $used->technique->key ? [] : $method->needs($other->technique);
+            $area = $planned->demand->area;
+            $isOther = $area !== null && $other->technique->key !== $used->technique->key;
+            $needs = $isOther ? $method->needs($other->technique, $area) : [];
             foreach ($needs as $effect) {
                 if ($used->technique->givesAny($effect) && ! in_array($effect, $this->context->given, true)) {
                     array_push($because, ...$this->own($planned, $other, $all));

@@ -11,6 +11,7 @@ use Ordotype\Core\Planning\Sequencing\PassScheduler;
 use Ordotype\Core\Planning\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Planning\Sequencing\Rule;
 use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Planning\Sequencing\Underlays;
 use Ordotype\Core\Standard\Extent;
 
 /** The order of work of steps as a request wants it: its method's rules, what the lead set aside, its batch. */
@@ -73,7 +74,7 @@ final readonly class WorkOrder
      * @param  non-empty-list<Draft>  $drafts
      * @return array{list<Step>, PrecedenceGraph} the steps, and the rules by their places
      */
-    public static function together(array $drafts): array
+    public function together(array $drafts): array
     {
         $steps = [];
         foreach ($drafts as $draft) {
@@ -93,6 +94,8 @@ final readonly class WorkOrder
                 }
             }
         }
+
+        (new Underlays(array_values($steps), $this->context->method->benchSculpt(), $rules))->inOnePass();
 
         return [array_values($steps), $rules];
     }

@@ -125,6 +125,15 @@ final readonly class DryingTimes
         return $ready;
     }
 
+    /**
+     * @param  list<int>  $members
+     * @return list<int>
+     */
+    public function placesOf(array $members): array
+    {
+        return array_map(fn (int $i) => $this->places[$i], $members);
+    }
+
     /** @param  list<int>  $members */
     public function minutesOf(array $members): float
     {

@@ -10,7 +10,6 @@ use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\School;
 
 /**
@@ -36,6 +35,9 @@ final class NeighbourRules
     /** @var array<string, list<Area>> by area: what touches it at work */
     private array $around = [];
 
+    /** @var array<string, array<string, true>> by area: those under it for whose washes it waits */
+    private array $waitsFor = [];
+
     private Turns $turns;
 
     /**
@@ -50,7 +52,7 @@ final class NeighbourRules
         private readonly StepPhases $phases,
         private readonly PrecedenceGraph $edges,
     ) {
-        $this->turns = new Turns($steps, $sculpt, $method);
+        $this->turns = new Turns($steps, $byArea, $sculpt, $method, $phases);
         foreach ($byArea as $own) {
             foreach ($own as $nth => $i) {
                 $this->nth[$i] = $nth;
@@ -71,6 +73,10 @@ final class NeighbourRules
         $this->settle();
         $this->metals($areas);
         $this->settle();
+        array_map($this->outermostAfterWashes(...), $areas);
+        $this->settle();
+        // Those that wait come last: what leads back to them need not wait for them in turn.
+        usort($areas, fn (Area $a, Area $b) => isset($this->waitsFor[$a->key]) <=> isset($this->waitsFor[$b->key]));
         array_map($this->innerFinished(...), $areas);
         $this->settle();
         array_map($this->messFirst(...), $areas);
@@ -157,17 +163,56 @@ final class NeighbourRules
         }
     }
 
+    /**
+     * What has its turn early because it is messy, and lies on top of all that it touches, waits for the washes of what
+     * lies under it and has its turn by its layer, and for the bases of what lies under those: else it would be finished
+     * first and soiled by each of them.
+     */
+    private function outermostAfterWashes(Area $outer): void
+    {
+        $around = array_filter($this->around[$outer->key], fn (Area $a) => $a->rank !== Rank::Ground);
+        $isOutermost = array_filter($around, fn (Area $a) => $a->layer > $outer->layer) === [];
+        if (! $this->turns->isForItsMess($outer->key) || ! $isOutermost) {
+            return;
+        }
+        $isBelow = fn (Area $a): bool => $a->layer < $outer->layer && $this->turns->isByLayer($a->key);
+        $isWashed = fn (Area $a): bool => array_filter($this->byArea[$a->key], $this->isWash(...)) !== [];
+        $under = array_filter($around, $isBelow);
+        $washed = array_filter($under, $isWashed);
+        foreach ($under as $inner) {
+            $isOver = fn (Area $a): bool => $this->sculpt->touchAtWork($a->key, $inner->key) &&
+                $this->turns->compare($inner->key, $a->key) < 0;
+            $isUnderWashed = array_filter($washed, $isOver) !== [];
+            foreach ($this->byArea[$inner->key] as $i) {
+                $isFirst = $this->isWash($i) || ($isUnderWashed && $this->steps[$i]->phase === Phase::Base);
+                foreach ($isFirst ? $this->brushed($outer) : [] as $j) {
+                    $this->say($i, $j, Rule::InnerFinished);
+                }
+            }
+            if ($washed !== []) {
+                $this->waitsFor[$outer->key][$inner->key] = true;
+            }
+        }
+    }
+
+    private function isWash(int $step): bool
+    {
+        return $this->steps[$step]->phase === Phase::Shade && $this->steps[$step]->isMessy();
+    }
+
     /** What strays is done on an inner area before anything is begun on what lies on it. */
     private function innerFinished(Area $inner): void
     {
         foreach ($this->finishedFirst($inner) as $messy) {
             foreach ($this->around[$inner->key] as $outer) {
-                if (
-                    $outer->rank !== Rank::Ground &&
-                    $this->turns->compare($inner->key, $outer->key) < 0 &&
-                    ! $this->wantsThePotOf($messy, $outer)
-                ) {
-                    foreach ($this->brushed($outer) as $i) {
+                if ($outer->rank === Rank::Ground || $this->turns->compare($inner->key, $outer->key) >= 0) {
+                    continue;
+                }
+                $shared = $this->sharedWith($messy, $outer);
+                foreach ($this->brushed($outer) as $i) {
+                    $leadsBack = isset($this->waitsFor[$inner->key][$outer->key]) &&
+                        isset($this->edges->reachedFrom($i)[$messy]);
+                    if ($this->nth[$i] > $shared && ! $leadsBack) {
                         $this->say($messy, $i, Rule::InnerFinished);
                     }
                 }
@@ -180,32 +225,31 @@ final class NeighbourRules
     {
         $isFinished = $this->method->answerFor(School::Neighbours, $area, $this->sculpt) !== 'all_bases';
 
-        return $area->rank === Rank::Ground || ! $isFinished
+        return ! $isFinished
             ? []
             : array_values(
-                array_filter(
-                    $this->byArea[$area->key],
-                    fn (int $i) => $this->steps[$i]->isMessy() &&
-                        $this->steps[$i]->technique->family !== Family::Spray &&
-                        $this->steps[$i]->phase->value >= Phase::Base->value &&
-                        $this->steps[$i]->phase->value <= Phase::RaisedLight->value,
-                ),
+                array_filter($this->byArea[$area->key], fn (int $i) => $this->steps[$i]->isFinishedInside()),
             );
     }
 
-    /** Whether an area wants the very same pot for the same technique in that pass, so that both are done in one. */
-    private function wantsThePotOf(int $messy, Area $area): bool
+    /**
+     * Up to which step an area need not wait: where it wants the very same pot for the same technique in that pass, both
+     * are done in one; what follows there waits all the same.
+     *
+     * @return int how many come before that step; −1: there is none
+     */
+    private function sharedWith(int $messy, Area $area): int
     {
-        foreach ($this->byArea[$area->key] as $i) {
+        foreach ($this->byArea[$area->key] as $nth => $i) {
             if (
                 $this->steps[$i]->pot() === $this->steps[$messy]->pot() &&
                 $this->steps[$i]->pass === $this->steps[$messy]->pass
             ) {
-                return true;
+                return $nth;
             }
         }
 
-        return false;
+        return -1;
     }
 
     private function messFirst(Area $area): void
@@ -217,11 +261,12 @@ final class NeighbourRules
             }
             foreach ($this->around[$area->key] as $other) {
                 $isEarlier = $this->turns->compare($other->key, $area->key) < 0;
+                $isByGround = $area->rank === Rank::Ground || $other->rank === Rank::Ground;
                 foreach ($this->byArea[$other->key] as $i) {
                     $neat = $this->steps[$i];
                     if (
                         ! $neat->isMessy() &&
-                        $neat->phase !== Phase::Wear &&
+                        ! ($neat->phase === Phase::Wear && $isByGround) &&
                         $this->phases->place($i) >= $this->phases->place($messy) &&
                         ! ($isEarlier && $this->isFinishedFirst($i, $other)) &&
                         ! $this->goesIntoTheSame($i, $messy)
@@ -257,19 +302,17 @@ final class NeighbourRules
         }
         foreach ($this->byArea[$inner->key] as $i) {
             $step = $this->steps[$i];
-            $isSprayed = $step->technique->family === Family::Spray;
+            $isSprayed = $step->isSprayed();
             $isBase = $step->phase->laysBase();
             if (! $isBase || ($step->isMessy() && ! $isSprayed)) {
                 continue;
             }
             foreach ($this->around[$inner->key] as $outer) {
-                if ($outer->rank === Rank::Ground) {
+                if ($outer->rank === Rank::Ground || $this->isSettledElsewhere($inner, $outer)) {
                     continue;
                 }
                 if ($isSprayed) {
-                    $isExempt =
-                        $inner->surround === $outer->key || ($this->phases->metals === 'first' && $outer->isMetal());
-                    foreach ($isExempt ? [] : $this->brushedAfterSprays($outer) as $j) {
+                    foreach ($this->brushedAfterSprays($outer) as $j) {
                         $this->say($i, $j, Rule::InnerFirst);
                     }
                 } elseif ($this->turns->compare($inner->key, $outer->key) < 0) {
@@ -283,13 +326,21 @@ final class NeighbourRules
         }
     }
 
+    /** A gem comes after its ring, metals that come first before all other bases: inner_first leaves that alone. */
+    private function isSettledElsewhere(Area $inner, Area $outer): bool
+    {
+        return $inner->surround !== null ||
+            $outer->surround !== null ||
+            ($this->phases->metals === 'first' && ($inner->isMetal() || $outer->isMetal()));
+    }
+
     /** @return list<int> brushed steps of an area */
     private function brushed(Area $area): array
     {
         return array_values(
             array_filter(
                 $this->byArea[$area->key],
-                fn (int $i) => $this->steps[$i]->technique->family !== Family::Spray &&
+                fn (int $i) => ! $this->steps[$i]->isSprayed() &&
                     $this->steps[$i]->phase !== Phase::JointTidy,
             ),
         );
@@ -300,7 +351,7 @@ final class NeighbourRules
     {
         $last = -1;
         foreach ($this->byArea[$area->key] as $nth => $i) {
-            $last = $this->steps[$i]->technique->family === Family::Spray ? $nth : $last;
+            $last = $this->steps[$i]->isSprayed() ? $nth : $last;
         }
 
         return array_values(array_filter($this->brushed($area), fn (int $i) => $this->nth[$i] > $last));

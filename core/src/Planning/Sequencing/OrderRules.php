@@ -5,12 +5,8 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning\Sequencing;
 
 use Ordotype\Core\Planning\Demand\Method;
-use Ordotype\Core\Planning\Demand\MethodOnModel;
-use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Standard\Effect;
-use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\WellKnown;
 
 /**
@@ -41,7 +37,7 @@ final readonly class OrderRules
     public function edges(array &$soiled = []): PrecedenceGraph
     {
         $edges = $this->ruled();
-        $this->groundsThatShow($edges, $soiled);
+        (new Underlays($this->steps, $this->sculpt, $edges))->put($soiled);
         foreach ($this->overrules as $overrule) {
             $this->setAside($edges, $overrule);
         }
@@ -63,48 +59,6 @@ final readonly class OrderRules
         }
 
         return $edges;
-    }
-
-    /**
-     * Where a stain shows its ground, the ground is put right only after what must stray onto it before; what need not
-     * does so after.
-     *
-     * @param  array<string, true>  $soiled  keys of areas, added to
-     */
-    private function groundsThatShow(PrecedenceGraph $edges, array &$soiled): void
-    {
-        $touchUps = $underlaid = [];
-        foreach ($this->steps as $i => $step) {
-            if ($step->area !== null && $step->technique->key === WellKnown::TOUCH_UP) {
-                $touchUps[$step->area->key] = $i;
-            } elseif ($step->area !== null && $step->technique->has(Effect::Underlay)) {
-                $underlaid[$step->area->key] = true;
-            }
-        }
-        foreach ($this->steps as $stain => $step) {
-            $area = $step->area;
-            $shows = $step->phase === Phase::Base && MethodOnModel::isStain($step->technique);
-            if ($area === null || ! $shows || isset($underlaid[$area->key])) {
-                continue;
-            }
-            foreach ($this->steps as $messy => $other) {
-                if (
-                    ! $other->isMessy() ||
-                    $other->area === null ||
-                    $other->phase === Phase::Wear ||
-                    ! $this->sculpt->touchAtWork($area->key, $other->area->key)
-                ) {
-                    continue;
-                }
-                if (! isset($edges->reachedFrom($messy)[$stain])) {
-                    $edges->put($stain, $messy, Rule::TouchUpFirst);
-                } elseif (isset($touchUps[$area->key])) {
-                    $edges->put($messy, $touchUps[$area->key], Rule::TouchUpFirst);
-                } else {
-                    $soiled[$area->key] = true;
-                }
-            }
-        }
     }
 
     private function neighbours(PrecedenceGraph $edges): NeighbourRules
@@ -167,7 +121,7 @@ final readonly class OrderRules
         }
     }
 
-    /** Kept-apart parts are finished before they are joined; the joint is tidied after. */
+    /** Kept-apart parts are finished, but for what stands after matt, before they are joined; the joint is tidied after. */
     private function parts(PrecedenceGraph $edges): void
     {
         foreach ($this->steps as $join => $step) {
@@ -177,7 +131,7 @@ final readonly class OrderRules
             foreach ($this->steps as $i => $other) {
                 if ($other->phase === Phase::JointTidy) {
                     $edges->put($join, $i, Rule::JoinLate);
-                } elseif ($other->area?->part !== null && $other->phase !== Phase::Rim) {
+                } elseif ($other->area?->part !== null && $this->phases->place($i) < Phase::MattVarnish->value) {
                     $edges->put($i, $join, Rule::JoinLate);
                 }
             }
@@ -198,7 +152,7 @@ final readonly class OrderRules
                 $own[$k - 1],
                 $own[$k],
                 match (true) {
-                    $before->phase->isLight() && $after->phase->isLight() => Rule::LightLast,
+                    $this->phases->isLight($own[$k - 1]) && $this->phases->isLight($own[$k]) => Rule::LightLast,
                     $sameTechnique => Rule::DryThrough,
                     $before->phase === Phase::DecalGloss && $after->phase === Phase::Mark => Rule::MarkSurface,
                     $this->phases->place($own[$k - 1]) !== $this->phases->place($own[$k]) => Rule::Phase,
@@ -211,7 +165,7 @@ final readonly class OrderRules
         return $own;
     }
 
-    /** @return array{float, int, int, int, int} */
+    /** @return array{float, int, int, int, int, int} */
     private function keyOnArea(int $i): array
     {
         $step = $this->steps[$i];
@@ -220,6 +174,7 @@ final readonly class OrderRules
         return [
             $this->phases->place($i),
             $step->isMessy() && ! $wear ? 0 : 1,
+            $step->driesForHours() ? 0 : 1,
             -$step->extent->value,
             $step->catalogue,
             $step->pass,
@@ -260,25 +215,24 @@ final readonly class OrderRules
             ) {
                 continue;
             }
+            // What follows water stands after matt varnish wherever the ground is painted.
+            $isAfterWater = $this->phases->place($i) >= Phase::MattVarnish->value;
             foreach ($this->steps as $j => $other) {
                 if ($other->area === null || ! $this->phases->isFigurePaint($other)) {
                     continue;
                 }
-                if ($this->phases->ground === 'first' && $other->phase === Phase::Base) {
-                    $edges->put($i, $j, Rule::GroundPolicy);
-                } elseif (
-                    $this->phases->ground === 'last' &&
-                    ! ($this->phases->metals === 'last' && $this->phases->isMetalWork($other->area))
-                ) {
+                $isLateMetal = $this->phases->metals === 'last' && $this->phases->isMetalWork($other->area);
+                if ($this->phases->ground === 'last' && ! $isLateMetal) {
                     $edges->put($j, $i, Rule::GroundPolicy);
+                } elseif ($this->phases->ground === 'first' && ! $other->isSprayed() && ! $isAfterWater) {
+                    $edges->put($i, $j, Rule::GroundPolicy);
                 }
             }
         }
     }
 
     /**
-     * Preparation first of all, then the undercoat; varnish over all paint; the rim as the last paint; joining, and
-     * the
+     * Preparation first of all, then the undercoat; varnish over all paint; the rim as the last paint; joining, and the
      * final look at the very end. Masking stands directly before the colour it is done for.
      *
      * @param  list<int>  $whole
@@ -326,7 +280,7 @@ final readonly class OrderRules
     private function masking(PrecedenceGraph $edges, int $masking): void
     {
         foreach ($this->steps as $i => $step) {
-            if ($step->area !== null && $step->phase === Phase::Base && $step->technique->family === Family::Spray) {
+            if ($step->area !== null && $step->phase === Phase::Base && $step->isSprayed()) {
                 if (in_array($step->area->key, $this->steps[$masking]->sprays, true)) {
                     $edges->put($masking, $i, Rule::Phase);
                 } elseif (in_array($step->area->key, $this->steps[$masking]->covers, true)) {
@@ -345,7 +299,7 @@ final readonly class OrderRules
             array_filter(
                 $sprays === [] ? [] : $this->steps,
                 fn (Step $s) => $s->phase === Phase::Base &&
-                    $s->technique->family === Family::Spray &&
+                    $s->isSprayed() &&
                     in_array($s->area?->key, $sprays, true),
             ),
         );

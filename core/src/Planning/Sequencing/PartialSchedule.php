@@ -17,6 +17,9 @@ final class PartialSchedule
 
     public string $open = '';
 
+    /** @var list<int> places of the areas of the last pass */
+    public array $lastPlaces = [];
+
     /** @var list<int> */
     public array $order = [];
 

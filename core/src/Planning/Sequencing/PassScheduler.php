@@ -8,7 +8,8 @@ use Ordotype\Core\Sculpt\Sculpt;
 
 /**
  * Lays the steps out in one order that keeps every rule. Among what is free to come next: shortest waiting for the
- * batch at hand, then fewest minutes for slips, then fewest changes of pot, then the order of the areas. A beam search
+ * batch at hand, then fewest minutes for slips, then fewest changes of pot, then what goes on on an area of the last
+ * pass, then the order of the areas, then the phase; what dries for hours is begun as soon as it can be. A beam search
  * over the pots that could come next: of the beginnings with as many passes, those are followed that can end soonest,
  * by the work and the longest drying chain that are left, have strayed least, and, with the pots that are still to come
  * at the least, will have changed pots least.
@@ -156,6 +157,7 @@ final class PassScheduler
         $at->idle += max(0.0, $from - $at->now);
         $at->changes += $same ? 0 : 1;
         $at->open = $pot;
+        $at->lastPlaces = $this->drying->placesOf($members);
         $at->next = $at->next === [] ? [] : array_diff_key($at->next, array_fill_keys($members, true));
         foreach ($members as $i) {
             $at->order[] = $i;
@@ -239,7 +241,7 @@ final class PassScheduler
                 $soonest = min($soonest, $from);
             }
         }
-        $options = $open = [];
+        $options = $open = $long = [];
         foreach ($possible as [$pot, $now, $from]) {
             if ($from > $soonest + self::WAIT_FOR_MORE) {
                 continue;
@@ -249,17 +251,21 @@ final class PassScheduler
                 round($from),
                 $pot === $at->open ? 0 : 1,
                 $at->left[$pot] - count($now),
-                $this->steps[$now[0]]->phase->value,
+                array_intersect($this->drying->placesOf($now), $at->lastPlaces) === [] ? 1 : 0,
                 $this->drying->places[$now[0]],
+                $this->steps[$now[0]]->phase->value,
                 $now[0],
             ];
             $options[] = [$likely, $now, $from];
+            if ($this->steps[$now[0]]->driesForHours()) {
+                $long[] = [$likely, $now, $from];
+            }
             // What is open goes on while there is anything for it: closing a pot early never saves one.
             if ($pot === $at->open && $from <= $soonest + self::SAME) {
                 $open[] = [$likely, $now, $from];
             }
         }
-        $options = $open === [] ? $options : $open;
+        $options = $long !== [] && $this->ranks === [] ? $long : ($open === [] ? $options : $open);
         usort($options, fn (array $a, array $b) => $a[0] <=> $b[0]);
 
         return array_map(fn (array $o) => [$o[1], $o[2]], array_slice($options, 0, self::BRANCHES));
@@ -343,7 +349,8 @@ final class PassScheduler
     private function passesOf(array $members, PartialSchedule $at): array
     {
         $all = $this->startOf($members, $at);
-        if (count($members) === 1 || $all <= $at->now + self::SAME) {
+        $isTogether = $this->steps[$members[0]]->phase === Phase::Underlay;
+        if (count($members) === 1 || $isTogether || $all <= $at->now + self::SAME) {
             return [[$members, $all]];
         }
         $alone = array_map(

@@ -7,6 +7,7 @@ namespace Ordotype\Core\Planning\Sequencing;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Technique;
+use Ordotype\Core\Standard\WellKnown;
 
 /** The phases of the work on one area, in their order. A technique's phase follows from its effects. */
 enum Phase: int
@@ -42,6 +43,11 @@ enum Phase: int
     case JointTidy = 195;
     case Rim = 197;
     case Check = 200;
+
+    /** How far the wash and the drybrush of the value sketch stand after it; a ground that is painted first, between. */
+    private const VALUE_SHADE = 0.05;
+
+    private const VALUE_LIGHT = 0.9;
 
     /** Where spraying stands among what decides the phase of a technique that gives several effects. */
     private const SPRAYING = 31;
@@ -138,15 +144,25 @@ enum Phase: int
     }
 
     /**
-     * A technique's place on one area. Shade goes from stains over a base by stains, washes and recesses to glazes;
-     * light from overbrush, drybrush and tidying by stipple, layer and light glaze, tone by tone, to edges and
-     * hatching, tone by tone too. Nothing else ranks within its phase but marks.
+     * A technique's place on one area. Value goes from the sketch by the wash to the drybrush; shade from stains over a
+     * base by stains, washes and recesses to glazes; light from overbrush, drybrush and tidying by blends that give
+     * shade and light at once, then by layer, light glaze and stipple, tone by tone, to edges and hatching, tone by tone
+     * too. Nothing else ranks within its phase but marks.
      *
      * @param  int  $tone  of its pass, from 1, the darkest
      */
     public function rank(Technique $technique, int $tone = 1): float
     {
         return match ($this) {
+            self::Value => $this->value +
+                match ($technique->key) {
+                    WellKnown::VALUE_DRYBRUSH => self::VALUE_LIGHT,
+                    WellKnown::VALUE_WASH => self::VALUE_SHADE,
+                    default => 0,
+                },
+            self::BlendAndTint => $technique->has(Effect::Shade) && $technique->has(Effect::HighlightRaised)
+                ? self::RaisedLight->value + 0.05
+                : $this->value,
             self::Shade => $this->value +
                 match (true) {
                     $technique->tidied && $technique->has(Effect::Tint) => 0.1,
@@ -159,11 +175,14 @@ enum Phase: int
             self::RaisedLight => match (true) {
                 $technique->mess > Technique::MESSY => self::Tidy->value + 1,
                 $technique->mess === Technique::MESSY => self::Tidy->value + 2,
-                $technique->has(Effect::Texture) => $this->value + $tone / 10,
-                $technique->has(Effect::Blend) => $this->value + $tone / 10 + 0.02,
-                default => $this->value + $tone / 10 + 0.01,
+                $technique->has(Effect::Texture) => $this->value + $tone / 10 + 0.02,
+                $technique->has(Effect::Blend) => $this->value + $tone / 10 + 0.01,
+                default => $this->value + $tone / 10,
             },
             self::EdgeLight => $this->value + $tone / 10 + ($technique->has(Effect::Texture) ? 0.02 : 0.01),
+            // Parts are joined and their joints tidied under the varnish; handles and bases come off or on at the end.
+            self::Join => $technique->key === WellKnown::JOIN_PARTS ? self::MattVarnish->value - 2 : $this->value,
+            self::JointTidy => self::MattVarnish->value - 1,
             self::Mark => $this->value +
                 match (true) {
                     $technique->has(Effect::Mark) => 1,
@@ -171,11 +190,9 @@ enum Phase: int
                     $technique->has(Effect::MarkWear) => 4,
                     default => 3,
                 },
-            self::Prepare, self::Undercoat, self::Value, self::Underlay, self::Base, self::SprayFade,
-            self::BlendAndTint, self::Tone, self::PointLight, self::TintOver, self::Lines, self::Detail,
+            self::Prepare, self::Undercoat, self::Underlay, self::Base, self::SprayFade, self::Tone, self::PointLight, self::TintOver, self::Lines, self::Detail,
             self::DecalGloss, self::Wear, self::GroundTexture, self::GroundColour, self::GroundShade,
-            self::GroundLight, self::GroundScene, self::MattVarnish, self::GroundPlants, self::Gloss, self::Join,
-            self::JointTidy, self::Rim, self::Check => $this->value,
+            self::GroundLight, self::GroundScene, self::MattVarnish, self::GroundPlants, self::Gloss, self::Rim, self::Check => $this->value,
         };
     }
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Ordotype\Core\Planning\Sequencing;
 
 use Ordotype\Core\Sculpt\Rank;
-use Ordotype\Core\Standard\Family;
 
 /**
  * What strays onto finished work: an area is soiled where its own paint is followed by a messy brushed step of another
  * pot on an area that it touches, and nothing of its own that covers (from underlay to toning) comes after. Once for an
- * area and pass. Wear is meant to lie on its neighbours, and the ground is painted over anyway.
+ * area and pass. What is sprayed without a mask soils what it touches in the same way; that is put right in the area's
+ * own base. Wear is meant to lie on its neighbours, and the ground is painted over anyway.
  */
 final readonly class Slips
 {
@@ -23,6 +23,12 @@ final readonly class Slips
     /** @var list<string> */
     private array $pots;
 
+    /** @var array<string, array<string, true>> by key of a sprayed area: those that are masked for it */
+    private array $masked;
+
+    /** @var array<int, StepColour|null> by place of an area: the colour of its base */
+    private array $bases;
+
     /**
      * @param  list<Step>  $steps
      * @param  array<string, float>  $touchUp  by area key: minutes to put right what strayed onto it
@@ -31,12 +37,19 @@ final readonly class Slips
     {
         $this->pots = array_map(fn (Step $s) => $s->pot(), $steps);
         $this->strays = array_map(
-            fn (Step $s) => $s->area !== null &&
-                $s->isMessy() &&
-                $s->technique->family !== Family::Spray &&
-                $s->phase !== Phase::Wear,
+            fn (Step $s) => $s->area !== null && $s->isMessy() && $s->phase !== Phase::Wear,
             $steps,
         );
+        $masked = $bases = [];
+        foreach ($steps as $i => $step) {
+            foreach ($step->sprays as $sprayed) {
+                $masked[$sprayed] = ($masked[$sprayed] ?? []) + array_fill_keys($step->covers, true);
+            }
+            if ($step->area !== null && $step->phase === Phase::Base) {
+                $bases[$drying->places[$i]] = $step->colour;
+            }
+        }
+        [$this->masked, $this->bases] = [$masked, $bases];
         $this->isCover = array_map(
             fn (Step $s) => $s->area !== null &&
                 $s->phase->value >= Phase::Underlay->value &&
@@ -88,10 +101,13 @@ final readonly class Slips
                     $last !== null &&
                     $area !== null &&
                     ! isset($own[$place]) &&
+                    ! isset($this->masked[(string) $this->steps[$i]->area?->key][$area->key]) &&
                     ($at->covers[$place] ?? 0) <= 0 &&
                     $this->pots[$last] !== $this->pots[$i]
                 ) {
-                    $colour = $this->steps[$last]->colour;
+                    $colour = $this->steps[$i]->isSprayed()
+                        ? $this->bases[$place] ?? $this->steps[$last]->colour
+                        : $this->steps[$last]->colour;
                     $slips[$place] = new Slip($area, $colour, $this->touchUp[$area->key] ?? 0.0);
                 }
             }

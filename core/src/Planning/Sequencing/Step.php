@@ -7,7 +7,9 @@ namespace Ordotype\Core\Planning\Sequencing;
 use Ordotype\Core\Planning\Demand\Reason;
 use Ordotype\Core\Planning\Demand\ReasonKind;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Standard\Extent;
+use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\Technique;
 
 /**
@@ -16,6 +18,8 @@ use Ordotype\Core\Standard\Technique;
  */
 final readonly class Step
 {
+    private const HOURS = 120.0;
+
     public Phase $phase;
 
     /** In one pass, as ground and paint have them. */
@@ -75,15 +79,37 @@ final readonly class Step
         return $this->technique->key.'|'.($this->colour?->words() ?? '').'|'.$this->phase->value.$sprays;
     }
 
+    /** What the rest of the work should not have to wait for at its end: it is begun as soon as it can be. */
+    public function driesForHours(): bool
+    {
+        return $this->technique->dry >= self::HOURS;
+    }
+
     /** Minutes from the first stroke until something may go over it, beside the hand minutes. */
     public function drying(): float
     {
         return $this->technique->dry + ($this->coats - 1) * $this->technique->coatDry;
     }
 
+    public function isSprayed(): bool
+    {
+        return $this->technique->family === Family::Spray;
+    }
+
     public function isMessy(): bool
     {
         return $this->technique->mess >= Technique::MESSY;
+    }
+
+    /** Whether inner_finished speaks of it: messy, brushed, from the base to the raised light of the figure. */
+    public function isFinishedInside(): bool
+    {
+        return $this->isMessy() &&
+            ! $this->isSprayed() &&
+            $this->area !== null &&
+            $this->area->rank !== Rank::Ground &&
+            $this->phase->value >= Phase::Base->value &&
+            $this->phase->value <= Phase::RaisedLight->value;
     }
 
     /** Whether it is done beside what was chosen: masking, the tidying of a joint, a ground put right. */

@@ -150,9 +150,13 @@ final readonly class StepPhases
             $place = Phase::Shade->value - 1;
         }
 
-        return $this->metals === 'last' && $this->isMetalWork($step->area) && $this->isFigurePaint($step)
-            ? Phase::MattVarnish->value + $place / 40
-            : $place;
+        $isLate = $this->metals === 'last' && $this->isMetalWork($step->area);
+
+        return match (true) {
+            $isLate && $this->isFigurePaint($step) => Phase::MattVarnish->value + $place / 40,
+            $isLate && $step->phase === Phase::JointTidy => Phase::MattVarnish->value + Phase::JointTidy->value / 40,
+            default => $place,
+        };
     }
 
     /** Whether sand and paste are glued on before the undercoat. */
@@ -201,6 +205,14 @@ final readonly class StepPhases
         $all = $isMeant ? $this->method->answerFor(School::Weathering, $step->area, $this->sculpt) : null;
 
         return ($own ?? $all) === 'under_wash';
+    }
+
+    /** Whether light_last puts it in order: lights, and blends that lie between them. */
+    public function isLight(int $step): bool
+    {
+        $phase = $this->steps[$step]->phase;
+
+        return $phase->isLight() || ($phase === Phase::BlendAndTint && $this->places[$step] < Phase::BlendAndTint->value);
     }
 
     public function isMasking(Step $step): bool

@@ -9,13 +9,12 @@ use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Sculpt\Material;
 use Ordotype\Core\Sculpt\Rank;
 use Ordotype\Core\Sculpt\Sculpt;
-use Ordotype\Core\Standard\Family;
 use Ordotype\Core\Standard\School;
 
 /**
- * When each area has its turn: metals where they come first; faces where they come first; messy brushed bases; then by
- * layer; gems, eyes and small teeth; faces where they come last, with the hair on them; metals where they come last.
- * Common practice, no source.
+ * When each area has its turn: metals where they come first; faces where they come first; what is messy from its first
+ * brushed paint on; then by layer; gems, eyes and small teeth; faces where they come last, with the eyes, small teeth
+ * and hair on them; metals where they come last. Common practice, no source.
  */
 final readonly class Turns
 {
@@ -39,17 +38,24 @@ final readonly class Turns
     /** @var array<string, array{int, float}> by area key: the group, and the place within it */
     private array $turns;
 
-    /** @var array<string, true> keys of areas whose base is brushed on and strays */
+    /** @var array<string, true> keys of areas that are messy from their first brushed paint on */
     private array $messyBases;
 
-    /** @param  list<Step>  $steps */
-    public function __construct(array $steps, private Sculpt $sculpt, private Method $method)
-    {
+    /**
+     * @param  list<Step>  $steps
+     * @param  array<string, list<int>>  $byArea  each area's steps in their order there
+     */
+    public function __construct(
+        private array $steps,
+        private array $byArea,
+        private Sculpt $sculpt,
+        private Method $method,
+        private StepPhases $phases,
+    ) {
         $messy = [];
-        foreach ($steps as $step) {
-            $isBrushed = $step->technique->family !== Family::Spray;
-            if ($step->area !== null && $step->phase === Phase::Base && $step->isMessy() && $isBrushed) {
-                $messy[$step->area->key] = true;
+        foreach ($sculpt->areas as $area) {
+            if ($this->isMessyFromTheStart($area)) {
+                $messy[$area->key] = true;
             }
         }
         $this->messyBases = $messy;
@@ -64,6 +70,33 @@ final readonly class Turns
     public function compare(string $one, string $other): int
     {
         return $this->turns[$one] <=> $this->turns[$other];
+    }
+
+    /** Whether its base strays, or, where the base is left out, what is brushed on first. */
+    private function isMessyFromTheStart(Area $area): bool
+    {
+        $first = null;
+        foreach ($this->byArea[$area->key] ?? [] as $i) {
+            $step = $this->steps[$i];
+            if ($step->phase === Phase::Base) {
+                return $step->isMessy() && ! $step->isSprayed();
+            }
+            $isPaint = $this->phases->isFigurePaint($step) && $step->phase !== Phase::Wear && ! $step->isSprayed();
+            $first ??= $isPaint ? $step : null;
+        }
+
+        return $first?->isMessy() === true;
+    }
+
+    /** Whether an area has its turn because it is messy from the start. */
+    public function isForItsMess(string $area): bool
+    {
+        return $this->turns[$area][0] === self::MESSY_BASES;
+    }
+
+    public function isByLayer(string $area): bool
+    {
+        return $this->turns[$area][0] === self::LAYERS;
     }
 
     /** @return array{int, float} */
@@ -81,9 +114,9 @@ final readonly class Turns
             $face === 'first' => [self::FACES_FIRST, 0.0],
             $isMessy => [self::MESSY_BASES, 0.0],
             $face === 'last' => [self::FACES_LAST, 0.0],
+            $this->followsAFace($area) => [self::FACES_LAST, 1.0],
             $ring !== null, $area->material === Material::Eye => [self::SMALL, 0.0],
             $area->material === Material::TeethClaw => $this->turnOfTeeth($area),
-            $this->isHairOnAFace($area) => [self::FACES_LAST, 1.0],
             default => [self::LAYERS, (float) $area->layer],
         };
     }
@@ -107,12 +140,16 @@ final readonly class Turns
         };
     }
 
-    private function isHairOnAFace(Area $area): bool
+    /** Eyes and small teeth on a face that is painted last, and hair that lies on it. */
+    private function followsAFace(Area $area): bool
     {
-        return $area->material === Material::HairFur &&
+        $isSmall = $area->material === Material::Eye ||
+            ($area->material === Material::TeethClaw && $area->rank === Rank::Detail);
+
+        return ($isSmall || $area->material === Material::HairFur) &&
             array_filter(
                 $this->skinAround($area),
-                fn (Area $skin) => $this->faceOf($skin) === 'last' && $area->layer > $skin->layer,
+                fn (Area $skin) => $this->faceOf($skin) === 'last' && ($isSmall || $area->layer > $skin->layer),
             ) !== [];
     }
 

@@ -58,8 +58,9 @@ final readonly class UnitPlan
             $drafts[] = $draft = $planner->draft($own, $group->edits($edits, $own->sculpt), $like);
             $full ??= $group->isPlain() ? $draft : null;
         }
-        [$steps, $rules] = WorkOrder::together($drafts);
-        $work = WorkOrder::of($request)->layBy($steps, $rules);
+        $order = WorkOrder::of($request);
+        [$steps, $rules] = $order->together($drafts);
+        $work = $order->layBy($steps, $rules);
 
         return new self(
             array_map(

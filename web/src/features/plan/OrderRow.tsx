@@ -5,7 +5,11 @@ import { Button } from 'antd';
 import type { BrokenRule, Move, PlanStep, UnitPlan } from '../../api/types';
 import { minutes, Swatch } from '../../ui/marks';
 import { Says } from '../../ui/Says';
+import { follows } from './follows';
 import { areaName, colourWords, fewMinutes, longName } from './names';
+
+/** How many of the steps before it are named; what else holds it stands in the panel of the step. */
+const NAMED = 2;
 
 /** One step in the order of work: dragged by its whole row, or moved by its two buttons. */
 export function OrderRow({
@@ -66,7 +70,7 @@ export function OrderRow({
                     on {areaName(data, step.area).toLowerCase()}
                     {colourWords(step) ? `, ${colourWords(step) ?? ''}` : ''}
                 </span>
-                <span className="small soft line">{follows(data, step) || 'first of all'}</span>
+                <span className="small soft line">{follows(data, step, NAMED).join('; ') || 'first of all'}</span>
             </span>
             <span className="num soft small">
                 {fewMinutes(step.minutes)} min{step.dry >= 15 ? `, dries ${step.dry}` : ''}
@@ -103,22 +107,4 @@ function breaks(broken: BrokenRule[]): string {
     );
     const more = broken.length - first.length;
     return `Here it breaks: ${said.join('; ')}${more > 0 ? `, and ${more} more` : ''}.`;
-}
-
-/** How many of the steps before it are named; what else holds it stands in the panel of the step. */
-const NAMED = 2;
-
-/** What the step follows, nearest first, and why: “after 3, undercoat by can: …”. */
-function follows(data: UnitPlan, step: PlanStep): string {
-    const rules = new Map<number, string[]>();
-    for (const { no, rule } of data.follows[step.no - 1] ?? [])
-        rules.set(no, [...(rules.get(no) ?? []), data.rules[rule] ?? '']);
-    const named = [...rules].slice(0, NAMED).map(([no, why]) => {
-        const before = data.plan.steps.find((s) => s.no === no);
-        if (!before) return why.join(', ');
-        const name = longName(data, before.technique).toLowerCase();
-        const area = before.area === null ? '' : ` on ${areaName(data, before.area).toLowerCase()}`;
-        return `after ${no}, ${name}${area}: ${why.join(', ')}`;
-    });
-    return named.join('; ');
 }

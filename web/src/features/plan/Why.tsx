@@ -5,6 +5,7 @@ import { Swatch } from '../../ui/marks';
 import { Says } from '../../ui/Says';
 import { Caution } from '../../ui/states';
 import type { Bend } from './bend';
+import { follows } from './follows';
 import { areaName, becauseWords, colourWords, longName } from './names';
 import { PaintAndNote } from './PaintAndNote';
 import { StepChange } from './StepChange';
@@ -43,8 +44,7 @@ export function Why({
                 {step.because.map((b) => becauseWords(data, b)).join('; ') || 'nobody: it was added by hand'}.
             </p>
             <p className="small soft mt-0 mx-0 mb-6">
-                In this place because{' '}
-                {step.order_because.map((r) => data.rules[r] ?? r).join('; ') || 'nothing comes before it'}.
+                In this place {follows(data, step).join('; ') || 'because nothing comes before it'}.
             </p>
             {step.colour && (
                 <p className="small mt-0 mx-0 mb-6">

@@ -115,8 +115,9 @@ export const colourWords = (s: PlanStep): string | null =>
             ? `${s.colour.paint} and ${s.colour.mixed_with}, one to one`
             : s.colour.paint
         : null;
-/** Whole minutes, never tenths; what takes less than half of one says so. */
-export const fewMinutes = (m: number): string => (m > 0 && m < 0.5 ? '<1' : String(Math.round(m)));
+/** Tenths of minutes below three, then whole ones. */
+export const fewMinutes = (m: number): string =>
+    m > 0 && m < 2.95 ? Math.max(0.1, m).toFixed(1) : String(Math.round(m));
 
 /** Why a step is in the plan, in words. */
 export function becauseWords(data: UnitPlan, id: string): string {
