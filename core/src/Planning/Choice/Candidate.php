@@ -106,7 +106,8 @@ final readonly class Candidate
     {
         $look = $technique->family === Family::Check ? $pace->lookFactor() * $sculpt->size->lookFactor() : 1.0;
         $minutes =
-            $look * (($technique->hand * $technique->coats * $sculpt->surfaceCm2) / 10 + $technique->perPiece * $times) *
+            $look *
+            (($technique->hand * $technique->coats * $sculpt->surfaceCm2) / 10 + $technique->perPiece * $times) *
             ($technique->family === Family::Prepare ? $pace->timeFactor() : 1.0);
 
         return new self($technique, $index, [0.0, $minutes, $minutes, $minutes], null, $technique->needs);

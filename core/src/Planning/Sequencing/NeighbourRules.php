@@ -165,8 +165,8 @@ final class NeighbourRules
 
     /**
      * What has its turn early because it is messy, and lies on top of all that it touches, waits for the washes of what
-     * lies under it and has its turn by its layer, and for the bases of what lies under those: else it would be finished
-     * first and soiled by each of them.
+     * lies under it and has its turn by its layer, and for the bases of what lies under those: else it would be
+     * finished first and soiled by each of them.
      */
     private function outermostAfterWashes(Area $outer): void
     {
@@ -233,8 +233,8 @@ final class NeighbourRules
     }
 
     /**
-     * Up to which step an area need not wait: where it wants the very same pot for the same technique in that pass, both
-     * are done in one; what follows there waits all the same.
+     * Up to which step an area need not wait: where it wants the very same pot for the same technique in that pass,
+     * both are done in one; what follows there waits all the same.
      *
      * @return int how many come before that step; −1: there is none
      */

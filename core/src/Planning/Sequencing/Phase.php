@@ -44,7 +44,7 @@ enum Phase: int
     case Rim = 197;
     case Check = 200;
 
-    /** How far the wash and the drybrush of the value sketch stand after it; a ground that is painted first, between. */
+    /** How far the wash and the drybrush of the value sketch stand after it; a ground that comes first, between. */
     private const VALUE_SHADE = 0.05;
 
     private const VALUE_LIGHT = 0.9;
@@ -146,8 +146,8 @@ enum Phase: int
     /**
      * A technique's place on one area. Value goes from the sketch by the wash to the drybrush; shade from stains over a
      * base by stains, washes and recesses to glazes; light from overbrush, drybrush and tidying by blends that give
-     * shade and light at once, then by layer, light glaze and stipple, tone by tone, to edges and hatching, tone by tone
-     * too. Nothing else ranks within its phase but marks.
+     * shade and light at once, then by layer, light glaze and stipple, tone by tone, to edges and hatching, tone by
+     * tone too. Nothing else ranks within its phase but marks.
      *
      * @param  int  $tone  of its pass, from 1, the darkest
      */
@@ -190,9 +190,10 @@ enum Phase: int
                     $technique->has(Effect::MarkWear) => 4,
                     default => 3,
                 },
-            self::Prepare, self::Undercoat, self::Underlay, self::Base, self::SprayFade, self::Tone, self::PointLight, self::TintOver, self::Lines, self::Detail,
-            self::DecalGloss, self::Wear, self::GroundTexture, self::GroundColour, self::GroundShade,
-            self::GroundLight, self::GroundScene, self::MattVarnish, self::GroundPlants, self::Gloss, self::Rim, self::Check => $this->value,
+            self::Prepare, self::Undercoat, self::Underlay, self::Base, self::SprayFade, self::Tone,
+            self::PointLight, self::TintOver, self::Lines, self::Detail, self::DecalGloss, self::Wear,
+            self::GroundTexture, self::GroundColour, self::GroundShade, self::GroundLight, self::GroundScene,
+            self::MattVarnish, self::GroundPlants, self::Gloss, self::Rim, self::Check => $this->value,
         };
     }
 

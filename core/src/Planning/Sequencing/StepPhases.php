@@ -212,7 +212,8 @@ final readonly class StepPhases
     {
         $phase = $this->steps[$step]->phase;
 
-        return $phase->isLight() || ($phase === Phase::BlendAndTint && $this->places[$step] < Phase::BlendAndTint->value);
+        return $phase->isLight() ||
+            ($phase === Phase::BlendAndTint && $this->places[$step] < Phase::BlendAndTint->value);
     }
 
     public function isMasking(Step $step): bool
