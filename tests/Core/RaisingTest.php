@@ -374,7 +374,9 @@ final class RaisingTest extends TestCase
             array_filter(
                 $all,
                 fn (ChosenTechnique $u) => $u->technique->key === 'tidy_base' ||
-                    ($u->technique->key === 'layer' && $u->extent === Extent::Full),
+                    ($u->technique->key === 'layer' && $u->extent === Extent::Full) ||
+                    // Layers that are there tidied what they were laid on, wherever they stand out.
+                    ($u->technique->key === 'layer' && in_array($u, $counted, true) && $u->extent !== Extent::Spot),
             ) !== [];
         $wash = array_filter($all, fn (ChosenTechnique $u) => $u->technique->key === 'wash_all_over') !== [];
         $light =

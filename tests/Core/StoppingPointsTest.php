@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\MethodFormat;
 use Ordotype\Core\Planning\Demand\EffectRequirement;
 use Ordotype\Core\Planning\Demand\ModelFigure;
@@ -59,6 +60,26 @@ final class StoppingPointsTest extends TestCase
         }
         self::assertGreaterThan(60, $found);
         self::assertGreaterThan(3, $none);
+    }
+
+    public function test_what_an_order_adds_is_asked_of_no_lower_stop(): void
+    {
+        $standard = self::$standard ??= Demo::standard();
+        $added = AmendmentFormat::read(Demo::object([[
+            'level' => 'order', 'do' => 'add', 'clause' => null, 'technique' => 'ground_dusting', 'scope' => ['area' => ['coat']],
+            'values' => (object) [], 'reason' => 'The client asked for it.', 'price' => null, 'on' => null,
+        ]]), $standard->techniqueKeys());
+        $request = new PlanRequest($standard, $standard->tier('banner'), Demo::sculpt(), amendments: $added);
+        $plan = Demo::planner()->plan($request);
+        $dust = array_search('coat:ground_dusting:1', array_map(fn (Step $s) => $s->key()->id, $plan->work->steps), true);
+        self::assertIsInt($dust);
+        $stops = (new StoppingPoints($plan))->all();
+        $lower = array_filter(array_slice($stops, 0, -1), fn (StoppingPoint $p) => $p->steps !== null);
+        self::assertNotSame([], $lower);
+        foreach ($lower as $stop) {
+            self::assertNotContains($dust, $stop->steps ?? [], $stop->tier->name);
+        }
+        self::assertContains($dust, $stops[count($stops) - 1]->steps ?? []);
     }
 
     public function test_the_order_of_work_is_laid_out_in_the_stops(): void

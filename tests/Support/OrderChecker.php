@@ -464,7 +464,7 @@ final class OrderChecker
         $wants = [];
         foreach ($this->plan->request->sculpt->areas as $gem) {
             foreach ($gem->surround === null ? [] : $this->own[$gem->surround] ?? [] as $i) {
-                if ($this->is($i, 'base', 'overbrush', 'drybrush', 'raised', 'edge', 'point')) {
+                if ($this->is($i, 'base', 'overbrush', 'drybrush', 'shade and light at once', 'raised', 'edge', 'point')) {
                     foreach (array_filter($this->own[$gem->key], $this->isPaint(...)) as $j) {
                         $wants[] = [$i, $j, 'ring_then_gem'];
                     }

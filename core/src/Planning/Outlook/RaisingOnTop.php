@@ -203,7 +203,7 @@ final readonly class RaisingOnTop
         $lightDone = $careful && self::only($counted, $gives) !== [];
         $washDone =
             $careful && self::only($counted, fn (ChosenTechnique $u) => $u->technique->key === WellKnown::WASH) !== [];
-        if (Conformance::isTidied($counted) || ! ($leans || $washDone || $lightDone)) {
+        if (self::isTidied($counted) || ! ($leans || $washDone || $lightDone)) {
             return [new LeftToDo($left, $counted)];
         }
         $ways = [];
@@ -230,6 +230,19 @@ final readonly class RaisingOnTop
         }
 
         return $ways;
+    }
+
+    /**
+     * Layers that are there count as tidying, on prominent parts too: nobody puts the base back under them.
+     *
+     * @param  list<ChosenTechnique>  $there
+     */
+    private static function isTidied(array $there): bool
+    {
+        $isLayer = fn (ChosenTechnique $u): bool => $u->technique->key === WellKnown::LAYER &&
+            $u->extent->value >= Extent::Prominent->value;
+
+        return Conformance::isTidied($there) || self::only($there, $isLayer) !== [];
     }
 
     /**
@@ -281,7 +294,7 @@ final readonly class RaisingOnTop
             $problem->needsBase && ! self::hasBase($counted),
             $problem->pace,
             $given,
-            Conformance::isTidied($counted),
+            self::isTidied($counted),
             $passes,
             $spotOnly,
         );

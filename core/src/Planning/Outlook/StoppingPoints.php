@@ -22,6 +22,8 @@ use Ordotype\Core\Planning\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Planning\Sequencing\Rule;
 use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Sculpt\Area;
+use Ordotype\Core\Standard\Amendment;
+use Ordotype\Core\Standard\AmendmentAction;
 use Ordotype\Core\Standard\Effect;
 use Ordotype\Core\Standard\Tier;
 use Ordotype\Core\Standard\TierStatus;
@@ -126,7 +128,10 @@ final class StoppingPoints
     private function point(Tier $tier, array $done): StoppingPoint
     {
         try {
-            $asked = $this->planner->asks($this->plan->request->at($tier));
+            // What was added for this order is no part of what a lower tier asks.
+            $own = fn (Amendment $a): bool => $a->action !== AmendmentAction::Add;
+            $amendments = array_values(array_filter($this->plan->request->amendments, $own));
+            $asked = $this->planner->asks($this->plan->request->at($tier)->amended($amendments));
         } catch (FormatException $e) {
             return $this->none($tier, StopObstacle::unfit($e));
         }

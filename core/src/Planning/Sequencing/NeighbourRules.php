@@ -97,7 +97,7 @@ final class NeighbourRules
     {
         foreach ($gem->surround === null ? [] : $this->byArea[$gem->surround] ?? [] as $ring) {
             $phase = $this->steps[$ring]->phase;
-            if ($phase === Phase::Base || ($phase->isLight() && $phase !== Phase::Tidy)) {
+            if ($phase === Phase::Base || ($this->phases->isLight($ring) && $phase !== Phase::Tidy)) {
                 foreach ($this->painted($gem) as $i) {
                     $this->say($ring, $i, Rule::RingThenGem);
                 }

@@ -121,7 +121,7 @@ final readonly class OrderRules
         }
     }
 
-    /** Kept-apart parts are finished, but for what stands after matt, before they are joined; then the joint is tidied. */
+    /** Kept-apart parts are finished, but for what stands after matt, and joined; then the joint is tidied. */
     private function parts(PrecedenceGraph $edges): void
     {
         foreach ($this->steps as $join => $step) {

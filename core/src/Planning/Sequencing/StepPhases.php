@@ -211,9 +211,9 @@ final readonly class StepPhases
     public function isLight(int $step): bool
     {
         $phase = $this->steps[$step]->phase;
+        $rank = $phase->rank($this->steps[$step]->technique);
 
-        return $phase->isLight() ||
-            ($phase === Phase::BlendAndTint && $this->places[$step] < Phase::BlendAndTint->value);
+        return $phase->isLight() || ($phase === Phase::BlendAndTint && $rank < Phase::BlendAndTint->value);
     }
 
     public function isMasking(Step $step): bool

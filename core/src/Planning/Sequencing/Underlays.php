@@ -74,8 +74,8 @@ final readonly class Underlays
 
     /**
      * Grounds are put right in one pass, and underlays of one colour laid in one, wherever no chain of rules parts
-     * them, even where that costs waiting: what must come before one of them comes before all. Those that are parted are
-     * taken together as early as they can be; what the grounds say comes before what the underlays would like.
+     * them, even where that costs waiting: what must come before one of them comes before all. Those that are parted
+     * are taken together as early as they can be; what the grounds say comes before what the underlays would like.
      */
     public function inOnePass(): void
     {
