@@ -7,6 +7,7 @@ namespace App\Repositories;
 use App\Models\AmendmentRow;
 use App\Models\Unit;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Foundation\FormatException;
@@ -23,7 +24,8 @@ final class Amendments
      */
     public function rows(Unit $unit): Collection
     {
-        $ofStudio = fn ($q) => $q
+        $ids = fn () => DB::table('amendments')->select('id');
+        $ofStudio = $ids()
             ->whereNull('order_id')
             ->whereNull('unit_id')
             ->whereNull('piece_id')
@@ -35,13 +37,15 @@ final class Amendments
                         ->where('created_at', '<=', $unit->released_at)
                         ->where(fn ($q) => $q->whereNull('ended_at')->orWhere('ended_at', '>', $unit->released_at)),
             );
+        // Each by its own index: together in one condition they would have the whole table read.
+        $all = $ofStudio
+            ->union($ids()->where('order_id', $unit->order_id))
+            ->union($ids()->where('unit_id', $unit->id))
+            ->union($ids()->whereIn('piece_id', $unit->pieces->pluck('id')));
 
         return AmendmentRow::query()
             ->with('piece:id,number')
-            ->where($ofStudio)
-            ->orWhere('order_id', $unit->order_id)
-            ->orWhere('unit_id', $unit->id)
-            ->orWhereIn('piece_id', $unit->pieces->pluck('id'))
+            ->whereIn('id', $all->pluck('id'))
             ->orderBy('id')
             ->get();
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Ordotype\Core\Format\MethodFormat;
+use Ordotype\Core\Format\PlanFormat;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Planning\Choice\ChosenTechnique;
 use Ordotype\Core\Planning\Choice\Standing;
@@ -25,6 +26,27 @@ use Tests\Support\Demo;
  */
 final class SchoolsTest extends TestCase
 {
+    public function test_what_a_method_does_not_say_is_the_answer_it_amounts_to(): void
+    {
+        $standard = Demo::standard();
+        foreach (['sluice-warden', 'bell-diver', 'lantern-provost'] as $sculpt) {
+            $plan = fn (array $method): string => json_encode(PlanFormat::write(Demo::planner()->plan(new PlanRequest(
+                $standard,
+                $standard->tier('cabinet'),
+                Demo::sculpt($sculpt),
+                Demo::scheme(),
+                MethodFormat::read(Demo::object(['format' => MethodFormat::WORD] + $method)),
+                shelf: Demo::shelf(),
+                pieces: 5,
+            ))), JSON_THROW_ON_ERROR);
+            foreach (School::cases() as $school) {
+                if ($school->unsaid() !== null) {
+                    self::assertSame($plan([]), $plan([$school->value => $school->unsaid()]), "$sculpt, $school->value");
+                }
+            }
+        }
+    }
+
     /**
      * @return iterable<string, array{School, string, string, callable(Plan, Plan): void}> school, answer, tier, and
      * what must differ from no method

@@ -42,7 +42,7 @@ final class SchoolsOfUnit
         $answers = [];
         foreach ($school->answers() as $answer) {
             $plan =
-                $answer === $chosen
+                $answer === ($chosen ?? $school->unsaid())
                     ? $now
                     : $this->planner->plan($request->by($request->method->with($school, $answer)));
             $answers[] = ['answer' => $answer] + self::consequence($plan, $now);

@@ -46,4 +46,22 @@ enum School: string
             self::Texture => ['after_undercoat', 'before_undercoat'],
         };
     }
+
+    /** The answer that a method which says nothing amounts to; null: to none of them. */
+    public function unsaid(): ?string
+    {
+        return match ($this) {
+            self::Metals => 'with_bases',
+            self::MetalGround => 'as_is',
+            self::Edges => 'every_visible',
+            self::Decals => 'on_gloss',
+            self::Backs => 'same',
+            self::Weathering => 'last',
+            self::Look => 'clean',
+            self::Neighbours => 'inner_finished',
+            self::Faces => 'last',
+            self::Texture => 'after_undercoat',
+            self::Undercoat, self::Build, self::SkinWash, self::GoldLight, self::Spraying, self::Ground => null,
+        };
+    }
 }

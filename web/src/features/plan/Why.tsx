@@ -6,6 +6,7 @@ import { Says } from '../../ui/Says';
 import { Caution } from '../../ui/states';
 import type { Bend } from './bend';
 import { follows } from './follows';
+import { HeldHere } from './HeldHere';
 import { areaName, becauseWords, colourWords, longName } from './names';
 import { PaintAndNote } from './PaintAndNote';
 import { StepChange } from './StepChange';
@@ -43,9 +44,7 @@ export function Why({
                 Asked by{' '}
                 {step.because.map((b) => becauseWords(data, b)).join('; ') || 'nobody: it was added by hand'}.
             </p>
-            <p className="small soft mt-0 mx-0 mb-6">
-                In this place {follows(data, step).join('; ') || 'because nothing comes before it'}.
-            </p>
+            <HeldHere key={step.key} reasons={follows(data, step)} />
             {step.colour && (
                 <p className="small mt-0 mx-0 mb-6">
                     <Swatch hex={step.colour.hex} /> {colourWords(step)}

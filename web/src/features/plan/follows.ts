@@ -3,14 +3,14 @@ import { areaName, longName } from './names';
 
 /** What a step follows, nearest first, and why: “after 3, undercoat by can: …”; the nearest hold it hardest. */
 export function follows(data: UnitPlan, step: PlanStep, most = Infinity): string[] {
-    const rules = new Map<number, string[]>();
+    const rules = new Map<number, string>();
     for (const { no, rule } of data.follows[step.no - 1] ?? [])
-        rules.set(no, [...(rules.get(no) ?? []), data.rules[rule] ?? '']);
+        if (!rules.has(no)) rules.set(no, data.rules[rule] ?? '');
     return [...rules].slice(0, most).map(([no, why]) => {
         const before = data.plan.steps.find((s) => s.no === no);
-        if (!before) return why.join(', ');
+        if (!before) return why;
         const name = longName(data, before.technique).toLowerCase();
         const area = before.area === null ? '' : ` on ${areaName(data, before.area).toLowerCase()}`;
-        return `after ${no}, ${name}${area}: ${why.join(', ')}`;
+        return `after ${no}, ${name}${area}: ${why}`;
     });
 }
