@@ -70,7 +70,9 @@ export function OrderRow({
                     on {areaName(data, step.area).toLowerCase()}
                     {colourWords(step) ? `, ${colourWords(step) ?? ''}` : ''}
                 </span>
-                <span className="small soft line">{follows(data, step, NAMED).join('; ') || 'first of all'}</span>
+                <span className="small soft line">
+                    {follows(data, step, NAMED).join('; ') || 'first of all'}
+                </span>
             </span>
             <span className="num soft small">
                 {fewMinutes(step.minutes)} min{step.dry >= 15 ? `, dries ${step.dry}` : ''}
