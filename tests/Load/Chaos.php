@@ -32,8 +32,6 @@ final class Chaos
         ['mariadb', false], ['php', false], ['php', true], ['nginx', false], ['nginx', true], ['queue', false],
     ];
 
-    private const BACK_SECONDS = 5.0;
-
     private const LOST_SECONDS = 60.0;
 
     /** @var array<int, array{count: int, units: int, revision: int}> what was acknowledged of each order, by id */
@@ -59,8 +57,12 @@ final class Chaos
 
     private readonly Randomizer $random;
 
-    public function __construct(private readonly string $root, private readonly string $url, int $seed)
-    {
+    public function __construct(
+        private readonly string $root,
+        private readonly string $url,
+        int $seed,
+        private readonly float $backSeconds,
+    ) {
         $this->handler = new CurlMultiHandler(['select_timeout' => 0.02]);
         $this->client = Person::client($url, $this->handler);
         $this->random = new Randomizer(new Mt19937($seed));
@@ -130,7 +132,7 @@ final class Chaos
                     $seconds = (hrtime(true) - $since) / 1e9;
                 } while (! (yield $this->isBack($name, $worker ? 0 : $old)) && $seconds < self::LOST_SECONDS);
                 $back[] = $seconds;
-                if ($seconds > self::BACK_SECONDS) {
+                if ($seconds > $this->backSeconds) {
                     $this->wrong[] = sprintf('kill %d: %s was back only after %.1f s', $i + 1, $name, $seconds);
                 }
             }

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-// Called by ./ordotype chaos with the number of kills, a seed, and the folder and the address of a running copy.
+// Called by ./ordotype chaos with the number of kills, a seed, the seconds after which all must be back, and the folder and the address of a running copy.
 
 use Tests\Load\Chaos;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
-[, $kills, $seed, $root, $url] = $argv;
+[, $kills, $seed, $seconds, $root, $url] = $argv;
 echo "$kills kills, seed $seed\n";
-$wrong = (new Chaos($root, $url, (int) $seed))->run((int) $kills);
+$wrong = (new Chaos($root, $url, (int) $seed, (float) $seconds))->run((int) $kills);
 foreach ($wrong as $line) {
     fwrite(STDERR, "$line\n");
 }
