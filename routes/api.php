@@ -148,6 +148,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::post('schemes/try', [SchemeController::class, 'attempt']);
         Route::put('schemes/{slug}', [SchemeController::class, 'update']);
         Route::post('schemes/{slug}/outcome', [SchemeController::class, 'judge']);
+        Route::get('templates', [SculptController::class, 'templates']);
         Route::post('sculpts', [SculptController::class, 'store']);
         Route::post('sculpts/try', [SculptController::class, 'attempt']);
         Route::put('sculpts/{slug}', [SculptController::class, 'update']);
@@ -168,6 +169,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->middleware('can:plan.read');
+    Route::get('units/{unit}/aims', [ArrangementController::class, 'aims'])->middleware('can:plan.read');
     Route::get('units/{unit}/drawn', [OutlookController::class, 'drawn'])->middleware('can:plan.read');
     Route::get('units/{unit}/paints', [OutlookController::class, 'paints'])->middleware('can:plan.read');
     Route::middleware('can:plan.edit')->group(function (): void {

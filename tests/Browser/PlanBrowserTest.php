@@ -373,10 +373,10 @@ final class PlanBrowserTest extends BrowserTestCase
         $chrome->choose('This plan beside', 'Banner', '.ant-modal');
         $chrome->waitFor('Only in Banner');
         $chrome->open("/units/$unit/plan");
-        $before = $this->get("units/$unit/plan")['aims'];
+        $before = $this->get("units/$unit/aims");
         self::assertGreaterThan($before['quickest'], $before['best']);
         $chrome->press('best', true);
-        $this->until(fn () => $this->get("units/$unit/plan")['aims']['chosen'] === 'best');
+        $this->until(fn () => $this->get("units/$unit/plan")['aim'] === 'best');
         // Its models are worked in one order with the others, so a pass may be split that alone would not be.
         self::assertEqualsWithDelta(
             $before['best'],
@@ -384,7 +384,7 @@ final class PlanBrowserTest extends BrowserTestCase
             6.0,
         );
         $chrome->press('Undo');
-        $this->until(fn () => $this->get("units/$unit/plan")['aims']['chosen'] === 'quickest');
+        $this->until(fn () => $this->get("units/$unit/plan")['aim'] === 'quickest');
         $this->step('coat', 'Sprayed')->click();
         $chrome->fill('Note for the bench', 'Two light mists.', '.why');
         $chrome->css('.plan-figure .chip')->click();

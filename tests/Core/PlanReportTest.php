@@ -15,6 +15,7 @@ use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Standard\Standard;
+use Ordotype\Core\Words\ClauseWords;
 use PHPUnit\Framework\TestCase;
 use Tests\Support\Demo;
 
@@ -117,6 +118,32 @@ final class PlanReportTest extends TestCase
         $order = array_map(fn ($s) => $s->technique->key.' '.($s->area->key ?? '*'), $steps);
         self::assertSame(1, array_search('masking *', $order, true) - array_search('spray_base coat', $order, true));
         self::assertSame(1, array_search('spray_base cape', $order, true) - array_search('masking *', $order, true));
+    }
+
+    public function test_the_final_look_takes_its_share_by_pace_and_size_or_what_the_tier_says(): void
+    {
+        $look = ['kind' => 'effect', 'effect' => 'check'];
+        $said = ['kind' => 'technique', 'technique' => 'final_look', 'status' => 'allowed', 'minutes' => 1.5];
+        $minutes = function (array $clauses, string $pace, string $size): float {
+            $standard = Demo::tierOf($clauses, ['pace' => $pace]);
+            $figure = Demo::sculptOf(['coat' => []], ['size' => $size]);
+            $plan = Demo::planner()->plan(new PlanRequest($standard, $standard->tier('tier'), $figure));
+
+            return $plan->whole->choice?->techniques[0]->minutes() ?? -1.0;
+        };
+        // The catalogue's five minutes a model × 0.4, 0.7, 1 by pace × 0.6 to 2 by size.
+        self::assertEqualsWithDelta(5 * 0.4 * 0.6, $minutes([$look], 'fast', 'small'), 1e-9);
+        self::assertEqualsWithDelta(5 * 0.7, $minutes([$look], 'even', 'infantry'), 1e-9);
+        self::assertEqualsWithDelta(5 * 2.0, $minutes([$look], 'finest', 'monster'), 1e-9);
+        self::assertEqualsWithDelta(1.5, $minutes([$look, $said], 'finest', 'monster'), 1e-9);
+        // The last clause that says so decides, and one that says nothing changes nothing.
+        $more = ['minutes' => 4] + $said;
+        $silent = ['kind' => 'technique', 'technique' => 'final_look', 'status' => 'required'];
+        self::assertEqualsWithDelta(4.0, $minutes([$look, $said, $more, $silent], 'finest', 'monster'), 1e-9);
+        $standard = Demo::tierOf([$said]);
+        self::assertSame('final look allowed, 1.5 min a model', (new ClauseWords($standard))->text($standard->tiers[0]->clauses[0])->sentence);
+        $this->expectExceptionMessage('can be said of the final look alone');
+        Demo::tierOf([['technique' => 'glaze'] + $said]);
     }
 
     public function test_taking_a_step_out_by_hand_is_reported_short_and_adding_one_as_beyond_or_spare(): void

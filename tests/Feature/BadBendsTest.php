@@ -230,7 +230,7 @@ final class BadBendsTest extends StudioTestCase
         $unit = $this->unit('26-041');
         $keys = array_column($this->api('lead', 'GET', "units/$unit->id/plan", null, 200)->json('plan.steps'), 'key');
         $this->api('lead', 'PUT', "units/$unit->id/aim", ['revision' => 1, 'aim' => 'best'], 200)->assertJsonPath(
-            'aims.chosen',
+            'aim',
             'best',
         );
         $keys = array_column($this->api('lead', 'GET', "units/$unit->id/plan", null, 200)->json('plan.steps'), 'key');

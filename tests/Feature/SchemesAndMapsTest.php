@@ -162,10 +162,10 @@ final class SchemesAndMapsTest extends StudioTestCase
 
     public function test_a_map_is_made_from_a_schematic_checked_and_kept(): void
     {
-        $list = $this->api('lead', 'GET', 'sculpts', null, 200);
+        $list = $this->api('lead', 'GET', 'templates', null, 200);
         self::assertEqualsCanonicalizing(
             ['figure', 'mounted', 'monster', 'vehicle'],
-            array_column($list->json('templates'), 'key'),
+            array_column($list->json('data'), 'key'),
         );
         $template = Json::decode(Json::encode($this->template('figure')));
         assert($template instanceof stdClass);

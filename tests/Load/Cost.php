@@ -12,7 +12,7 @@ use RuntimeException;
 /** What pages cost a running copy: processor time of PHP and of the database, and the rows that it read for them. */
 final class Cost
 {
-    private const TIMES = 20;
+    private const TIMES = 60;
 
     /** What the kernel counts processor time in. */
     private const TICK_MS = 10.0;

@@ -10,8 +10,8 @@ use App\Queries\Keyset;
 use App\Queries\Like;
 use App\Repositories\Colours;
 use App\Repositories\Figures;
-use App\Studio\Templates;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\Cache;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Sculpt\Area;
@@ -28,14 +28,13 @@ final class MapShown
     public function __construct(
         private readonly Figures $figures,
         private readonly Colours $colours,
-        private readonly Templates $templates,
     ) {
     }
 
     /**
-     * Figures by name, and what a new one can start from.
+     * Figures by name.
      *
-     * @return array{data: list<array<string, mixed>>, next_cursor: string|null, templates: list<array<string, mixed>>}
+     * @return array{data: list<array<string, mixed>>, next_cursor: string|null}
      */
     public function page(?string $find, ?string $cursor): array
     {
@@ -55,12 +54,19 @@ final class MapShown
         return [
             'data' => array_map(fn (Sculpt $s) => $this->brief($s, $shelf), $page),
             'next_cursor' => $next,
-            'templates' => $this->templates->all(),
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> read once for each state of the map: a list reads no document */
     private function brief(Sculpt $sculpt, Shelf $shelf): array
+    {
+        $read = fn (): array => $this->read($sculpt, $shelf);
+
+        return Cache::rememberForever('figure.'.hash('sha256', $sculpt->document), $read);
+    }
+
+    /** @return array<string, mixed> */
+    private function read(Sculpt $sculpt, Shelf $shelf): array
     {
         $core = $this->figures->of($sculpt);
 

@@ -11,6 +11,7 @@ use Ordotype\Core\Planning\Outlook\Cut;
 use Ordotype\Core\Planning\Outlook\Cutting;
 use Ordotype\Core\Planning\Plan\Extra;
 use Ordotype\Core\Planning\Plan\Planner;
+use Ordotype\Core\Planning\Plan\PlanRequest;
 use Ordotype\Core\Planning\Plan\SpareMinutes;
 use Ordotype\Core\Standard\Aim;
 
@@ -38,11 +39,24 @@ final class MinutesForUnit
         return [
             'now' => round($now, 2),
             'to' => $to,
-            'quickest' => round($this->planner->withAim($request, Aim::Quickest)->minutesByPasses(), 2),
-            'best' => round($this->planner->withAim($request, Aim::Best)->minutesByPasses(), 2),
+            ...$this->aims($request),
             'buys' => $to > $now ? array_map(self::extra(...), (new SpareMinutes($plan))->buy($to - $now)) : [],
             'cuts' => $to < $now ? self::cuts(Cutting::to($plan, $to), $to) : null,
         ];
+    }
+
+    /** @return array{quickest: float, best: float} minutes a piece */
+    public function ofAims(Unit $unit): array
+    {
+        return $this->aims($this->plans->request($this->units->withPlan($unit)));
+    }
+
+    /** @return array{quickest: float, best: float} */
+    private function aims(PlanRequest $request): array
+    {
+        $minutes = fn (Aim $aim): float => round($this->planner->withAim($request, $aim)->minutesByPasses(), 2);
+
+        return ['quickest' => $minutes(Aim::Quickest), 'best' => $minutes(Aim::Best)];
     }
 
     /** @return array<string, mixed> */

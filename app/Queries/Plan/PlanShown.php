@@ -24,13 +24,11 @@ use Ordotype\Core\Planning\Choice\RequirementState;
 use Ordotype\Core\Planning\Demand\FittingTechniques;
 use Ordotype\Core\Planning\Demand\MethodOnModel;
 use Ordotype\Core\Planning\Plan\Plan;
-use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Planning\Plan\WorkOrder;
 use Ordotype\Core\Planning\Sequencing\Rule;
 use Ordotype\Core\Planning\Unit\PieceKind;
 use Ordotype\Core\Planning\Unit\UnitPlan;
 use Ordotype\Core\Sculpt\Area;
-use Ordotype\Core\Standard\Aim;
 use Ordotype\Core\Standard\Amendment;
 use Ordotype\Core\Standard\Extent;
 use Ordotype\Core\Words\ClauseWords;
@@ -49,7 +47,6 @@ final class PlanShown
         private readonly Figures $figures,
         private readonly Arrangements $arrangements,
         private readonly Releases $releases,
-        private readonly Planner $planner,
     ) {
     }
 
@@ -73,7 +70,7 @@ final class PlanShown
                 array_map(fn (Rule $r) => $r->value, Rule::cases()),
                 array_map(Terms::rule(...), Rule::cases()),
             ),
-            'follows' => self::follows($plan),
+            ...self::follows($plan),
             'said' => OrderWords::passes(
                 $plan->work,
                 WorkOrder::of($plan->request)->rules($plan->work->steps),
@@ -94,7 +91,7 @@ final class PlanShown
             ),
             'variants' => $this->arrangements->variantDocuments($unit),
             'arranged' => self::arranged($unit),
-            'aims' => $this->aims($plan, $released),
+            'aim' => $plan->request->tier->aim->value,
             'overrules' => $unit->order->overrules->map(fn (OverruleRow $o) => ['id' => $o->id] + $o->facts())->all(),
             'order_revision' => $unit->order->revision,
             'scheme' => self::scheme($unit),
@@ -107,16 +104,24 @@ final class PlanShown
         ];
     }
 
-    /** @return list<list<array{no: int, rule: string}>> for each step: the number of what it follows, and the rule */
+    /**
+     * @return array{follows: list<list<array{no: int, why: int}>>, reasons: list<string>} for each step: the number of
+     * what it follows, and which of the reasons holds it
+     */
     private static function follows(Plan $plan): array
     {
-        return array_map(
-            fn (array $before) => array_map(
-                fn (array $one) => ['no' => $one[0] + 1, 'rule' => $one[1]->value],
-                $before,
-            ),
-            WorkOrder::of($plan->request)->follows($plan->work),
-        );
+        $steps = $plan->work->steps;
+        $reasons = [];
+        $follows = [];
+        foreach (WorkOrder::of($plan->request)->follows($plan->work) as $step => $before) {
+            $follows[] = array_map(function (array $one) use ($steps, $step, &$reasons): array {
+                $words = OrderWords::rule($one[1], $steps[$one[0]], $steps[$step]);
+
+                return ['no' => $one[0] + 1, 'why' => $reasons[$words] ??= count($reasons)];
+            }, $before);
+        }
+
+        return ['follows' => $follows, 'reasons' => array_keys($reasons)];
     }
 
     /** @return array<string, mixed> */
@@ -240,23 +245,6 @@ final class PlanShown
                 )
                 ->all(),
         );
-    }
-
-    /**
-     * @return array{chosen: string, quickest: float, best: float} minutes of either aim; on the bench there is no
-     * choice any more
-     */
-    private function aims(Plan $plan, bool $released): array
-    {
-        $minutes = fn (Aim $aim): float => $released
-            ? $plan->minutesByPasses()
-            : $this->planner->withAim($plan->request, $aim)->minutesByPasses();
-
-        return [
-            'chosen' => $plan->request->tier->aim->value,
-            'quickest' => round($minutes(Aim::Quickest), 2),
-            'best' => round($minutes(Aim::Best), 2),
-        ];
     }
 
     /** @return array<string, mixed> */

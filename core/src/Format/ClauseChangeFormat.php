@@ -73,6 +73,8 @@ final class ClauseChangeFormat
             sizes: $node->has('size') ? $node->enums('size', Size::class) : null,
             label: $node->has('label') ? $node->string('label') : null,
             clientText: $node->has('client_text') ? $node->string('client_text') : null,
+            place: ClauseFormat::place($node),
+            minutes: $node->has('minutes') ? $node->number('minutes', 0, 480) : null,
             severity: $node->has('severity') ? $node->enum('severity', Severity::class) : null,
         );
     }
@@ -106,6 +108,8 @@ final class ClauseChangeFormat
                 'size' => self::words($c->sizes),
                 'label' => $c->label,
                 'client_text' => $c->clientText,
+                'place' => $c->place?->value,
+                'minutes' => $c->minutes,
                 'severity' => $c->severity?->value,
             ],
             fn (mixed $v) => $v !== null,

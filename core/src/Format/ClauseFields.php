@@ -65,6 +65,7 @@ final readonly class ClauseFields implements ClauseVisitor
                 'passes' => $clause->passes,
                 'price' => $clause->price,
                 'place' => $clause->place?->value,
+                'minutes' => $clause->minutes,
             ]),
         ];
     }

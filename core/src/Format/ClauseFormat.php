@@ -26,6 +26,7 @@ use Ordotype\Core\Standard\SprayedColoursClause;
 use Ordotype\Core\Standard\StepsClause;
 use Ordotype\Core\Standard\TechniqueClause;
 use Ordotype\Core\Standard\TechniqueStatus;
+use Ordotype\Core\Standard\WellKnown;
 use stdClass;
 
 /**
@@ -108,7 +109,10 @@ final class ClauseFormat
         return match ($kind) {
             ClauseKind::Steps, ClauseKind::SprayedColours => [['min', 'max'], []],
             ClauseKind::Effect => [['effect'], ['extent', 'passes', 'by', 'place']],
-            ClauseKind::Technique => [['status'], ['technique', 'family', 'price', 'passes', 'extent', 'place']],
+            ClauseKind::Technique => [
+                ['status'],
+                ['technique', 'family', 'price', 'passes', 'extent', 'place', 'minutes'],
+            ],
             ClauseKind::Finish => [['criterion', 'limit'], []],
             ClauseKind::Acceptance => [
                 ['role', 'inspect', 'limits', 'views', 'gates', 'consent'],
@@ -174,6 +178,10 @@ final class ClauseFormat
         if ($node->has('technique')) {
             self::known($node->get('technique'), $techniques);
         }
+        $looks = $node->has('technique') && $node->string('technique') === WellKnown::FINAL_LOOK;
+        if ($node->has('minutes') && ! $looks) {
+            $node->get('minutes')->problem('can be said of the final look alone');
+        }
 
         return new TechniqueClause(
             $id,
@@ -185,10 +193,11 @@ final class ClauseFormat
             $node->has('price') ? $node->money('price') : null,
             ...$common,
             place: self::place($node),
+            minutes: $node->has('minutes') ? $node->number('minutes', 0, 480) : null,
         );
     }
 
-    private static function place(Node $node): ?Place
+    public static function place(Node $node): ?Place
     {
         return $node->has('place') ? $node->enum('place', Place::class) : null;
     }

@@ -51,6 +51,7 @@ final readonly class ClauseChange
         public ?string $clientText = null,
         public ?Severity $severity = null,
         public ?Place $place = null,
+        public ?float $minutes = null,
         public ?PhotographsWanted $photographs = null,
     ) {
     }
@@ -91,6 +92,7 @@ final readonly class ClauseChange
             ClauseField::Passes => $this->passes,
             ClauseField::By => $this->by,
             ClauseField::Place => $this->place,
+            ClauseField::Minutes => $this->minutes,
             ClauseField::Technique => $this->technique,
             ClauseField::Family => $this->family,
             ClauseField::Status => $this->status,

@@ -18,6 +18,7 @@ enum ClauseField: string
     case Family = 'family';
     case Status = 'status';
     case Price = 'price';
+    case Minutes = 'minutes';
     case Criterion = 'criterion';
     case Limit = 'limit';
     case Role = 'role';
@@ -39,7 +40,8 @@ enum ClauseField: string
         return match ($this) {
             self::Label, self::ClientText, self::Severity => true,
             self::Min, self::Max, self::Effect, self::Extent, self::Passes, self::By, self::Place, self::Technique,
-            self::Family, self::Status, self::Price, self::Criterion, self::Limit, self::Role, self::Inspect,
+            self::Family, self::Status, self::Price,
+            self::Minutes, self::Criterion, self::Limit, self::Role, self::Inspect,
             self::Level, self::Aql, self::Limits, self::Views, self::Gates, self::Consent, self::Photographs,
             self::Size => false,
         };

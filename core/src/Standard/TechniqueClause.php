@@ -7,7 +7,10 @@ namespace Ordotype\Core\Standard;
 /** What the tier says of a technique, or of every technique of a family: exactly one of the two is set. */
 final readonly class TechniqueClause extends Clause
 {
-    /** @param  string|null  $price decimal string with two places, for what is on request */
+    /**
+     * @param  string|null  $price decimal string with two places, for what is on request
+     * @param  float|null  $minutes  what the final look takes on a model, in place of what pace and size say
+     */
     public function __construct(
         string $id,
         public ?string $technique,
@@ -21,6 +24,7 @@ final readonly class TechniqueClause extends Clause
         ?string $clientText = null,
         ?Severity $severity = null,
         public ?Place $place = null,
+        public ?float $minutes = null,
     ) {
         parent::__construct($id, $scope, $label, $clientText, $severity);
     }
@@ -68,6 +72,7 @@ final readonly class TechniqueClause extends Clause
             ClauseField::Passes,
             ClauseField::Price,
             ClauseField::Place,
+            ClauseField::Minutes,
         ];
     }
 
@@ -90,6 +95,7 @@ final readonly class TechniqueClause extends Clause
             $change->price ?? $this->price,
             ...$this->common($change),
             place: $change->place ?? $this->place,
+            minutes: $change->minutes ?? $this->minutes,
         );
     }
 

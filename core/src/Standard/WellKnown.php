@@ -9,6 +9,8 @@ final class WellKnown
 {
     public const TIDY = 'tidy_base';
 
+    public const FINAL_LOOK = 'final_look';
+
     public const LAYER = 'layer';
 
     public const GLAZE = 'glaze';

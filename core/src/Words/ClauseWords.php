@@ -169,9 +169,10 @@ final readonly class ClauseWords implements ClauseVisitor
         $status = Terms::status($clause->status);
         $how = $clause->isRequired() ? ' '.Terms::extent($clause->extent()).Terms::passes($clause->passes()) : '';
         $price = $clause->price === null ? '' : ", at $clause->price {$this->standard->currency}";
+        $minutes = $clause->minutes === null ? '' : ', '.Terms::minutes($clause->minutes).' a model';
 
         return new ClauseText(
-            "$what $status$how$price$place{$this->on($clause)}",
+            "$what $status$how$price$minutes$place{$this->on($clause)}",
             match ($clause->status) {
                 TechniqueStatus::Required => self::where($clause),
                 TechniqueStatus::ToAgree => 'to agree',

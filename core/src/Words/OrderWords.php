@@ -49,19 +49,20 @@ final readonly class OrderWords
         $on = $step->area === null ? '' : ' on '.mb_strtolower($step->area->name);
 
         $rule = $nearest[1];
-        $why = $rule === Rule::Phase ? self::phase($step, $work->steps[$pass->steps[0]]) : Terms::rule($rule);
+        $why = self::rule($rule, $step, $work->steps[$pass->steps[0]]);
 
         return "After pass {$passOf[$nearest[0]]}, ".mb_strtolower($step->technique->name)."$on: $why.";
     }
 
-    /** The order of work, said for two steps. */
-    private static function phase(Step $earlier, Step $later): string
+    /** A rule, said for two steps that it holds in their order. */
+    public static function rule(Rule $rule, Step $earlier, Step $later): string
     {
         return match (true) {
+            $rule !== Rule::Phase => Terms::rule($rule),
             $earlier->phase === Phase::Prepare => 'preparation comes first',
             $later->phase->value >= Phase::MattVarnish->value => 'the painting is finished first',
             $earlier->area === null || $earlier->area->key === $later->area?->key => 'it lies under this',
-            default => Terms::rule(Rule::Phase),
+            default => Terms::rule($rule),
         };
     }
 

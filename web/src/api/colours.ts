@@ -51,6 +51,12 @@ export const sculptsQuery = (find: string) =>
         given(client.GET('/sculpts', { params: { query: { find, ...(cursor ? { cursor } : {}) } } })),
     );
 
+export const templatesQuery = queryOptions({
+    queryKey: ['templates'],
+    queryFn: () => given(client.GET('/templates')),
+    staleTime: Infinity,
+});
+
 export const sculptQuery = (slug: string) =>
     queryOptions({
         queryKey: ['sculpt', slug],

@@ -69,6 +69,12 @@ export const raiseQuery = (unit: number, tier: string, from: 'finished' | 'stand
         enabled: tier !== '',
     });
 
+export const aimsQuery = (unit: number, revision: number) =>
+    queryOptions({
+        queryKey: ['aims', unit, revision],
+        queryFn: () => given(client.GET('/units/{unit}/aims', { params: of(unit) })),
+    });
+
 export const spare = (unit: number, minutes: number) =>
     given(client.POST('/units/{unit}/spare', { params: of(unit), body: { minutes } }));
 

@@ -14,6 +14,7 @@ use App\Models\Sculpt;
 use App\Queries\Figures\MapShown;
 use App\Queries\Figures\MapTried;
 use App\Studio\Pictures;
+use App\Studio\Templates;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Ordotype\Core\Format\Json;
@@ -28,6 +29,11 @@ final class SculptController
     public function index(ListAsked $asked): JsonResponse
     {
         return new JsonResponse($this->shown->page($asked->find(), $asked->cursor()));
+    }
+
+    public function templates(Templates $templates): JsonResponse
+    {
+        return new JsonResponse(['data' => $templates->all()]);
     }
 
     public function show(string $slug): JsonResponse

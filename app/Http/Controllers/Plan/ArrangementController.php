@@ -35,6 +35,11 @@ final class ArrangementController
         return new JsonResponse($tiers->of($unit));
     }
 
+    public function aims(Unit $unit, MinutesForUnit $minutes): JsonResponse
+    {
+        return new JsonResponse($minutes->ofAims($unit));
+    }
+
     public function spare(MinutesWanted $given, Unit $unit, MinutesForUnit $minutes): JsonResponse
     {
         return new JsonResponse($minutes->of($unit, $given->minutes()));

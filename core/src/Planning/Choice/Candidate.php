@@ -100,12 +100,18 @@ final readonly class Candidate
 
     /**
      * Minutes on the whole model: hand × coats × cm²/10 + per_piece × times, times the pace for preparation only; what
-     * is looked at for its own sake takes its per_piece by pace and size.
+     * is looked at for its own sake takes its per_piece by pace and size, or what the tier says.
      */
-    public static function onModel(Technique $technique, int $index, Sculpt $sculpt, Pace $pace, int $times = 1): self
-    {
+    public static function onModel(
+        Technique $technique,
+        int $index,
+        Sculpt $sculpt,
+        Pace $pace,
+        int $times = 1,
+        ?float $said = null,
+    ): self {
         $look = $technique->family === Family::Check ? $pace->lookFactor() * $sculpt->size->lookFactor() : 1.0;
-        $minutes =
+        $minutes = $said ??
             $look *
             (($technique->hand * $technique->coats * $sculpt->surfaceCm2) / 10 + $technique->perPiece * $times) *
             ($technique->family === Family::Prepare ? $pace->timeFactor() : 1.0);

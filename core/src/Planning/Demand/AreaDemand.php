@@ -20,6 +20,7 @@ final readonly class AreaDemand
      * @param  list<NotApplicable>  $notApplicable
      * @param  array<string, true>  $onRequest  keys of techniques that the client may ask for here
      * @param  bool  $isUnpainted  on purpose: it gets no base colour
+     * @param  array<string, float>  $minutes  by key, what a clause says that a technique takes on the model
      */
     public function __construct(
         public ?Area $area,
@@ -28,6 +29,7 @@ final readonly class AreaDemand
         public array $notApplicable,
         public array $onRequest = [],
         public bool $isUnpainted = false,
+        public array $minutes = [],
     ) {
         $this->requirements = Requirement::join($asked);
     }
@@ -70,6 +72,7 @@ final readonly class AreaDemand
             $this->notApplicable,
             $this->onRequest,
             $this->isUnpainted,
+            $this->minutes,
         );
     }
 

@@ -101,7 +101,7 @@ final readonly class DemandResolver
             array_push($asked, ...$last->required);
         }
 
-        return new AreaDemand(null, $this->inClauseOrder($asked), $allowed, []);
+        return new AreaDemand(null, $this->inClauseOrder($asked), $allowed, [], minutes: $gathered->minutes);
     }
 
     private function gathered(?Area $area, bool $isUnpainted): GatheredDemand

@@ -34,6 +34,9 @@ final class GatheredDemand implements ClauseVisitor
     /** @var array<string, TechniqueSaid> by technique */
     public array $said = [];
 
+    /** @var array<string, float> what the last clause that says so gives a technique, in minutes a model */
+    public array $minutes = [];
+
     private ClauseInForce $inForce;
 
     /**
@@ -108,6 +111,9 @@ final class GatheredDemand implements ClauseVisitor
         foreach ($holds ? $this->fitting->namedBy($clause) : [] as $technique) {
             if ($technique->whole !== ($this->area === null)) {
                 continue;
+            }
+            if ($clause->minutes !== null) {
+                $this->minutes[$technique->key] = $clause->minutes;
             }
             $before = $this->said[$technique->key] ?? ($this->unsaid)($technique);
             if (! $clause->isRequired()) {

@@ -48,6 +48,7 @@ final readonly class WholeModelPlanner
                     $request->sculpt,
                     $request->tier->pace,
                     $times,
+                    $demand->minutes[$technique->key] ?? null,
                 );
             }
         }

@@ -101,7 +101,7 @@ export default function FiguresPage() {
                 onCancel={() => setMaking(false)}
                 destroyOnHidden
             >
-                {query.data?.pages[0] && <NewFigure templates={query.data.pages[0].templates} />}
+                <NewFigure />
             </Modal>
         </>
     );

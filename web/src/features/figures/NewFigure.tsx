@@ -1,18 +1,25 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Form, Input, InputNumber } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { saysWhy } from '../../api/client';
-import { makeSculpt, SCULPTS } from '../../api/colours';
+import { makeSculpt, SCULPTS, templatesQuery } from '../../api/colours';
 import type { SculptTemplate } from '../../api/types';
 import { Chip } from '../../ui/Chip';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
+import { Failed, Loading } from '../../ui/states';
 import type { Sculpt } from './map';
 
 /** Role, size, base and a schematic; what the figure lacks is unticked. */
-export function NewFigure({ templates }: { templates: SculptTemplate[] }) {
+export function NewFigure() {
+    const query = useQuery(templatesQuery);
+    if (query.isError) return <Failed error={query.error} again={() => void query.refetch()} />;
+    return query.data ? <FromTemplate templates={query.data.data} /> : <Loading what="schematics" />;
+}
+
+function FromTemplate({ templates }: { templates: SculptTemplate[] }) {
     const queries = useQueryClient();
     const go = useNavigate();
     const [key, setKey] = useState(templates[0]?.key ?? '');

@@ -1,8 +1,9 @@
+import { useQuery } from '@tanstack/react-query';
 import { Flex, Modal, Tabs } from 'antd';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { UnitPlan } from '../../api/types';
-import { setAim } from '../../api/units';
+import { aimsQuery, setAim } from '../../api/units';
 import { useKey } from '../../app/keys';
 import { Chip } from '../../ui/Chip';
 import { minutes } from '../../ui/marks';
@@ -126,7 +127,8 @@ export function PlanOfUnit({ data }: { data: UnitPlan }) {
 
 /** The minutes of either aim, of a model and of the unit. */
 function Totals({ data, bend }: { data: UnitPlan; bend: Bend }) {
-    const { unit, aims, whole, plan } = data;
+    const { unit, aim: planned, whole, plan } = data;
+    const aims = useQuery({ ...aimsQuery(unit.id, unit.revision), enabled: !unit.released }).data;
     return (
         <Flex gap={12} align="center" wrap>
             <span className="chips aims" role="group" aria-label="What it is planned for">
@@ -134,7 +136,7 @@ function Totals({ data, bend }: { data: UnitPlan; bend: Bend }) {
                     <Chip
                         key={aim}
                         className="num"
-                        on={aims.chosen === aim}
+                        on={planned === aim}
                         disabled={!data.editable || bend.busy}
                         title={
                             aim === 'quickest'
@@ -142,15 +144,14 @@ function Totals({ data, bend }: { data: UnitPlan; bend: Bend }) {
                                 : 'The most to be noticed within the tier’s minutes'
                         }
                         onClick={() => {
-                            const was = aims.chosen;
-                            if (was !== aim)
+                            if (planned !== aim)
                                 bend.make(
                                     (revision) => setAim(unit.id, aim, revision),
-                                    (revision) => setAim(unit.id, was, revision),
+                                    (revision) => setAim(unit.id, planned, revision),
                                 );
                         }}
                     >
-                        {aim} {minutes(aims[aim])}
+                        {aim} {aims && minutes(aims[aim])}
                     </Chip>
                 ))}
             </span>

@@ -1,7 +1,7 @@
 import { Input } from 'antd';
 import { valuesOf, word } from '../words';
 import type { ClauseOf, Kind, Part } from './kind';
-import { Choice, OnAreas, Widely } from './slots';
+import { Amount, Choice, OnAreas, Widely } from './slots';
 
 type TechniqueClause = ClauseOf<'technique'>;
 
@@ -25,7 +25,11 @@ function Sentence({ clause, ladder, readOnly, set }: Part<TechniqueClause>) {
                 readOnly={readOnly}
                 pick={(value) => {
                     const family = families.find((f) => `${FAMILY}${f}` === value);
-                    set(family ? { technique: undefined, family } : { technique: value, family: undefined });
+                    set(
+                        family
+                            ? { technique: undefined, family, minutes: undefined }
+                            : { technique: value, family: undefined, minutes: undefined },
+                    );
                 }}
             />{' '}
             is{' '}
@@ -60,6 +64,20 @@ function Sentence({ clause, ladder, readOnly, set }: Part<TechniqueClause>) {
                         onChange={(e) => set({ price: e.target.value || undefined })}
                     />{' '}
                     {ladder.currency}
+                </>
+            )}
+            {there.find((t) => t.key === clause.technique)?.family === 'check' && (
+                <>
+                    , and takes{' '}
+                    <Amount
+                        label="minutes"
+                        value={clause.minutes ?? null}
+                        least={0}
+                        most={480}
+                        readOnly={readOnly}
+                        set={(minutes) => set({ minutes: minutes ?? undefined })}
+                    />{' '}
+                    minutes a model; left empty, what pace and size say
                 </>
             )}
             .
