@@ -9,6 +9,7 @@ use App\Http\Controllers\Check\DrillController;
 use App\Http\Controllers\Check\TrayController;
 use App\Http\Controllers\Figures\SculptController;
 use App\Http\Controllers\Orders\OrderController;
+use App\Http\Controllers\Orders\OrderLifeController;
 use App\Http\Controllers\Photographs\DrawingController;
 use App\Http\Controllers\Photographs\ExampleController;
 use App\Http\Controllers\Photographs\LimitController;
@@ -132,6 +133,20 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::put('orders/{order}', [OrderController::class, 'update']);
         Route::post('pieces/{piece}/move', [OrderController::class, 'movePiece']);
         Route::post('orders/{order}/units', [OrderController::class, 'addUnit']);
+        Route::post('orders/{order}/lines', [OrderController::class, 'paste']);
+        Route::put('units/{unit}', [OrderController::class, 'editUnit']);
+        Route::delete('units/{unit}', [OrderController::class, 'removeUnit']);
+        Route::post('units/{unit}/split', [OrderController::class, 'splitUnit']);
+        Route::post('orders/{order}/moves', [OrderLifeController::class, 'move']);
+        Route::put('orders/{order}/hold', [OrderLifeController::class, 'hold']);
+        Route::delete('orders/{order}/hold', [OrderLifeController::class, 'resume']);
+        Route::put('orders/{order}/payments', [OrderLifeController::class, 'payments']);
+        Route::put('orders/{order}/payments/{payment}', [OrderLifeController::class, 'note']);
+        Route::post('orders/{order}/parcels', [OrderLifeController::class, 'parcel']);
+        Route::post('orders/{order}/questions', [OrderLifeController::class, 'ask']);
+        Route::put('questions/{question}', [OrderLifeController::class, 'answer']);
+        Route::put('units/{unit}/receiving', [OrderLifeController::class, 'receive']);
+        Route::get('orders/{order}/owed', [OrderLifeController::class, 'owed']);
     });
 
     Route::middleware('can:schemes.read')->group(function (): void {

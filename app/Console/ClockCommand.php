@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\Orders\MoveOrder;
 use App\Backup\Backup;
+use App\Models\Studio;
 use App\Studio\Failures;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
@@ -12,18 +14,22 @@ use Ordotype\Core\Format\Json;
 use stdClass;
 use Throwable;
 
-/** What is done by itself, every few minutes: a backup when the last is old enough, and no more of them than stay. */
+/**
+ * What is done by itself, every few minutes: orders whose days for claims are over are closed; a backup is made when the
+ * last is old enough, and no more of them stay than should.
+ */
 final class ClockCommand extends Command
 {
     protected $signature = 'ordotype:clock {--tell : only say when it last ran, and how old the last backup is}';
 
-    protected $description = 'Make a backup when it is time, and throw the oldest away';
+    protected $description = 'Close what is delivered and paid, make a backup when it is time, and throw the oldest away';
 
-    public function handle(Backup $backup): int
+    public function handle(Backup $backup, MoveOrder $orders): int
     {
         if ($this->option('tell') === true) {
             return $this->tell();
         }
+        $orders->closeByItself(Studio::row()->claim_days);
         $folder = (string) config('ordotype.backups');
         if (! is_dir($folder)) {
             mkdir($folder, 0700, true);

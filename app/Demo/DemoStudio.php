@@ -29,7 +29,6 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\StageMove;
 use Ordotype\Core\Colour\Scheme;
-use Ordotype\Core\Studio\OrderStatus;
 
 /**
  * Loads the demo studio: its documents through the import a user has, and its history through the same actions the
@@ -54,6 +53,7 @@ final class DemoStudio
         private readonly Colours $colours,
         private readonly Checks $checks,
         private readonly Releases $releases,
+        private readonly DemoOrders $orders,
     ) {
     }
 
@@ -76,11 +76,12 @@ final class DemoStudio
             foreach (glob(database_path('demo/orders/*.json')) ?: [] as $file) {
                 $import->text((string) file_get_contents($file));
             }
+            $this->orders->agree();
+            $this->ended();
             $this->onTheBench();
             $this->inCheck();
-            $this->signed();
             $this->late();
-            $this->delivered();
+            $this->signed();
             $this->held();
             $this->arranged();
             $this->horde();
@@ -139,7 +140,6 @@ final class DemoStudio
             array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
             $this->person('lead'),
         );
-        $unit->order->update(['status' => OrderStatus::Done]);
     }
 
     private function late(): void
@@ -151,21 +151,26 @@ final class DemoStudio
         }
     }
 
-    /** A pair that went out weeks ago. */
-    private function delivered(): void
+    /** What came to its end, in the order in which it did; and one that was given up when two models were begun. */
+    private function ended(): void
     {
-        $unit = $this->release('26-021');
-        foreach ($unit->pieces as $piece) {
-            $this->finish($piece, 'pim');
-            $this->pass($piece);
+        foreach (['26-018' => 82, '26-021' => 32, '26-031' => 27] as $number => $days) {
+            $this->orders->on($days, 'pim', function () use ($number): void {
+                $unit = $this->release($number);
+                foreach ($unit->pieces as $piece) {
+                    $this->finish($piece, 'pim');
+                    $this->pass($piece);
+                }
+                $this->signPieces->sign(array_values($unit->pieces->modelKeys()), $this->person('lead'));
+            });
         }
-        $this->signPieces->sign(
-            array_values($unit->pieces->pluck('id')->map(fn ($id) => (int) $id)->all()),
-            $this->person('lead'),
-        );
-        foreach ($unit->pieces as $piece) {
-            ($this->movePiece)($piece, StageMove::Deliver, '');
-        }
+        $this->orders->on(14, 'odo', function (): void {
+            foreach ($this->release('26-034')->pieces->take(2) as $piece) {
+                $this->as('odo');
+                $this->paint($piece, 4);
+            }
+        });
+        $this->orders->end();
     }
 
     /** Twenty of a horde, finished: so many alike are not looked at one by one. */

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 use Ordotype\Core\Studio\OrderStatus;
 
 /**
@@ -20,7 +21,12 @@ use Ordotype\Core\Studio\OrderStatus;
  * @property string|null $client_reference
  * @property string|null $brief
  * @property OrderStatus $status
- * @property \Illuminate\Support\Carbon|null $due_on
+ * @property Carbon|null $due_on  asked for
+ * @property Carbon|null $promised_on
+ * @property Carbon|null $held_at
+ * @property string|null $held_for  client or studio: whose wait it is
+ * @property string|null $held_reason
+ * @property Carbon|null $quoted_until
  * @property int $standard_version_id
  * @property int|null $scheme_id
  * @property string|null $method
@@ -31,6 +37,10 @@ use Ordotype\Core\Studio\OrderStatus;
  * @property-read Scheme|null $scheme
  * @property-read Collection<int, AmendmentRow> $amendments
  * @property-read Collection<int, OverruleRow> $overrules
+ * @property-read Collection<int, OrderMoveRow> $moves
+ * @property-read Collection<int, PaymentRow> $payments
+ * @property-read Collection<int, Parcel> $parcels
+ * @property-read Collection<int, Question> $questions
  */
 final class Order extends Model
 {
@@ -39,7 +49,13 @@ final class Order extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** @var array<string, string> */
-    protected $casts = ['due_on' => 'date', 'status' => OrderStatus::class];
+    protected $casts = [
+        'due_on' => 'date',
+        'promised_on' => 'date',
+        'held_at' => 'datetime',
+        'quoted_until' => 'date',
+        'status' => OrderStatus::class,
+    ];
 
     /** @return array<string, string|null> what was written down of it, by the names of the contract */
     public function facts(): array
@@ -50,7 +66,14 @@ final class Order extends Model
             'client_reference' => $this->client_reference,
             'brief' => $this->brief,
             'due_on' => $this->due_on?->format('Y-m-d'),
+            'promised_on' => $this->promised_on?->format('Y-m-d'),
         ];
+    }
+
+    /** The day that was promised, else the one that was asked for. */
+    public function day(): ?Carbon
+    {
+        return $this->promised_on ?? $this->due_on;
     }
 
     /** @return HasMany<Unit, $this> */
@@ -69,6 +92,30 @@ final class Order extends Model
     public function scheme(): BelongsTo
     {
         return $this->belongsTo(Scheme::class);
+    }
+
+    /** @return HasMany<OrderMoveRow, $this> how it came to where it stands */
+    public function moves(): HasMany
+    {
+        return $this->hasMany(OrderMoveRow::class)->orderBy('id');
+    }
+
+    /** @return HasMany<PaymentRow, $this> in their order */
+    public function payments(): HasMany
+    {
+        return $this->hasMany(PaymentRow::class)->orderBy('place');
+    }
+
+    /** @return HasMany<Parcel, $this> */
+    public function parcels(): HasMany
+    {
+        return $this->hasMany(Parcel::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Question, $this> */
+    public function questions(): HasMany
+    {
+        return $this->hasMany(Question::class)->orderBy('id');
     }
 
     /** @return HasMany<OverruleRow, $this> the rules of order that do not hold for it */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Ordotype\Core\Studio\QuotesSetting;
 
 /**
  * The studio's own figures: one row.
@@ -14,6 +15,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $hourly_rate
  * @property string $time_zone by its name in the tz database
  * @property list<string> $second_factor_roles who must have one
+ * @property QuotesSetting $quotes whether an order goes out as a quote first
+ * @property bool $wants_received whether models are there before they go to the bench
+ * @property int $claim_days after delivery, until an order is closed by itself
  */
 final class Studio extends Model
 {
@@ -24,10 +28,16 @@ final class Studio extends Model
     protected $dateFormat = 'Y-m-d H:i:s.v';
 
     /** What can be set. */
-    public const FACTS = ['name', 'hourly_rate', 'time_zone', 'second_factor_roles'];
+    public const FACTS = [
+        'name', 'hourly_rate', 'time_zone', 'second_factor_roles', 'quotes', 'wants_received', 'claim_days',
+    ];
 
     /** @var array<string, string> */
-    protected $casts = ['second_factor_roles' => 'array'];
+    protected $casts = [
+        'second_factor_roles' => 'array',
+        'quotes' => QuotesSetting::class,
+        'wants_received' => 'boolean',
+    ];
 
     public static function row(): self
     {

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Ordotype\Core\Bench\Stage;
 
 /**
@@ -27,6 +28,9 @@ use Ordotype\Core\Bench\Stage;
  * @property int|null $released_by
  * @property int|null $test_piece_id its test model
  * @property int $revision
+ * @property string|null $price  of a piece, as the lead set it; null: the middle of the card
+ * @property string|null $agreed_price  of a piece, as it was accepted
+ * @property-read Receiving|null $receiving
  * @property-read Order $order
  * @property-read Sculpt $sculpt
  * @property-read Collection<int, Piece> $pieces
@@ -48,6 +52,12 @@ final class Unit extends Model
         return $this->belongsTo(Order::class);
     }
 
+    /** Its order as it is now; nobody else changes it until the transaction ends. */
+    public function lockedOrder(): Order
+    {
+        return Order::query()->lockForUpdate()->findOrFail($this->order_id);
+    }
+
     /** @return BelongsTo<Sculpt, $this> */
     public function sculpt(): BelongsTo
     {
@@ -58,6 +68,12 @@ final class Unit extends Model
     public function pieces(): HasMany
     {
         return $this->hasMany(Piece::class)->orderBy('number');
+    }
+
+    /** @return HasOne<Receiving, $this> what came in */
+    public function receiving(): HasOne
+    {
+        return $this->hasOne(Receiving::class);
     }
 
     /** @return HasMany<LotRow, $this> the newest first */

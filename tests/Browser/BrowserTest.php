@@ -428,7 +428,7 @@ final class BrowserTest extends BrowserTestCase
         $chrome->waitFor('Why is this here?');
         $chrome->waitFor('Asked by');
         $chrome->press('Release to bench');
-        $chrome->waitFor('The order is a draft: it was not quoted.');
+        $chrome->waitFor('The order is an enquiry: nobody has agreed to it.');
         $chrome->css('.ant-modal input')->sendKeys('Agreed by word of mouth.');
         $chrome->press('Release all the same');
         $chrome->press('To the bench');

@@ -47,7 +47,7 @@ final class ListsTest extends StudioTestCase
         $key = fn (array $row) => match ($asked['sort'] ?? 'due') {
             'due' => [
                 in_array($row['status'], ['delivered', 'closed', 'cancelled'], true) ? 1 : 0,
-                $row['due_on'] ?? '9999-12-31',
+                $row['promised_on'] ?? ($row['due_on'] ?? '9999-12-31'),
                 $row['id'],
             ],
             'latest' => [-$row['id']],
@@ -227,6 +227,7 @@ final class ListsTest extends StudioTestCase
                 'title' => $pick(['Reeds', 'reeds', 'A 50% wave', 'A 501 wave', 'Öre']),
                 'status' => $pick(self::STATUSES),
                 'due_on' => $pick($days)?->format('Y-m-d'),
+                'promised_on' => $pick($days)?->format('Y-m-d'),
             ]);
             if ($units) {
                 $unit = Unit::query()->create([
@@ -270,7 +271,8 @@ final class ListsTest extends StudioTestCase
     /** @param  array<string, string>  $asked */
     private static function belongs(Order $order, array $asked): bool
     {
-        $due = $order->due_on?->format('Y-m-d');
+        $promised = $order->promised_on?->format('Y-m-d');
+        $due = $promised ?? $order->due_on?->format('Y-m-d');
         $today = today()->format('Y-m-d');
         $open = ! in_array($order->status->value, ['done', 'delivered', 'closed', 'cancelled'], true);
 
@@ -279,7 +281,7 @@ final class ListsTest extends StudioTestCase
             && (! isset($asked['find']) || str_contains($order->title, $asked['find']))
             && match ($asked['due'] ?? null) {
                 'none' => $due === null,
-                'late' => $open && $due !== null && $due < $today,
+                'late' => $open && $promised !== null && $promised < $today,
                 'month' => $due !== null && $due >= $today && $due <= today()->addDays(30)->format('Y-m-d'),
                 default => true,
             };

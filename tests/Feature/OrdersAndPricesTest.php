@@ -242,7 +242,7 @@ final class OrdersAndPricesTest extends StudioTestCase
 
         $day = fn (string $due) => $this->api('desk', 'PUT', "orders/$order->id", [
             'revision' => Order::query()->where('number', '26-041')->firstOrFail()->revision,
-            'due_on' => $due,
+            'promised_on' => $due,
         ], 200)->json('late');
         self::assertFalse($day(today()->format('Y-m-d')), 'what is due today is not late yet');
         self::assertTrue($day(today()->subDay()->format('Y-m-d')));

@@ -125,7 +125,7 @@ final class ReleaseTest extends StudioTestCase
         $unit = Unit::query()->where('order_id', $order->json('id'))->firstOrFail();
         $refused = $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 1], 409);
         $missing = implode(' ', $refused->json('current.missing'));
-        self::assertStringContainsString('draft', $missing);
+        self::assertStringContainsString('enquiry', $missing);
         self::assertStringContainsString('no colours', $missing);
         $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 1, 'despite' => 'A trial.'], 200);
         $this->api('lead', 'GET', "bench/$unit->id", null, 200)->assertJsonPath('unit.untouched', true);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Exceptions\BenchRefused;
+use App\Exceptions\OrderRefused;
+use App\Models\Order;
 use App\Models\Piece;
 use App\Models\StepLog;
 use App\Repositories\Releases;
@@ -45,6 +47,7 @@ final class WorkOnPieces
             $said = GateKeeper::said($found->pluck('id')->all());
             $steps = array_values(array_unique($steps));
             foreach ($found->groupBy('unit_id') as $alike) {
+                $this->mayBegin($alike, $alike[0]->unit->order);
                 $release = $this->releases->of($alike[0]->unit);
                 $test = GateKeeper::onTestModel($alike[0]->unit);
                 foreach ($alike as $piece) {
@@ -62,6 +65,20 @@ final class WorkOnPieces
 
             return array_values($found->load('standing')->all());
         });
+    }
+
+    /**
+     * What was begun is finished; nothing new is begun of an order that is on hold.
+     *
+     * @param  Collection<int, Piece>  $pieces
+     *
+     * @throws OrderRefused
+     */
+    private function mayBegin(Collection $pieces, Order $order): void
+    {
+        if ($order->held_at !== null && $pieces->contains('stage', Stage::Planned->value)) {
+            throw OrderRefused::onHold((string) $order->held_reason);
+        }
     }
 
     /**

@@ -7,9 +7,11 @@ namespace App\Actions\Certificate;
 use App\Exceptions\SignOffRefused;
 use App\Models\Piece;
 use App\Models\SignOff;
+use App\Models\Unit;
 use App\Models\User;
 use App\Studio\ActivityLog;
 use App\Studio\NamesApart;
+use App\Studio\OrderLife;
 use App\Studio\PiecesToSign;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -24,6 +26,7 @@ final class SignPieces
 
     public function __construct(
         private readonly PiecesToSign $signing,
+        private readonly OrderLife $life,
         private readonly ActivityLog $log,
     ) {
     }
@@ -129,6 +132,9 @@ final class SignPieces
         Piece::query()
             ->whereKey($pieces->modelKeys())
             ->update(['stage' => $stage->value, 'revision' => DB::raw('revision + 1')]);
+        foreach (Unit::query()->whereKey($pieces->pluck('unit_id'))->distinct()->pluck('order_id') as $order) {
+            $this->life->settle((int) $order, withdrawn: $kind === 'withdrawal');
+        }
         $this->log->write("sign_off.$kind", $signOff, null, ['number' => $number, 'hash' => $link->hash]);
 
         return $signOff;

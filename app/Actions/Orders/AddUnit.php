@@ -11,15 +11,13 @@ use App\Models\Sculpt;
 use App\Models\Unit;
 use App\Repositories\Standards;
 use App\Studio\ActivityLog;
+use App\Studio\PieceCodes;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Standard\TierStatus;
 
 /** Adds a unit with its pieces to an order; each piece gets a short code of its own. */
 final class AddUnit
 {
-    /** Letters and digits that are not taken for one another on a handle. */
-    private const SIGNS = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ';
-
     public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)
     {
     }
@@ -45,7 +43,7 @@ final class AddUnit
                 Piece::query()->create([
                     'unit_id' => $unit->id,
                     'number' => $number,
-                    'code' => $this->code(),
+                    'code' => PieceCodes::next(),
                     'stage' => 'planned',
                 ]);
             }
@@ -57,17 +55,5 @@ final class AddUnit
 
             return $unit;
         });
-    }
-
-    private function code(): string
-    {
-        do {
-            $code = '';
-            for ($i = 0; $i < 5; $i++) {
-                $code .= self::SIGNS[random_int(0, strlen(self::SIGNS) - 1)];
-            }
-        } while (Piece::query()->where('code', $code)->exists());
-
-        return $code;
     }
 }

@@ -6,13 +6,16 @@ namespace App\Actions\Orders;
 
 use App\Exceptions\BenchRefused;
 use App\Exceptions\RequestRefused;
+use App\Models\Order;
 use App\Models\Piece;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
+use App\Studio\OrderLife;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\StageMove;
+use Ordotype\Core\Studio\Mover;
 use Ordotype\Core\Studio\OrderStatus;
 
 /**
@@ -20,8 +23,11 @@ use Ordotype\Core\Studio\OrderStatus;
  */
 final class MovePiece
 {
-    public function __construct(private readonly Releases $releases, private readonly ActivityLog $log)
-    {
+    public function __construct(
+        private readonly Releases $releases,
+        private readonly OrderLife $life,
+        private readonly ActivityLog $log,
+    ) {
     }
 
     /** @return list<string> every move there is */
@@ -50,7 +56,10 @@ final class MovePiece
             if (! $stage->isThere()) {
                 $this->releases->dropPiece($piece, Auth::id());
             }
-            $this->order($piece, $move);
+            if ($move === StageMove::Claim) {
+                $this->takeUp($piece->unit->lockedOrder(), $reason);
+            }
+            $this->life->settle($piece->unit->order_id);
             $this->log->write(
                 "piece.$move->value",
                 $piece,
@@ -62,19 +71,12 @@ final class MovePiece
         });
     }
 
-    /** An order whose last piece is delivered is delivered; a claim takes it up again. */
-    private function order(Piece $piece, StageMove $move): void
+    /** A claim takes up again what has left the studio: the order is locked. */
+    private function takeUp(Order $order, string $reason): void
     {
-        $order = $piece->unit->order->locked();
-        if ($move === StageMove::Claim && $order->status->hasLeft()) {
-            $order->update(['status' => OrderStatus::InWork]);
-        }
-        $left = Piece::query()
-            ->whereHas('unit', fn ($q) => $q->where('order_id', $order->id))
-            ->whereIn('stage', Stage::words(fn (Stage $s) => $s->isToBeDelivered()))
-            ->exists();
-        if ($move === StageMove::Deliver && ! $left) {
-            $order->update(['status' => OrderStatus::Delivered]);
+        if ($order->status->hasLeft()) {
+            $situation = $this->life->situation($order, $reason, claim: true);
+            $this->life->move($order, OrderStatus::InWork, Mover::Lead, $situation, ['reason' => $reason]);
         }
     }
 }

@@ -16,11 +16,13 @@ use App\Models\Unit;
 use App\Repositories\Releases;
 use App\Repositories\Units;
 use App\Studio\ActivityLog;
+use App\Studio\OrderLife;
 use App\Studio\UnitPlans;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Planning\Unit\UnitPlan;
-use Ordotype\Core\Studio\OrderStatus;
+use Ordotype\Core\Studio\MoveCondition;
+use Ordotype\Core\Words\OrderLifeWords;
 use Ordotype\Core\Words\PlanWords;
 use Ordotype\Core\Words\Terms;
 
@@ -35,6 +37,7 @@ final class PlanUnit
         private readonly Releases $releases,
         private readonly Units $units,
         private readonly UnitPlans $plans,
+        private readonly OrderLife $life,
         private readonly ActivityLog $log,
     ) {
     }
@@ -71,6 +74,7 @@ final class PlanUnit
             $unit = $this->units->unreleased($unit, $revision);
             $plan = $this->plans->unitPlan($unit);
             $this->mayGo($unit, $plan);
+            $order = $unit->order->locked();
             $missing = $this->missing($unit, $plan);
             if ($missing !== [] && trim((string) $despite) === '') {
                 throw Conflict::gapsBeforeRelease($missing);
@@ -82,10 +86,7 @@ final class PlanUnit
                 'revision' => $unit->revision + 1,
             ]);
             ($this->keep)($unit, $plan);
-            $order = $unit->order->locked();
-            if ($order->status->isBeforeWork()) {
-                $order->update(['status' => OrderStatus::InWork]);
-            }
+            $this->life->released($order, $unit, $despite);
             $this->log->write('plan.released', $unit, null, [
                 'minutes' => round($plan->minutes() / max(1, $unit->standing()->count()), 2),
                 'missing' => $missing,
@@ -124,11 +125,7 @@ final class PlanUnit
                 'scheme_number' => null,
                 'revision' => $unit->revision + 1,
             ]);
-            $order = $unit->order->locked();
-            $onBench = $order->units()->whereNotNull('released_at')->exists();
-            if (! $onBench && $order->status === OrderStatus::InWork) {
-                $order->update(['status' => OrderStatus::Accepted]);
-            }
+            $this->life->settle($unit->order_id);
             $this->log->write('plan.taken_back', $unit, ['release' => $row->number], null);
 
             return $unit->refresh();
@@ -155,6 +152,9 @@ final class PlanUnit
         $open = Terms::notAgreed($unit->order->status);
         if ($open !== null) {
             $missing[] = $open;
+        }
+        if (! $this->life->situation($unit->order)->isDuePaid) {
+            $missing[] = OrderLifeWords::missing(MoveCondition::DuePaymentNotedOrReason);
         }
         if ($unit->order->scheme === null) {
             $missing[] = 'The order has no colours: the steps name no paints.';

@@ -52,7 +52,7 @@ final class UnitsOfStages
             ->joinSub($orders->when($find === null, $enough), 'orders', 'orders.order_id', 'units.order_id')
             ->select(['units.id', 'units.order_id', 'units.sculpt_id', 'units.tier', 'units.released_at'])
             ->addSelect('orders.due_key')
-            ->with(['order:id,number,title,due_on,standard_version_id', $version, 'sculpt:id,name', ...$with])
+            ->with(['order:id,number,title,due_on,promised_on,standard_version_id', $version, 'sculpt:id,name', ...$with])
             ->when($released, fn (Builder $q) => $q->whereNotNull('units.released_at'))
             ->whereHas('pieces', fn (Builder $q) => $q->whereIn('stage', $stages));
         if ($find !== null) {
@@ -108,7 +108,7 @@ final class UnitsOfStages
             'id' => $unit->id,
             'order_number' => $unit->order->number,
             'title' => $unit->order->title,
-            'due_on' => $unit->order->due_on?->format('Y-m-d'),
+            'due_on' => $unit->order->day()?->format('Y-m-d'),
             'sculpt' => $unit->sculpt->name,
             'tier' => $this->standards->tierNames($unit->order->version)[$unit->tier] ?? $unit->tier,
         ];

@@ -29,9 +29,11 @@ final class OrderBrief
             'title' => $order->title,
             'status' => $order->status->value,
             'due_on' => $order->due_on?->format('Y-m-d'),
-            'late' => $order->due_on !== null &&
-                $order->due_on->format('Y-m-d') < $this->today->day() &&
+            'promised_on' => $order->promised_on?->format('Y-m-d'),
+            'late' => $order->promised_on !== null &&
+                $order->promised_on->format('Y-m-d') < $this->today->day() &&
                 ! $order->status->isFinished(),
+            'on_hold' => $order->held_at !== null,
             'standard_version' => $order->version->number,
             'units' => array_values($order->units->map(fn (Unit $u) => $this->unit($u, $tiers))->all()),
         ];
@@ -50,6 +52,7 @@ final class OrderBrief
             'tier_name' => $tiers[$unit->tier] ?? $unit->tier,
             'label' => $unit->label,
             'released' => $unit->released_at !== null,
+            'revision' => $unit->revision,
             'pieces' => PieceBrief::collection($unit->pieces),
         ];
     }

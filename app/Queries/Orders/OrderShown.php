@@ -8,15 +8,15 @@ use App\Models\Order;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\Unit;
+use App\Models\User;
 use App\Pictures\Drawings;
 use App\Repositories\Amendments;
 use App\Repositories\Standards;
 use App\Studio\UnitPlans;
+use App\Studio\UnitPrices;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
-use Ordotype\Core\Standard\PriceRange;
-use Ordotype\Core\Standard\Standard;
 use Ordotype\Core\Standard\Tier;
 use stdClass;
 
@@ -29,11 +29,13 @@ final class OrderShown
         private readonly Amendments $amendments,
         private readonly OrderBrief $brief,
         private readonly Drawings $drawings,
+        private readonly UnitPrices $prices,
+        private readonly LifeOfOrder $life,
     ) {
     }
 
     /** @return array<string, mixed> */
-    public function of(Order $order): array
+    public function of(Order $order, User $user): array
     {
         $order->load(['units.sculpt', 'units.pieces', 'units.order.version', 'version', 'scheme', 'amendments']);
         $standard = $this->standards->core($order->version);
@@ -41,6 +43,7 @@ final class OrderShown
 
         return $this->brief->of($order) + [
             'revision' => $order->revision,
+            'life' => $this->life->of($order, $user),
             ...$order->facts(),
             'method' => $order->method === null ? null : Json::decode($order->method),
             'scheme' => $order->scheme?->name,
@@ -56,7 +59,7 @@ final class OrderShown
                 $order->units
                     ->map(
                         fn (Unit $u) => self::time($u, $spent) +
-                            $this->planned($u->setRelation('order', $order), $standard),
+                            $this->planned($u->setRelation('order', $order)),
                     )
                     ->all(),
             ),
@@ -78,15 +81,10 @@ final class OrderShown
     }
 
     /** @return array<string, mixed> what the plan of the unit takes, and what it costs */
-    private function planned(Unit $unit, Standard $standard): array
+    private function planned(Unit $unit): array
     {
         $plan = $this->plans->inForce($unit);
-        $price = null;
-        foreach ($standard->prices as $range) {
-            if (self::prices($range, $unit)) {
-                $price ??= ['low' => $range->low, 'high' => $range->high];
-            }
-        }
+        $price = $this->prices->range($unit);
 
         return [
             'minutes' => round($plan->minutes() / max(1, $unit->standing()->count()), 1),
@@ -94,15 +92,11 @@ final class OrderShown
             'conflicts' => count($plan->conflicts()),
             'drawn' => (object) $this->drawings->views($plan->plain(), width: Drawings::THUMB),
             'agreed' => $this->amendments->agreedPrices($unit),
-            'price' => $price,
+            'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
+            'set_price' => $unit->price,
+            'agreed_price' => $unit->agreed_price,
+            'sum' => $this->prices->ofUnit($unit)?->decimal(),
         ];
-    }
-
-    private static function prices(PriceRange $range, Unit $unit): bool
-    {
-        return $range->tier === $unit->tier &&
-            $range->size->value === $unit->sculpt->size &&
-            $range->role->value === $unit->sculpt->role;
     }
 
     /**

@@ -42,7 +42,7 @@ final class OrdersListed
     {
         $sort = $asked->sort();
         $orders = Order::query()->with([
-            'units:id,order_id,sculpt_id,tier,label,released_at',
+            'units:id,order_id,sculpt_id,tier,label,released_at,revision',
             'units.sculpt:id,name',
             'units.pieces:id,unit_id,number,code,stage',
             'version:'.implode(',', StandardVersion::BRIEF),
@@ -81,10 +81,15 @@ final class OrdersListed
                 fn (Builder $q, string $tier) => $q->whereHas('units', fn (Builder $u) => $u->where('tier', $tier)),
             );
         match ($asked->due()) {
-            'late' => $orders->whereNotIn('status', OrderStatus::finished())->where('due_on', '<', $today),
-            'week' => $orders->whereBetween('due_on', [$today, $this->today->plus(7)]),
-            'month' => $orders->whereBetween('due_on', [$today, $this->today->plus(30)]),
-            'none' => $orders->whereNull('due_on'),
+            // By the index of the list; what was not promised is not late.
+            'late' => $orders
+                ->where('settled', 0)
+                ->where('due_key', '<', $today)
+                ->whereNotIn('status', OrderStatus::finished())
+                ->whereNotNull('promised_on'),
+            'week' => $orders->whereBetween('due_key', [$today, $this->today->plus(7)]),
+            'month' => $orders->whereBetween('due_key', [$today, $this->today->plus(30)]),
+            'none' => $orders->whereNull('due_on')->whereNull('promised_on'),
             default => null,
         };
     }

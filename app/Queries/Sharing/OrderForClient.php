@@ -42,7 +42,7 @@ final class OrderForClient
             'studio' => Studio::row()->name,
             'number' => $order->number,
             'title' => $order->title,
-            'due' => $order->due_on?->toDateString(),
+            'due' => $order->day()?->toDateString(),
             'units' => array_values(
                 $order->units->map(fn (Unit $u) => $this->unit($u, $order, $kept[$u->tier] ?? []))->all(),
             ),

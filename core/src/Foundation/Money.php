@@ -23,6 +23,11 @@ final readonly class Money
         return new self(100 * (int) $m[1] + (int) str_pad($m[2] ?? '', 2, '0'));
     }
 
+    public static function ofCents(int $cents): self
+    {
+        return $cents >= 0 ? new self($cents) : throw new InvalidArgumentException('An amount is never below nothing.');
+    }
+
     public static function none(): self
     {
         return new self(0);
@@ -32,6 +37,12 @@ final readonly class Money
     public static function forMinutes(float $minutes, self $hourlyRate): self
     {
         return new self((int) ceil(($minutes * $hourlyRate->cents) / 60 - 1e-6));
+    }
+
+    /** What so many minutes come to at a rate for the hour, rounded half up to the cent. */
+    public static function halfUp(float $minutes, self $hourlyRate): self
+    {
+        return new self((int) floor(($minutes * $hourlyRate->cents) / 60 + 0.5 + 1e-9));
     }
 
     public function plus(self $other): self

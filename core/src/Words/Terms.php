@@ -245,7 +245,7 @@ final class Terms
     public static function orderStatus(OrderStatus $status): string
     {
         return match ($status) {
-            OrderStatus::Draft => 'draft',
+            OrderStatus::Draft => 'enquiry',
             OrderStatus::Quoted => 'quoted',
             OrderStatus::Accepted => 'accepted',
             OrderStatus::InWork => 'in work',
@@ -260,7 +260,7 @@ final class Terms
     public static function notAgreed(OrderStatus $status): ?string
     {
         return match ($status) {
-            OrderStatus::Draft => 'The order is a draft: it was not quoted.',
+            OrderStatus::Draft => 'The order is an enquiry: nobody has agreed to it.',
             OrderStatus::Quoted => 'The client has not accepted the quote.',
             OrderStatus::Accepted,
             OrderStatus::InWork,

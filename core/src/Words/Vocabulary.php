@@ -21,6 +21,8 @@ use Ordotype\Core\Standard\Place;
 use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Studio\OrderStatus;
+use Ordotype\Core\Studio\PaymentWhen;
+use Ordotype\Core\Studio\QuotesSetting;
 
 /** The closed sets with what a person reads for each value, in the order in which they are offered. */
 final class Vocabulary
@@ -45,6 +47,8 @@ final class Vocabulary
             'status' => self::of(TechniqueStatus::cases(), Terms::status(...)),
             'stage' => self::of(Stage::cases(), Terms::stage(...)),
             'order_status' => self::of(OrderStatus::cases(), Terms::orderStatus(...)),
+            'quotes' => self::of(QuotesSetting::cases(), OrderLifeWords::quotes(...)),
+            'payment_when' => self::of(PaymentWhen::cases(), OrderLifeWords::payment(...)),
             'school' => self::of(School::cases(), SchoolWords::school(...)),
             'answer' => self::answers(),
         ];

@@ -58,3 +58,51 @@ export const orderForClientQuery = (secret: string) =>
         queryFn: () => given(client.GET('/for-you/{secret}', { params: { path: { secret } } })),
         retry: false,
     });
+
+const on = (order: number) => ({ path: { order } });
+
+/** Each answers with the order as it stands then. */
+export const moveOrder = (order: number, body: Bodies['MoveOrderBody']) =>
+    given(client.POST('/orders/{order}/moves', { params: on(order), body }));
+
+export const holdOrder = (order: number, body: Bodies['HoldOrderBody']) =>
+    given(client.PUT('/orders/{order}/hold', { params: on(order), body }));
+
+export const resumeOrder = (order: number, revision: number) =>
+    given(client.DELETE('/orders/{order}/hold', { params: on(order), body: { revision } }));
+
+export const planPayments = (order: number, body: Bodies['PlanPaymentsBody']) =>
+    given(client.PUT('/orders/{order}/payments', { params: on(order), body }));
+
+export const notePayment = (order: number, payment: number, body: Bodies['NotePaymentBody']) =>
+    given(client.PUT('/orders/{order}/payments/{payment}', { params: { path: { order, payment } }, body }));
+
+export const noteParcel = (order: number, body: Bodies['ParcelBody']) =>
+    given(client.POST('/orders/{order}/parcels', { params: on(order), body }));
+
+export const askClient = (order: number, body: Bodies['AskClientBody']) =>
+    given(client.POST('/orders/{order}/questions', { params: on(order), body }));
+
+export const noteAnswer = (question: number, body: Bodies['NoteAnswerBody']) =>
+    given(client.PUT('/questions/{question}', { params: { path: { question } }, body }));
+
+export const receiveUnit = (unit: number, body: Bodies['ReceiveUnitBody']) =>
+    given(client.PUT('/units/{unit}/receiving', { params: { path: { unit } }, body }));
+
+export const editUnit = (unit: number, body: Bodies['EditUnitBody']) =>
+    given(client.PUT('/units/{unit}', { params: { path: { unit } }, body }));
+
+export const splitUnit = (unit: number, body: Bodies['SplitUnitBody']) =>
+    given(client.POST('/units/{unit}/split', { params: { path: { unit } }, body }));
+
+export const removeUnit = (unit: number, revision: number) =>
+    given(client.DELETE('/units/{unit}', { params: { path: { unit } }, body: { revision } }));
+
+export const pasteLines = (order: number, lines: string, keep: boolean) =>
+    given(client.POST('/orders/{order}/lines', { params: on(order), body: { lines, keep } }));
+
+export const owedQuery = (order: number, revision: number) =>
+    queryOptions({
+        queryKey: ['owed', order, revision],
+        queryFn: () => given(client.GET('/orders/{order}/owed', { params: on(order) })),
+    });

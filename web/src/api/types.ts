@@ -67,3 +67,5 @@ export type MapFinding = Schemas['MapFinding'];
 export type PaintName = Schemas['PaintName'];
 export type Use = Schemas['Use'];
 export type Price = Schemas['Price'];
+export type LifeOfOrder = Schemas['LifeOfOrder'];
+export type PossibleMove = Schemas['PossibleMove'];

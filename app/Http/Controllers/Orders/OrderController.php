@@ -5,22 +5,33 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Orders;
 
 use App\Actions\Orders\AddUnit;
+use App\Actions\Orders\ChangeUnit;
 use App\Actions\Orders\ColourOrder;
 use App\Actions\Orders\EditOrder;
 use App\Actions\Orders\MovePiece;
 use App\Actions\Orders\OpenOrder;
+use App\Actions\Orders\PasteUnits;
+use App\Http\Requests\OldRevision;
+use App\Http\Requests\Orders\LinesPasted;
 use App\Http\Requests\Orders\ListOrders;
 use App\Http\Requests\Orders\NewOrder;
 use App\Http\Requests\Orders\NewUnit;
 use App\Http\Requests\Orders\OrderColours;
 use App\Http\Requests\Orders\OrderFacts;
 use App\Http\Requests\Orders\PieceMove;
+use App\Http\Requests\Orders\UnitEdited;
+use App\Http\Requests\Orders\UnitSplit;
 use App\Http\Resources\Orders\PieceBrief;
 use App\Models\Order;
 use App\Models\Piece;
+use App\Models\Unit;
+use App\Models\User;
 use App\Queries\Orders\OrderShown;
 use App\Queries\Orders\OrdersListed;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Ordotype\Core\Studio\UnitLine;
+use Ordotype\Core\Words\OrderLifeWords;
 
 /** Orders, their units, and where single pieces are. */
 final class OrderController
@@ -34,9 +45,12 @@ final class OrderController
         return new JsonResponse($orders->page($given));
     }
 
-    public function show(Order $order): JsonResponse
+    public function show(Request $request, Order $order): JsonResponse
     {
-        return new JsonResponse($this->shown->of($order));
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return new JsonResponse($this->shown->of($order, $user));
     }
 
     public function store(NewOrder $given, OpenOrder $open): JsonResponse
@@ -44,6 +58,7 @@ final class OrderController
         return new JsonResponse(
             $this->shown->of(
                 $open($given->client(), $given->title(), $given->brief(), $given->dueOn(), $given->scheme()),
+                $given->person(),
             ),
             201,
         );
@@ -51,7 +66,9 @@ final class OrderController
 
     public function update(OrderFacts $given, Order $order, EditOrder $edit): JsonResponse
     {
-        return new JsonResponse($this->shown->of($edit($order, $given->revision(), $given->facts())));
+        return new JsonResponse(
+            $this->shown->of($edit($order, $given->revision(), $given->facts()), $given->person()),
+        );
     }
 
     public function addUnit(NewUnit $given, Order $order, AddUnit $add): JsonResponse
@@ -77,5 +94,49 @@ final class OrderController
             'scheme' => $order->scheme?->slug,
             'reference' => $order->reference,
         ]);
+    }
+
+    public function editUnit(UnitEdited $given, Unit $unit, ChangeUnit $change): JsonResponse
+    {
+        $unit = $change->edit($unit, $given->revision(), $given->facts());
+
+        return new JsonResponse($this->shown->of($unit->order->refresh(), $given->person()));
+    }
+
+    public function splitUnit(UnitSplit $given, Unit $unit, ChangeUnit $change): JsonResponse
+    {
+        $new = $change->split($unit, $given->revision(), $given->pieces(), $given->label());
+
+        return new JsonResponse($this->shown->of($new->order->refresh(), $given->person()), 201);
+    }
+
+    public function removeUnit(OldRevision $given, Unit $unit, ChangeUnit $change): JsonResponse
+    {
+        $order = $unit->order;
+        $change->remove($unit, $given->revision());
+
+        return new JsonResponse($this->shown->of($order->refresh(), $given->person()));
+    }
+
+    /** Lines as they are understood; kept, they are units. */
+    public function paste(LinesPasted $given, Order $order, PasteUnits $paste): JsonResponse
+    {
+        $lines = $paste->read($order, $given->lines());
+        if ($given->keep()) {
+            $paste($order, $given->lines());
+        }
+
+        return new JsonResponse(['lines' => array_map(
+            fn (UnitLine $l) => [
+                'number' => $l->number,
+                'text' => $l->text,
+                'count' => $l->count,
+                'figure' => $l->figure,
+                'tier' => $l->tier,
+                'label' => $l->label,
+                'wrong' => $l->fault === null ? null : OrderLifeWords::line($l->fault),
+            ],
+            $lines,
+        )]);
     }
 }

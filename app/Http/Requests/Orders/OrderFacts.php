@@ -19,6 +19,7 @@ final class OrderFacts extends StudioRequest
             'client_reference' => ['sometimes', 'nullable', 'string', 'max:120'],
             'brief' => ['sometimes', 'nullable', 'string', 'max:5000'],
             'due_on' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
+            'promised_on' => ['sometimes', 'nullable', 'date_format:Y-m-d'],
         ];
     }
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Settings;
 
+use App\Formats\Amounts;
 use App\Http\Requests\StudioRequest;
 use App\Models\Role;
 use App\Models\Studio;
 use DateTimeZone;
 use Illuminate\Validation\Rule;
+use Ordotype\Core\Studio\QuotesSetting;
 
 /** What the studio is, what an hour of it costs, where its day begins; only what changes. */
 final class StudioFacts extends StudioRequest
@@ -20,16 +22,27 @@ final class StudioFacts extends StudioRequest
             'name' => ['sometimes', 'required', 'string', 'max:100'],
             'hourly_rate' => ['sometimes', 'required', 'string', 'regex:/^\d{1,6}\.\d{2}$/'],
             'time_zone' => ['sometimes', 'required', 'string', Rule::in(DateTimeZone::listIdentifiers())],
+            'quotes' => ['sometimes', Rule::enum(QuotesSetting::class)],
+            'wants_received' => ['sometimes', 'boolean'],
+            'claim_days' => ['sometimes', 'integer', 'min:0', 'max:365'],
             'second_factor_roles' => ['sometimes', 'present', 'array', 'max:3'],
             'second_factor_roles.*' => ['distinct', Rule::enum(Role::class)],
         ];
+    }
+
+    /** As people write it: 34,50 or 34. */
+    protected function prepareForValidation(): void
+    {
+        if ($this->has('hourly_rate')) {
+            $this->merge(['hourly_rate' => Amounts::tidied($this->input('hourly_rate'))]);
+        }
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
         return [
-            'hourly_rate.regex' => 'The hourly rate must be a decimal with two places, such as 20.00.',
+            'hourly_rate.regex' => 'The hourly rate must be an amount such as 34, 34.50 or 34,50.',
             'time_zone.in' => 'There is no time zone of that name.',
         ];
     }

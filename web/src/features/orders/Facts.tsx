@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Button, Flex, Image, Upload } from 'antd';
 import dayjs from 'dayjs';
-import { Fragment, type ReactNode } from 'react';
+import { Fragment, type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { saysWhy } from '../../api/client';
 import { colourOrder, editOrder, orderQuery, ORDERS, takePicture } from '../../api/orders';
@@ -17,6 +17,7 @@ import css from './Orders.module.css';
 /** What holds for the whole order: the brief, its scheme, the picture the client wants it to look like, its method. */
 export function Facts({ order, editable }: { order: Order; editable: boolean }) {
     const queries = useQueryClient();
+    const [changing, setChanging] = useState(false);
     const set = useMutation({
         mutationFn: (patch: { scheme?: string | null; reference?: string | null }) =>
             colourOrder(order.id, patch),
@@ -27,11 +28,18 @@ export function Facts({ order, editable }: { order: Order; editable: boolean }) 
     });
     return (
         <section className="card pad">
-            <div className="eyebrow">The order</div>
-            {editable ? (
+            <Flex justify="space-between" align="center">
+                <span className="eyebrow">The brief</span>
+                {editable && (
+                    <Button type="link" size="small" onClick={() => setChanging(!changing)}>
+                        {changing ? 'Done' : 'Change'}
+                    </Button>
+                )}
+            </Flex>
+            {changing ? (
                 <Written order={order} />
             ) : (
-                <p className="my-6">{order.brief ?? 'Nothing was written down.'}</p>
+                <p className="my-6">{order.brief ? `“${order.brief}”` : 'Nothing was written down.'}</p>
             )}
             <Flex vertical gap={8} className="my-10">
                 <Field label="Scheme">
@@ -107,21 +115,23 @@ function Written({ order }: { order: Order }) {
             save={(text) => keep.mutateAsync({ [fact]: text === '' ? null : text })}
         />
     );
+    const dated = (fact: 'due_on' | 'promised_on', label: string) => (
+        <Field label={label}>
+            <Day
+                variant="filled"
+                value={order[fact] ? dayjs(order[fact]) : null}
+                disabled={keep.isPending}
+                onChange={(on) => keep.mutate({ [fact]: on?.format('YYYY-MM-DD') ?? null })}
+            />
+        </Field>
+    );
     // One that is missing here does not compile.
     const facts: { [F in keyof OrderFacts]-?: ReactNode } = {
         title: line('title', 'What it is called'),
         client: line('client', 'Client'),
         client_reference: line('client_reference', 'What the client calls it'),
-        due_on: (
-            <Field label="Due on">
-                <Day
-                    variant="filled"
-                    value={order.due_on ? dayjs(order.due_on) : null}
-                    disabled={keep.isPending}
-                    onChange={(on) => keep.mutate({ due_on: on?.format('YYYY-MM-DD') ?? null })}
-                />
-            </Field>
-        ),
+        due_on: dated('due_on', 'Asked for'),
+        promised_on: dated('promised_on', 'Promised'),
         brief: line('brief', 'Brief', 3),
     };
     return (

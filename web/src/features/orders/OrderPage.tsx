@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Flex } from 'antd';
+import { Flex } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { orderQuery } from '../../api/orders';
@@ -7,14 +7,23 @@ import type { Order } from '../../api/types';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { day } from '../../ui/when';
 import { word } from '../standard/words';
+import { Act, type Opened } from './Act';
 import { AddUnit } from './AddUnit';
 import { ClientLinks } from './ClientLinks';
 import { Due } from './Due';
 import { Facts } from './Facts';
 import { MoveModel } from './MoveModel';
 import css from './Orders.module.css';
+import { CameIn, ParcelDialog } from './Parcels';
+import { PasteLines } from './PasteLines';
+import { Payments, PaymentsPlan } from './Payments';
+import { Ask, Questions } from './Questions';
+import { Receive } from './Receive';
+import { Road } from './Road';
 import { UnitCard } from './UnitCard';
+import { UnitEdit } from './UnitEdit';
 
 export default function OrderPage() {
     const { id } = useParams();
@@ -29,8 +38,10 @@ function OrderView({ order }: { order: Order }) {
     const editable = can(person, 'orders.edit');
     const shares = can(person, 'share');
     const [piece, setPiece] = useState<number | null>(null);
-    // An order without units wants one first.
-    const [adding, setAdding] = useState(editable && order.units.length === 0);
+    const [unit, setUnit] = useState<number | null>(null);
+    const [opened, open] = useState<Opened>(null);
+    const close = () => open(null);
+    const edited = order.units.find((u) => u.id === unit);
     return (
         <>
             <Top>
@@ -44,16 +55,10 @@ function OrderView({ order }: { order: Order }) {
                 <span className="pill">{word('order_status', order.status)}</span>
                 <Due order={order} />
                 <span className="room" />
-                {editable && (
-                    <Button
-                        type={order.units.length === 0 ? 'primary' : 'default'}
-                        onClick={() => setAdding(true)}
-                    >
-                        Add a unit
-                    </Button>
-                )}
+                {editable && <Act order={order} open={open} />}
             </Top>
             <div className={`page ${css.page}`}>
+                <Standing order={order} />
                 <Flex vertical gap={14}>
                     {order.units.length === 0 && (
                         <div className="card">
@@ -63,20 +68,57 @@ function OrderView({ order }: { order: Order }) {
                         </div>
                     )}
                     {order.units.map((u) => (
-                        <UnitCard key={u.id} unit={u} order={order} pick={editable ? setPiece : undefined} />
+                        <UnitCard
+                            key={u.id}
+                            unit={u}
+                            order={order}
+                            pick={editable ? setPiece : undefined}
+                            change={editable ? setUnit : undefined}
+                        />
                     ))}
                 </Flex>
                 <Flex vertical gap={14}>
                     <Facts order={order} editable={editable} />
+                    <Questions order={order} editable={editable} ask={() => open('questions')} />
+                    <Payments order={order} editable={editable} open={() => open('payments')} />
+                    <CameIn order={order} editable={editable} receive={() => open('receive')} />
                     {shares && <ClientLinks order={order.id} />}
                 </Flex>
             </div>
-            <AddUnit order={order} open={adding} close={() => setAdding(false)} />
+            <AddUnit order={order} open={opened === 'unit'} close={close} />
+            {opened === 'lines' && <PasteLines order={order} close={close} />}
+            {opened === 'payments' && <PaymentsPlan order={order} close={close} />}
+            {opened === 'parcel' && <ParcelDialog order={order} close={close} />}
+            {opened === 'questions' && <Ask order={order} close={close} />}
+            {opened === 'receive' && <Receive order={order} close={close} />}
+            {edited && (
+                <UnitEdit key={edited.revision} order={order} unit={edited} close={() => setUnit(null)} />
+            )}
             <MoveModel
                 key={piece}
                 piece={order.units.flatMap((u) => u.pieces).find((p) => p.id === piece) ?? null}
                 close={() => setPiece(null)}
             />
         </>
+    );
+}
+
+/** Its road, and in one sentence what it waits for. */
+function Standing({ order }: { order: Order }) {
+    const { held, waits } = order.life;
+    return (
+        <section className={`card pad ${css.whole}`} aria-label="How it stands">
+            <Road order={order} />
+            {held ? (
+                <p className="m-0">
+                    <b className="late">On hold since {day(held.since, false)}:</b> {held.reason}{' '}
+                    <span className="soft">
+                        {held.for === 'client' ? 'The wait is the client’s.' : 'The wait is ours.'}
+                    </span>
+                </p>
+            ) : (
+                waits && <p className="m-0 strong">{waits}</p>
+            )}
+        </section>
     );
 }

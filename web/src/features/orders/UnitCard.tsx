@@ -1,4 +1,4 @@
-import { Flex } from 'antd';
+import { Button, Flex } from 'antd';
 import type { Order, UnitBrief } from '../../api/types';
 import { Drawn } from '../../ui/Drawn';
 import { LinkButton } from '../../ui/LinkButton';
@@ -11,67 +11,87 @@ export function UnitCard({
     unit,
     order,
     pick,
+    change,
 }: {
     unit: UnitBrief;
     order: Order;
     pick: ((piece: number) => void) | undefined;
+    change: ((unit: number) => void) | undefined;
 }) {
     const tier = order.tiers.find((t) => t.key === unit.tier);
     const plan = order.unit_plans.find((p) => p.unit === unit.id);
+    const isOver = ['closed', 'cancelled'].includes(order.status);
     return (
-        <section className="card pad" aria-label={`${unit.pieces.length} × ${unit.sculpt}`}>
-            <Flex gap={12} align="center">
+        <section className={`card ${css.card}`} aria-label={`${unit.pieces.length} × ${unit.sculpt}`}>
+            <div className={css.picture}>
                 {plan?.drawn.front !== undefined && (
-                    <div className={css.thumb}>
-                        <Drawn address={plan.drawn.front} alt={unit.sculpt} instead={null} />
-                    </div>
+                    <Drawn address={plan.drawn.front} alt={unit.sculpt} instead={null} />
                 )}
-                {tier && <TierMark order={tier.order} status={tier.status} />}
-                <div className="grow">
+            </div>
+            <div className={css.body}>
+                <Flex gap={8} align="center">
+                    {tier && <TierMark order={tier.order} status={tier.status} />}
                     <h2>
                         {unit.pieces.length} × {unit.sculpt}
-                        {unit.label ? `, ${unit.label}` : ''}
                     </h2>
                     <span className="soft">
-                        {tier?.name} · standard v{order.standard_version} ·{' '}
-                        {unit.released ? 'on the bench' : 'not released yet'}
+                        {unit.label ? `${unit.label} · ` : ''}
+                        {tier?.name} v{order.standard_version}
                     </span>
-                </div>
-                <LinkButton to={`/units/${unit.id}/plan`} type={unit.released ? 'default' : 'primary'}>
-                    {unit.released ? 'Plan' : 'Plan and release'}
-                </LinkButton>
-            </Flex>
-            <div className="my-12">
+                </Flex>
                 <StageStrip pieces={unit.pieces} {...(pick ? { pick } : {})} />
+                {plan && <Takes plan={plan} pieces={unit.pieces.length} />}
             </div>
-            {plan && <Takes plan={plan} pieces={unit.pieces.length} currency={order.currency} />}
+            <div className={css.price}>
+                {plan && <Price plan={plan} currency={order.currency} />}
+                <Flex gap={6} justify="flex-end">
+                    {change && !isOver && <Button onClick={() => change(unit.id)}>Change</Button>}
+                    <LinkButton to={`/units/${unit.id}/plan`} type="default">
+                        {unit.released || isOver ? 'Plan' : 'Plan and release'}
+                    </LinkButton>
+                </Flex>
+            </div>
         </section>
     );
 }
 
-function Takes({
-    plan,
-    pieces,
-    currency,
-}: {
-    plan: Order['unit_plans'][number];
-    pieces: number;
-    currency: string;
-}) {
+/** What the unit costs, and how that came about. */
+function Price({ plan, currency }: { plan: Order['unit_plans'][number]; currency: string }) {
+    return (
+        <div className="num">
+            {plan.sum && <b className={css.sum}>{money(plan.sum, currency)}</b>}
+            <div className="small soft">
+                {plan.agreed_price
+                    ? `${money(plan.agreed_price, currency)} each, agreed`
+                    : plan.set_price
+                      ? `${money(plan.set_price, currency)} each`
+                      : plan.price
+                        ? `${moneyRange(plan.price, currency)} each`
+                        : 'no price yet'}
+                {plan.agreed.map((a, i) => (
+                    <span key={i} title={a.reason}>
+                        {' '}
+                        + {money(a.price, currency)}
+                    </span>
+                ))}
+            </div>
+        </div>
+    );
+}
+
+function Takes({ plan, pieces }: { plan: Order['unit_plans'][number]; pieces: number }) {
     return (
         <p className="small num m-0">
             <b>{minutes(plan.minutes)}</b> a model, <b>{minutes(plan.minutes * pieces + plan.setup)}</b> the
             unit with setting up ·{' '}
             {plan.planned_done > 0 && `planned for what is done ${minutes(plan.planned_done)}, `}
             {plan.spent === null ? 'no time noted yet' : `${minutes(plan.spent)} spent`}
-            {plan.price && <> · {moneyRange(plan.price, currency)} each</>}
-            {plan.agreed.map((a, i) => (
-                <span key={i} title={a.reason}>
+            {plan.conflicts > 0 && (
+                <span className="late">
                     {' '}
-                    + {money(a.price, currency)} agreed
+                    · {plan.conflicts} {plan.conflicts === 1 ? 'conflict' : 'conflicts'}
                 </span>
-            ))}
-            {plan.conflicts > 0 && <span className="late"> · {plan.conflicts} conflicts</span>}
+            )}
         </p>
     );
 }

@@ -24,7 +24,9 @@ interface Closed {
     gate: Schemas['Gate'];
     material: Schemas['Material'];
     order_status: Schemas['OrderStatus'];
+    payment_when: Schemas['PaymentWhen'];
     place: Schemas['ClausePlace'];
+    quotes: Schemas['QuotesSetting'];
     rank: Schemas['Rank'];
     relief: Schemas['Relief'];
     role: Schemas['FigureRole'];
