@@ -159,6 +159,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
     });
     Route::middleware('can:schemes.edit')->group(function (): void {
         Route::post('paints', [PaintController::class, 'store']);
+        Route::post('paints/table', [PaintController::class, 'table']);
         Route::post('schemes', [SchemeController::class, 'store']);
         Route::post('schemes/try', [SchemeController::class, 'attempt']);
         Route::put('schemes/{slug}', [SchemeController::class, 'update']);

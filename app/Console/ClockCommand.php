@@ -15,14 +15,14 @@ use stdClass;
 use Throwable;
 
 /**
- * What is done by itself, every few minutes: orders whose days for claims are over are closed; a backup is made when the
- * last is old enough, and no more of them stay than should.
+ * What is done by itself, every few minutes: orders whose days for claims are over are closed; a backup is made when
+ * the last is old enough, and no more of them stay than should.
  */
 final class ClockCommand extends Command
 {
     protected $signature = 'ordotype:clock {--tell : only say when it last ran, and how old the last backup is}';
 
-    protected $description = 'Close what is delivered and paid, make a backup when it is time, and throw the oldest away';
+    protected $description = 'Close what is delivered and paid, and make a backup when it is time';
 
     public function handle(Backup $backup, MoveOrder $orders): int
     {

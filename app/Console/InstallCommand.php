@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\Session\ManagePeople;
 use App\Backup\Upgrade;
 use App\Demo\DemoPhotographs;
 use App\Demo\DemoStudio;
@@ -19,9 +20,9 @@ final class InstallCommand extends Command
 {
     protected $signature = 'ordotype:install {--demo : load the demo studio into an empty database}';
 
-    protected $description = 'Migrate the database; load the demo, or ask for the first lead\'s account';
+    protected $description = 'Migrate the database; load the demo, or make the first lead\'s account';
 
-    public function handle(DemoStudio $demo, Upgrade $upgrade): int
+    public function handle(DemoStudio $demo, Upgrade $upgrade, ManagePeople $people): int
     {
         try {
             $upgrade->run($this->line(...));
@@ -41,32 +42,38 @@ final class InstallCommand extends Command
             return self::SUCCESS;
         }
 
-        return $this->firstLead();
+        return $this->firstLead($people);
     }
 
-    private function firstLead(): int
+    /**
+     * Who leads the studio was asked before anything was installed (`./ordotype`), or is told by the environment. A
+     * password that is missing, or too easily guessed, is set by a link.
+     */
+    private function firstLead(ManagePeople $people): int
     {
-        if (! $this->input->isInteractive()) {
-            $this->error(
-                'There is no account yet, and nobody to ask for one: run ./ordotype start --no-demo in a terminal.',
-            );
+        $told = fn (string $what): string => trim((string) getenv("ORDOTYPE_LEAD_$what"));
+        $email = $told('EMAIL');
+        if ($email !== '' && filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
+            $this->error("ORDOTYPE_LEAD_EMAIL is no address: $email");
 
             return self::FAILURE;
         }
-        $name = $this->answer('Name of the first lead', fn (string $a) => $a !== '');
-        $email = $this->answer('E-mail address', fn (string $a) => filter_var($a, FILTER_VALIDATE_EMAIL) !== false);
-        do {
-            $password = $this->secret('Password, at least 12 characters');
-        } while (! is_string($password) || ! $this->holds($password, [$name, $email]));
-        User::query()->create([
+        $name = $told('NAME') === '' ? 'Lead' : $told('NAME');
+        $email = $email === '' ? 'lead@studio.invalid' : $email;
+        $password = (string) getenv('ORDOTYPE_LEAD_PASSWORD');
+        $holds = $password !== '' && $this->holds($password, [$name, $email]);
+        $lead = User::query()->create([
             'name' => $name,
             'email' => $email,
-            'password' => $password,
+            'password' => $holds ? $password : bin2hex(random_bytes(32)),
             'role' => 'lead',
             'may_sign' => true,
             'skill' => 5,
-            'joined_at' => now(),
+            'joined_at' => $holds ? now() : null,
         ]);
+        if (! $holds) {
+            LeadLinkCommand::tell($this, $lead, $people);
+        }
 
         return self::SUCCESS;
     }
@@ -75,6 +82,8 @@ final class InstallCommand extends Command
     private function holds(string $password, array $own): bool
     {
         if (mb_strlen($password) < NewPassword::LEAST) {
+            $this->error('The password has fewer than '.NewPassword::LEAST.' characters.');
+
             return false;
         }
         try {
@@ -86,16 +95,5 @@ final class InstallCommand extends Command
         }
 
         return true;
-    }
-
-    /** @param  callable(string): bool  $good */
-    private function answer(string $question, callable $good): string
-    {
-        do {
-            $answer = $this->ask($question);
-            $answer = is_string($answer) ? trim($answer) : '';
-        } while (! $good($answer));
-
-        return $answer;
     }
 }

@@ -103,7 +103,13 @@ final class DemoOrders
         $this->on(6, 'desk', fn (User $desk) => ($this->parcels)(
             $order,
             'in',
-            ['on_day' => now()->format('Y-m-d'), 'way' => 'parcel post', 'tracking' => null, 'recipient' => null, 'insured' => '250.00'],
+            [
+                'on_day' => now()->format('Y-m-d'),
+                'way' => 'parcel post',
+                'tracking' => null,
+                'recipient' => null,
+                'insured' => '250.00',
+            ],
             [],
             $desk,
             '',

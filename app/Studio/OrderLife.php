@@ -14,7 +14,6 @@ use App\Models\Studio;
 use App\Models\Unit;
 use Illuminate\Support\Facades\Auth;
 use Ordotype\Core\Bench\Stage;
-use Ordotype\Core\Studio\MoveCondition;
 use Ordotype\Core\Studio\Mover;
 use Ordotype\Core\Studio\OrderMove;
 use Ordotype\Core\Studio\OrderMoves;
@@ -24,13 +23,6 @@ use Ordotype\Core\Studio\OrderStatus;
 /** Moves orders along the core's table: by somebody, or by themselves with what happens to their pieces. */
 final class OrderLife
 {
-    /** What a unit waits for before it goes to the bench, whatever state its order is in. */
-    private const BEFORE_BENCH = [
-        MoveCondition::NoBlockingQuestion,
-        MoveCondition::ReceivedIfAsked,
-        MoveCondition::DuePaymentNotedOrReason,
-    ];
-
     public function __construct(
         private readonly Today $today,
         private readonly UnitPrices $prices,
@@ -148,8 +140,11 @@ final class OrderLife
             return;
         }
         // Its first unit went before: what holds a later one up is asked of it as well.
-        $missing = array_values(
-            array_filter(self::BEFORE_BENCH, fn (MoveCondition $c): bool => ! $situation->holds($c)),
+        $missing = array_merge(
+            ...array_map(
+                fn (OrderMove $m): array => $m->missing($situation),
+                OrderMoves::between(OrderStatus::Accepted, OrderStatus::InWork, Mover::Itself),
+            ),
         );
         if ($missing !== []) {
             throw OrderRefused::conditionsMissing($missing);

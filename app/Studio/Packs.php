@@ -24,7 +24,10 @@ use stdClass;
 /** The packs that ship: whole standards to begin with, and what taking one in would change. */
 final class Packs
 {
-    private const KEYS = ['five-rungs', 'two-stages', 'three-grades'];
+    private const KEYS = ['five-rungs', 'two-stages', 'three-grades', self::EMPTY];
+
+    /** The whole catalogue and one rung that says nothing yet. */
+    private const EMPTY = 'empty-ladder';
 
     public function __construct(
         private readonly Standards $standards,
@@ -53,8 +56,37 @@ final class Packs
     public function text(string $key): string
     {
         return in_array($key, self::KEYS, true)
-            ? (string) file_get_contents(database_path("demo/standards/$key.json"))
+            ? ($key === self::EMPTY ? self::emptyLadder() : self::file($key))
             : throw new ModelNotFoundException();
+    }
+
+    private static function file(string $key): string
+    {
+        return (string) file_get_contents(database_path("demo/standards/$key.json"));
+    }
+
+    private static function emptyLadder(): string
+    {
+        $document = Json::decode(self::file('five-rungs'));
+        assert($document instanceof stdClass);
+        $document->name = 'Our standard';
+        $document->prices = [];
+        $document->tiers = [
+            (object) [
+                'key' => 'first',
+                'name' => 'First rung',
+                'order' => 1,
+                'status' => 'offered',
+                'intent' => 'What every model of ours gets.',
+                'pace' => 'even',
+                'aim' => 'quickest',
+                'default_status' => 'allowed',
+                'viewing' => (object) ['distance_cm' => 60, 'angle_arcmin' => 2],
+                'clauses' => [],
+            ],
+        ];
+
+        return Json::encode($document);
     }
 
     /**

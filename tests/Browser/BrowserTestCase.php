@@ -16,6 +16,9 @@ abstract class BrowserTestCase extends TestCase
     /** What fills the empty database before the first test. */
     protected const FILL = [PHP_BINARY, 'artisan', 'ordotype:install', '--demo'];
 
+    /** What the command that fills it is told by the environment. */
+    protected const TOLD = [];
+
     /** Of its own, so that these tests run beside those of the API. */
     protected const DATABASE = 'ordotype_browser';
 
@@ -42,7 +45,7 @@ abstract class BrowserTestCase extends TestCase
         foreach (
             [[PHP_BINARY, 'artisan', 'migrate:fresh', '--database=migrate', '--force'], static::FILL] as $command
         ) {
-            (new Process($command, $root, $env, null, 120))->mustRun();
+            (new Process($command, $root, static::TOLD + $env, null, 120))->mustRun();
         }
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException('no free port');
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);

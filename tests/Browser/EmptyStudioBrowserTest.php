@@ -11,12 +11,21 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
 {
     use WalksTheBench;
 
-    protected const FILL = [PHP_BINARY, 'tests/Support/lead.php'];
+    protected const FILL = [PHP_BINARY, 'artisan', 'ordotype:install'];
+
+    private const PASSWORD = 'reeds over the sluice';
+
+    /** The first account, as it is told where there is no terminal. */
+    protected const TOLD = [
+        'ORDOTYPE_LEAD_NAME' => 'Lone Lead',
+        'ORDOTYPE_LEAD_EMAIL' => 'lead@studio.example',
+        'ORDOTYPE_LEAD_PASSWORD' => self::PASSWORD,
+    ];
 
     public function test_every_page_says_what_is_missing_and_a_pack_begins_the_standard(): void
     {
         $chrome = self::$chrome;
-        $this->enter('lead@studio.example', 'a long password');
+        $this->enter('lead@studio.example', self::PASSWORD);
         $chrome->waitFor('No standard yet');
         foreach (['prices', 'techniques', 'differences', 'comparison'] as $page) {
             $chrome->open("/standard/$page");
@@ -59,7 +68,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
     public function test_a_lead_alone_publishes_plans_paints_checks_and_signs_a_model(): void
     {
         $chrome = self::$chrome;
-        $this->enter('lead@studio.example', 'a long password');
+        $this->enter('lead@studio.example', self::PASSWORD);
         $chrome->css('nav.rail');
         $chrome->open('/standard');
         $chrome->press('Publish v1');
@@ -107,7 +116,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
     {
         $chrome = self::$chrome;
         $links = [];
-        $this->enter('lead@studio.example', 'a long password');
+        $this->enter('lead@studio.example', self::PASSWORD);
         $chrome->css('nav.rail');
         $invited = ['Ada Fen' => 'painter', 'Bo Marsh' => 'front desk', 'Cis Reed' => 'lead painter'];
         foreach ($invited as $name => $role) {
@@ -141,7 +150,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
             $this->until(fn () => str_ends_with($chrome->page->getCurrentURL(), $first[$name]));
         }
         // The first lead sets one of them aside, and is warned off being the last to go.
-        $this->enter('lead@studio.example', 'a long password');
+        $this->enter('lead@studio.example', self::PASSWORD);
         $chrome->css('nav.rail');
         $chrome->open('/settings/people');
         $chrome->press('Ada Fen');

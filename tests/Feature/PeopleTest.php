@@ -9,7 +9,9 @@ use App\Models\Order;
 use App\Models\Studio;
 use App\Models\User;
 use App\Studio\Today;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 
 /** People of the studio: invited, let in by a link, changed, set aside; and what each may do to their own account. */
 final class PeopleTest extends StudioTestCase
@@ -215,5 +217,18 @@ final class PeopleTest extends StudioTestCase
         self::assertSame($lets ? 200 : 422, $answer->getStatusCode());
         $this->app['auth']->forgetGuards();
         $this->flushSession();
+    }
+
+    public function test_a_lead_who_is_locked_out_gets_a_link_on_the_machine_and_nobody_else_does(): void
+    {
+        $lead = $this->person('lead');
+        self::assertSame(1, Artisan::call('ordotype:lead-link', ['email' => 'desk@heron-lane.example']));
+        self::assertSame(1, Artisan::call('ordotype:lead-link', ['email' => 'nobody@heron-lane.example']));
+        self::assertSame(0, Artisan::call('ordotype:lead-link', ['email' => $lead->email]));
+        self::assertSame(1, preg_match('#/join/([0-9a-f]{32})#', Artisan::output(), $link));
+        $password = ['password' => 'herons wade at low tide'];
+        $this->api(null, 'POST', "join/$link[1]", $password, 200);
+        self::assertTrue(Hash::check($password['password'], (string) $lead->fresh()?->password));
+        $this->api(null, 'POST', "join/$link[1]", $password, 404);
     }
 }

@@ -131,6 +131,7 @@ final class RightsTest extends StudioTestCase
         'POST schemes/{slug}/outcome' => 'lead',
         'PUT orders/{order}/scheme' => 'lead desk',
         'GET templates' => 'lead',
+        'POST paints/table' => 'lead',
         'GET sculpts' => 'lead desk',
         'POST sculpts' => 'lead',
         'POST sculpts/try' => 'lead',

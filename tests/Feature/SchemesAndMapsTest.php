@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Paint;
 use App\Models\Scheme;
 use App\Models\Sculpt;
 use Illuminate\Http\UploadedFile;
@@ -339,5 +340,26 @@ final class SchemesAndMapsTest extends StudioTestCase
         self::assertSame($status, $response->getStatusCode(), mb_substr((string) $response->getContent(), 0, 800));
 
         return $response;
+    }
+
+    public function test_a_table_of_paints_is_looked_at_first_and_adds_what_the_shelf_does_not_have(): void
+    {
+        $before = Paint::query()->count();
+        $text = "Naam;Hex;Volume\nWet Slate;#3a4149;17\nKelp;2f4f3f;12,5\nFog;;17";
+        $read = fn (bool $keep, array $columns = []) => $this->api('lead', 'POST', 'paints/table', [
+            'text' => $text, 'keep' => $keep, 'columns' => (object) $columns,
+        ], 200);
+        $looked = $read(false);
+        self::assertSame(['Kelp'], array_column($looked->json('paints'), 'name'));
+        self::assertSame([1, 4, 0], [$looked->json('there'), $looked->json('wrong.0.line'), $looked->json('added')]);
+        self::assertSame($before, Paint::query()->count());
+        self::assertSame([], $read(false, ['name' => 'Volume', 'hex' => 'Volume'])->json('paints'));
+        self::assertSame(1, $read(true)->json('added'));
+        self::assertSame(0, $read(true)->json('added'), 'pressed twice');
+        self::assertSame('12.5', (string) (float) Paint::query()->where('name', 'Kelp')->firstOrFail()->ml);
+        $rack = $this->api('lead', 'POST', 'paints/table', ['keep' => true], 200);
+        self::assertSame([], $rack->json('wrong'));
+        self::assertGreaterThanOrEqual(24, $rack->json('added'));
+        $this->api('desk', 'POST', 'paints/table', ['keep' => false], 403);
     }
 }

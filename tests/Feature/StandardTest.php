@@ -321,7 +321,7 @@ final class StandardTest extends StudioTestCase
     public function test_packs_are_previewed_taken_in_and_given_back_equal_and_the_ladder_goes_out_as_csv(): void
     {
         self::assertSame(
-            ['five-rungs', 'two-stages', 'three-grades'],
+            ['five-rungs', 'two-stages', 'three-grades', 'empty-ladder'],
             array_column($this->api('desk', 'GET', 'packs', null, 200)->json('data'), 'key'),
         );
         $this->api('desk', 'GET', 'packs/attic', null, 404);

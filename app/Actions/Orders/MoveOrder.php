@@ -57,7 +57,7 @@ final class MoveOrder
                 throw OrderRefused::conditionsMissing([MoveCondition::UnitWithTierAndPrice]);
             }
             $kept = array_filter($facts, fn (string $v) => trim($v) !== '');
-            if (in_array($to, [OrderStatus::Quoted, OrderStatus::Accepted], true)) {
+            if ($to === OrderStatus::Quoted || $to === OrderStatus::Accepted) {
                 $kept['price'] = $this->prices->total($order)?->decimal() ?? '';
             }
             $this->life->move($order, $to, $mover, $situation, $kept);

@@ -29,9 +29,11 @@ final class PlanPayments
         return DB::transaction(function () use ($order, $revision, $payments): Order {
             $order = $this->asSeen($order, $revision);
             foreach ($payments as $i => $payment) {
+                $isShare = $payment['percent'] !== null;
+                $isOnDay = $payment['when'] === PaymentWhen::OnDay;
                 $why = match (true) {
-                    ($payment['amount'] === null) === ($payment['percent'] === null) => 'Say a sum or a share, one of them.',
-                    ($payment['when'] === PaymentWhen::OnDay) !== ($payment['on'] !== null) => 'Say the day of a payment that is due on one.',
+                    ($payment['amount'] !== null) === $isShare => 'Say a sum or a share, one of them.',
+                    $isOnDay !== ($payment['on'] !== null) => 'Say the day of a payment that is due on one.',
                     default => null,
                 };
                 if ($why !== null) {

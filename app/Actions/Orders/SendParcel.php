@@ -32,8 +32,14 @@ final class SendParcel
      * @param  list<int>  $ids  of the models in it
      * @param  string  $reason  why it goes although a payment is due: the lead's to say
      */
-    public function __invoke(Order $order, string $direction, array $facts, array $ids, User $by, string $reason): Parcel
-    {
+    public function __invoke(
+        Order $order,
+        string $direction,
+        array $facts,
+        array $ids,
+        User $by,
+        string $reason,
+    ): Parcel {
         return DB::transaction(function () use ($order, $direction, $facts, $ids, $by, $reason): Parcel {
             $order = $order->locked();
             $pieces = Piece::query()

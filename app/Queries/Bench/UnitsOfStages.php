@@ -52,7 +52,12 @@ final class UnitsOfStages
             ->joinSub($orders->when($find === null, $enough), 'orders', 'orders.order_id', 'units.order_id')
             ->select(['units.id', 'units.order_id', 'units.sculpt_id', 'units.tier', 'units.released_at'])
             ->addSelect('orders.due_key')
-            ->with(['order:id,number,title,due_on,promised_on,standard_version_id', $version, 'sculpt:id,name', ...$with])
+            ->with([
+                'order:id,number,title,due_on,promised_on,standard_version_id',
+                $version,
+                'sculpt:id,name',
+                ...$with,
+            ])
             ->when($released, fn (Builder $q) => $q->whereNotNull('units.released_at'))
             ->whereHas('pieces', fn (Builder $q) => $q->whereIn('stage', $stages));
         if ($find !== null) {

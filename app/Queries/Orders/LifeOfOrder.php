@@ -114,7 +114,8 @@ final class LifeOfOrder
         }
         $by = $user->role === Role::Lead ? Mover::Lead : Mover::Desk;
         // A reason and a claim are said in the act itself.
-        $said = new OrderSituation(...['reason' => '…', 'isClaim' => true] + get_object_vars($so));
+        $unsaid = new OrderSituation(...['isClaim' => true] + get_object_vars($so));
+        $said = new OrderSituation(...['reason' => '…'] + get_object_vars($unsaid));
         $moves = [];
         foreach (OrderMoves::all() as $move) {
             if ($move->from === $order->status && $move->isBy($by)) {
@@ -122,8 +123,7 @@ final class LifeOfOrder
                     'to' => $move->to->value,
                     'words' => OrderLifeWords::move($move->from, $move->to),
                     'missing' => array_map(OrderLifeWords::missing(...), $move->missing($said)),
-                    'needs_reason' => $move->missing(new OrderSituation(...['isClaim' => true] + get_object_vars($so))) !==
-                        $move->missing($said),
+                    'needs_reason' => $move->missing($unsaid) !== $move->missing($said),
                 ];
             }
         }

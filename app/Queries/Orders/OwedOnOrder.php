@@ -14,7 +14,7 @@ use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Foundation\Money;
 use Ordotype\Core\Studio\OwedLine;
 
-/** What a client owes when an order ends early: signed models at their price, begun ones by the minutes spent on them. */
+/** What a client owes when an order ends early: signed models at their price, begun ones by the minutes spent. */
 final class OwedOnOrder
 {
     public function __construct(private readonly UnitPrices $prices)
@@ -57,6 +57,8 @@ final class OwedOnOrder
         $price = $unit->agreed_price !== null ? Money::of($unit->agreed_price) : $this->prices->ofPiece($unit);
         $name = $unit->sculpt->name.($unit->label === null ? '' : ", $unit->label");
 
-        return new OwedLine($name, $unit->pieces->filter($isSigned)->count(), $price ?? Money::none(), (float) $minutes, $rate);
+        $signed = $unit->pieces->filter($isSigned)->count();
+
+        return new OwedLine($name, $signed, $price ?? Money::none(), (float) $minutes, $rate);
     }
 }

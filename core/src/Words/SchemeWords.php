@@ -4,12 +4,25 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
+use Ordotype\Core\Colour\PaintFault;
 use Ordotype\Core\Colour\SlotProblem;
 use Ordotype\Core\Colour\SlotProblemKind;
 
 /** What is wrong with the colours of a scheme, in words. */
 final class SchemeWords
 {
+    /** Why a line of a table is no paint. */
+    public static function paint(PaintFault $fault): string
+    {
+        return match ($fault) {
+            PaintFault::NoName => 'has no name of at most 80 characters that does not begin with #',
+            PaintFault::Twice => 'is a paint that stands higher up already',
+            PaintFault::NoColour => 'has no colour such as #3a4149 or 58, 65, 73',
+            PaintFault::NoAmount => 'has no millilitres such as 17 or 17,5',
+            PaintFault::NoHiding => 'does not say how well it covers: high, medium or low',
+        };
+    }
+
     public static function problem(SlotProblem $p): string
     {
         return match ($p->kind) {

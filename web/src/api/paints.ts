@@ -11,3 +11,9 @@ export const paintsQuery = (find: string) =>
     );
 
 export const shelvePaint = (body: ShelfPaint) => given(client.POST('/paints', { body }));
+
+type ReadPaints = components['schemas']['ReadPaintsBody'];
+export type TableOfPaints = components['schemas']['TableOfPaints'];
+
+/** Without a text it is the starter rack. */
+export const readPaints = (body: ReadPaints) => given(client.POST('/paints/table', { body }));

@@ -1,5 +1,5 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import { Button, Drawer, Table } from 'antd';
+import { Button, Drawer, Flex, Table } from 'antd';
 import { useState } from 'react';
 import { paintsQuery, type ShelfPaint } from '../../api/paints';
 import { can, usePerson } from '../../app/session';
@@ -11,6 +11,7 @@ import { useSettled } from '../../ui/useSettled';
 import { OrdersTabs } from '../orders/OrdersTabs';
 import { HIDING, KINDS } from './paint';
 import { PaintForm } from './PaintForm';
+import { PaintTable } from './PaintTable';
 
 /** The shelf: what schemes are made of. */
 export default function PaintsPage() {
@@ -19,16 +20,20 @@ export default function PaintsPage() {
     const [find, setFind] = useState('');
     const wanted = useSettled(find, 200);
     const query = useInfiniteQuery(paintsQuery(wanted));
-    const add = can(person, 'schemes.edit') && (
+    const [table, setTable] = useState<'table' | 'starter' | null>(null);
+    const may = can(person, 'schemes.edit');
+    const add = may && (
         <Button type="primary" onClick={() => setAdding(true)}>
             Add a paint
         </Button>
     );
+    const read = may && <Button onClick={() => setTable('table')}>Read a table</Button>;
     return (
         <>
             <Top>
                 <h1>Paints</h1>
                 <span className="room" />
+                {read}
                 {add}
             </Top>
             <OrdersTabs />
@@ -41,16 +46,23 @@ export default function PaintsPage() {
                     empty={
                         <Empty title="The shelf is empty">
                             <p>
-                                Schemes name paints from here. Add them one by one, or bring in a whole shelf
-                                as a file under Standard, Import.
+                                Schemes name paints from here. Take a rack of plain colours to begin with,
+                                read your own table, or add them one by one.
                             </p>
-                            {add}
+                            <Flex gap={8} justify="center" wrap>
+                                {may && (
+                                    <Button onClick={() => setTable('starter')}>Take the starter rack</Button>
+                                )}
+                                {read}
+                                {add}
+                            </Flex>
                         </Empty>
                     }
                 >
                     {(paints) => <Shelf paints={paints} />}
                 </Listed>
             </div>
+            {table && <PaintTable starter={table === 'starter'} close={() => setTable(null)} />}
             <Drawer
                 open={adding}
                 title="Add a paint"
