@@ -23,6 +23,7 @@ use App\Http\Controllers\Schemes\SchemeController;
 use App\Http\Controllers\Session\PeopleController;
 use App\Http\Controllers\Session\SecondFactorController;
 use App\Http\Controllers\Session\SessionController;
+use App\Http\Controllers\Settings\ExportController;
 use App\Http\Controllers\Settings\ImportController;
 use App\Http\Controllers\Settings\StudioController;
 use App\Http\Controllers\Settings\VocabularyController;
@@ -30,10 +31,11 @@ use App\Http\Controllers\Sharing\ComparisonController;
 use App\Http\Controllers\Standard\DraftController;
 use App\Http\Controllers\Standard\StandardController;
 use App\Http\Middleware\SecondFactorWanted;
+use App\Studio\Exports;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
-foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'overrule', 'import', 'photograph', 'example', 'drill'] as $name) {
+foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'overrule', 'import', 'photograph', 'example', 'drill', 'payment', 'question'] as $name) {
     Route::pattern($name, '[0-9]{1,18}');
 }
 
@@ -105,6 +107,11 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
     });
     Route::get('studio', [StudioController::class, 'show'])->middleware('can:studio.read');
     Route::put('studio', [StudioController::class, 'update'])->middleware('can:studio.edit');
+    Route::middleware('can:studio.edit')->group(function (): void {
+        Route::get('studio/first-steps', [StudioController::class, 'firstSteps']);
+        Route::get('exports/everything', [ExportController::class, 'everything']);
+        Route::get('exports/{table}', [ExportController::class, 'table'])->whereIn('table', Exports::tables());
+    });
     Route::middleware('can:people.edit')->group(function (): void {
         Route::get('people', [PeopleController::class, 'index']);
         Route::post('people', [PeopleController::class, 'store']);

@@ -27,6 +27,8 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
         $chrome = self::$chrome;
         $this->enter('lead@studio.example', self::PASSWORD);
         $chrome->waitFor('No standard yet');
+        $chrome->waitFor('0 of 6');
+        self::assertSame([false], array_values(array_unique(array_column($this->get('studio/first-steps')['data'], 'done'))));
         foreach (['prices', 'techniques', 'differences', 'comparison'] as $page) {
             $chrome->open("/standard/$page");
             $chrome->waitFor('No standard yet');

@@ -304,6 +304,7 @@ final class GuardsTest extends StudioTestCase
             $order = Demo::json('orders/3-check.json');
             assert($order instanceof stdClass);
             $order->number = "98-00$i";
+            $order->status = 'accepted';
             $import->text(Json::encode($order));
             $unit = $this->unit("98-00$i");
             $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => 1], 200);

@@ -227,8 +227,8 @@ final class PeopleTest extends StudioTestCase
         self::assertSame(0, Artisan::call('ordotype:lead-link', ['email' => $lead->email]));
         self::assertSame(1, preg_match('#/join/([0-9a-f]{32})#', Artisan::output(), $link));
         $password = ['password' => 'herons wade at low tide'];
-        $this->api(null, 'POST', "join/$link[1]", $password, 200);
+        $this->api(null, 'POST', "invitations/$link[1]", $password, 204);
         self::assertTrue(Hash::check($password['password'], (string) $lead->fresh()?->password));
-        $this->api(null, 'POST', "join/$link[1]", $password, 404);
+        $this->api(null, 'POST', "invitations/$link[1]", $password, 404);
     }
 }

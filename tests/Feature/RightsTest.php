@@ -131,6 +131,9 @@ final class RightsTest extends StudioTestCase
         'POST schemes/{slug}/outcome' => 'lead',
         'PUT orders/{order}/scheme' => 'lead desk',
         'GET templates' => 'lead',
+        'GET studio/first-steps' => 'lead',
+        'GET exports/everything' => 'lead',
+        'GET exports/{table}' => 'lead',
         'POST paints/table' => 'lead',
         'GET sculpts' => 'lead desk',
         'POST sculpts' => 'lead',
@@ -237,6 +240,9 @@ final class RightsTest extends StudioTestCase
             'example' => 999999,
             'drill' => 999999,
             'tier' => 'company',
+            'payment' => 999999,
+            'question' => 999999,
+            'table' => 'orders',
         ];
         foreach (self::ALLOWED as $route => $allowed) {
             [$method, $path] = explode(' ', $route);

@@ -343,10 +343,11 @@ final class ServicesTest extends StudioTestCase
     public function test_the_hourly_rate_is_exact_and_named_when_it_is_wrong(): void
     {
         $this->api('desk', 'GET', 'studio', null, 200)->assertJsonPath('hourly_rate', '20.00');
-        $this->api('lead', 'PUT', 'studio', ['hourly_rate' => '24.5'], 422)->assertJsonPath(
+        $this->api('lead', 'PUT', 'studio', ['hourly_rate' => 'much'], 422)->assertJsonPath(
             'errors.0.pointer',
             '/hourly_rate',
         );
+        $this->api('lead', 'PUT', 'studio', ['hourly_rate' => '34,5'], 200)->assertJsonPath('hourly_rate', '34.50');
         $this->api('lead', 'PUT', 'studio', ['hourly_rate' => '24.50'], 200)->assertJsonPath('hourly_rate', '24.50');
     }
 

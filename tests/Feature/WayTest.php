@@ -199,30 +199,32 @@ final class WayTest extends StudioTestCase
 
         // Signed off: the certificate says which version it was held against, and the chain holds.
         $this->api('painter', 'POST', 'sign-offs', ['pieces' => $pieces], 403);
+        $last = (int) SignOff::query()->max('number');
+        $new = $last + 1;
         $certificate = $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 201);
         $certificate
-            ->assertJsonPath('number', 3)
+            ->assertJsonPath('number', $new)
             ->assertJsonPath('record.standard.version', 2)
             ->assertJsonPath('record.pieces.0.checks.0.faults.0.fault', 'tide_mark')
             ->assertJsonPath('record.pieces.0.rule', 'signed by someone who did not paint on it');
-        self::assertSame(SignOff::query()->where('number', 2)->value('hash'), $certificate->json('previous'));
+        self::assertSame(SignOff::query()->where('number', $last)->value('hash'), $certificate->json('previous'));
         self::assertSame(0, Artisan::call('ordotype:verify', ['--head' => $certificate->json('hash')]));
-        SchemaCheck::against('certificate@2', Json::decode((string) SignOff::query()->where('number', 3)->value('record')));
+        SchemaCheck::against('certificate@2', Json::decode((string) SignOff::query()->where('number', $new)->value('record')));
         $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 409);
-        $this->api('desk', 'GET', 'sign-offs/3', null, 200);
+        $this->api('desk', 'GET', "sign-offs/$new", null, 200);
 
         // Withdrawn: a record too, and the models are back in the check.
-        $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => ''], 422);
+        $this->api('lead', 'POST', "sign-offs/$new/withdrawal", ['reason' => ''], 422);
         $this->api(
             'lead',
             'POST',
-            'sign-offs/3/withdrawal',
+            "sign-offs/$new/withdrawal",
             ['reason' => 'Wrong decal, seen too late.'],
             201,
-        )->assertJsonPath('record.of.number', 3);
-        $this->api('lead', 'POST', 'sign-offs/3/withdrawal', ['reason' => 'Again.'], 409);
+        )->assertJsonPath('record.of.number', $new);
+        $this->api('lead', 'POST', "sign-offs/$new/withdrawal", ['reason' => 'Again.'], 409);
         self::assertSame(['offered', 'offered'], Piece::query()->whereIn('id', $pieces)->pluck('stage')->all());
-        $this->api('lead', 'GET', 'sign-offs/3', null, 200)->assertJsonPath('withdrawn_by', 4);
+        $this->api('lead', 'GET', "sign-offs/$new", null, 200)->assertJsonPath('withdrawn_by', $new + 1);
         self::assertNull(
             Chain::broken(
                 SignOff::query()

@@ -35,7 +35,7 @@ final class Contract
 
             return;
         }
-        foreach (['image/*' => 'image/', 'text/csv' => 'text/csv', 'application/pdf' => 'application/pdf'] as $named => $start) {
+        foreach (['image/*' => 'image/', 'text/csv' => 'text/csv', 'application/pdf' => 'application/pdf', 'application/zip' => 'application/zip'] as $named => $start) {
             if (isset($described->content->{$named})) {
                 Assert::assertStringStartsWith($start, $type);
 

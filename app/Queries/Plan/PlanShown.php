@@ -105,7 +105,7 @@ final class PlanShown
     }
 
     /**
-     * @return array{follows: list<list<array{no: int, why: int}>>, reasons: list<string>} for each step: the number of
+     * @return array{follows: list<list<array{no: int, rule: string, why: int}>>, reasons: list<string>} for each step: the number of
      * what it follows, and which of the reasons holds it
      */
     private static function follows(Plan $plan): array
@@ -117,7 +117,11 @@ final class PlanShown
             $follows[] = array_map(function (array $one) use ($steps, $step, &$reasons): array {
                 $words = OrderWords::rule($one[1], $steps[$one[0]], $steps[$step]);
 
-                return ['no' => $one[0] + 1, 'why' => $reasons[$words] ??= count($reasons)];
+                return [
+                    'no' => $one[0] + 1,
+                    'rule' => $one[1]->value,
+                    'why' => $reasons[$words] ??= count($reasons),
+                ];
             }, $before);
         }
 

@@ -25,6 +25,11 @@ export const vocabulary = () => given(client.GET('/vocabulary'));
 export const studioQuery = () =>
     queryOptions({ queryKey: ['studio'], queryFn: () => given(client.GET('/studio')) });
 
+export const firstStepsQuery = queryOptions({
+    queryKey: ['studio', 'first-steps'],
+    queryFn: () => given(client.GET('/studio/first-steps')),
+});
+
 export type Studio = components['schemas']['ShowStudioAnswer'];
 
 /** Only what changes is sent. */

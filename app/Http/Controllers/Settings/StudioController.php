@@ -12,6 +12,7 @@ use App\Http\Requests\Settings\StudioFacts;
 use App\Http\Resources\Session\TokenBrief;
 use App\Models\Studio;
 use App\Policies\Rights;
+use App\Queries\Settings\FirstSteps;
 use App\Studio\Failures;
 use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
@@ -22,6 +23,11 @@ final class StudioController
     public function show(): JsonResponse
     {
         return new JsonResponse(Studio::row()->only(Studio::FACTS) + self::standing());
+    }
+
+    public function firstSteps(FirstSteps $steps): JsonResponse
+    {
+        return new JsonResponse(['data' => $steps->all()]);
     }
 
     public function update(StudioFacts $given, EditStudio $edit): JsonResponse

@@ -9,6 +9,7 @@ import { Listed } from '../../ui/Listed';
 import { StageStrip } from '../../ui/marks';
 import { Empty } from '../../ui/states';
 import { useSettled } from '../../ui/useSettled';
+import { FirstSteps } from '../settings/FirstSteps';
 import { word } from '../standard/words';
 import { Due } from './Due';
 import { NewOrder } from './NewOrder';
@@ -36,6 +37,7 @@ export default function OrdersPage() {
             </Top>
             <OrdersTabs />
             <div className="page">
+                <FirstSteps />
                 <Listed
                     what="the orders"
                     query={query}

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Checkbox, Form, Input } from 'antd';
+import { Button, Checkbox, Flex, Form, Input, InputNumber } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { setStudio, type Studio, studioQuery } from '../../api/session';
@@ -9,6 +9,7 @@ import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 import { Failed, Loading } from '../../ui/states';
+import { valuesOf, word } from '../standard/words';
 import { ROLES } from './roles';
 import { SettingsTabs } from './SettingsTabs';
 
@@ -26,7 +27,10 @@ export default function StudioPage() {
                 ) : query.isError ? (
                     <Failed error={query.error} again={() => void query.refetch()} />
                 ) : (
-                    <StudioForm studio={query.data} />
+                    <>
+                        <StudioForm studio={query.data} />
+                        <TakeAway />
+                    </>
                 )}
             </div>
         </>
@@ -66,6 +70,31 @@ function StudioForm({ studio }: { studio: Studio }) {
                 <Input
                     value={form.hourly_rate}
                     onChange={(e) => setForm({ ...form, hourly_rate: e.target.value })}
+                />
+            </Field>
+            <Field label="Quotes" help="Whether an order goes out as a quote before it is accepted.">
+                <Pick
+                    value={form.quotes}
+                    onChange={(quotes) => setForm({ ...form, quotes })}
+                    options={valuesOf('quotes').map((q) => ({ value: q, label: word('quotes', q) }))}
+                />
+            </Field>
+            <Checkbox
+                checked={form.wants_received}
+                onChange={(e) => setForm({ ...form, wants_received: e.target.checked })}
+            >
+                Models are received before they go to the bench
+            </Checkbox>
+            <Field
+                label="Days for claims"
+                help="So long after delivery a paid order stays open before it is closed by itself."
+            >
+                <InputNumber
+                    min={0}
+                    max={365}
+                    precision={0}
+                    value={form.claim_days}
+                    onChange={(days) => setForm({ ...form, claim_days: days ?? 0 })}
                 />
             </Field>
             <Field label="Time zone" help="When a day is over, and the hour on a certificate.">
@@ -109,5 +138,30 @@ function StudioForm({ studio }: { studio: Studio }) {
                 Keep
             </Button>
         </Form>
+    );
+}
+
+const TABLES = ['orders', 'units', 'time', 'paints', 'clients', 'checks'] as const;
+
+/** What is written down here, for a spreadsheet or for another place. */
+function TakeAway() {
+    return (
+        <section className="card pad stack settings-form mt-12" aria-label="Take it with you">
+            <h2>Take it with you</h2>
+            <Flex gap={8} wrap>
+                {TABLES.map((table) => (
+                    <Button key={table} href={`/api/v1/exports/${table}`} download>
+                        {table.charAt(0).toUpperCase() + table.slice(1)}
+                    </Button>
+                ))}
+                <Button type="primary" href="/api/v1/exports/everything" download>
+                    Everything, with pictures
+                </Button>
+            </Flex>
+            <p className="small soft m-0">
+                Tables open in a spreadsheet. Everything is one archive of open formats; a backup, which can
+                be put back, is made on the machine.
+            </p>
+        </section>
     );
 }
