@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Format\Json;
 use RuntimeException;
@@ -43,6 +44,8 @@ final class CurrentStudio
         if (fwrite($out, $text) !== strlen($text) || ! fsync($out) || ! fclose($out) || ! rename($part, $file)) {
             throw new RuntimeException("$file cannot be written");
         }
+        // The worker still reads the studio of before: told there, it ends, and is begun anew in this one.
+        Artisan::call('queue:restart');
         foreach (['mariadb', 'aside', 'migrate'] as $name) {
             config(["database.connections.$name.database" => $database]);
             DB::purge($name);

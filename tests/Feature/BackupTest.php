@@ -15,6 +15,7 @@ use App\Models\User;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Ordotype\Core\Format\Json;
@@ -82,6 +83,7 @@ final class BackupTest extends StudioTestCase
         self::assertMatchesRegularExpression('/^ordotype_test_r[0-9a-f]{8}$/', CurrentStudio::database());
         self::assertSame(CurrentStudio::database(), DB::connection()->getDatabaseName());
         self::assertSame(self::TEST_DATABASE, CurrentStudio::before());
+        self::assertNotNull(Cache::get('illuminate:queue:restart'), 'the worker of before ends');
         self::assertSame($key, studio_in_use("$this->folder/studio.json")['key'] ?? null);
         self::assertSame($before, $this->sums());
         self::assertSame($bytes, Storage::disk()->get($lost));

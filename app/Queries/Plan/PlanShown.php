@@ -105,8 +105,8 @@ final class PlanShown
     }
 
     /**
-     * @return array{follows: list<list<array{no: int, rule: string, why: int}>>, reasons: list<string>} for each step: the number of
-     * what it follows, and which of the reasons holds it
+     * @return array{follows: list<list<array{no: int, rule: string, why: int}>>, reasons: list<string>} for each step:
+     * the number of what it follows, and which of the reasons holds it
      */
     private static function follows(Plan $plan): array
     {

@@ -50,7 +50,7 @@ export function Act({ order, open }: { order: Order; open: (what: Opened) => voi
         <Flex gap={8}>
             {act !== 'add_unit' && !ends && <Button onClick={() => open('unit')}>Add a unit</Button>}
             <Dropdown menu={{ items: more }} trigger={['click']}>
-                <Button aria-label="What else can be done with the order">More</Button>
+                <Button>More</Button>
             </Dropdown>
             {act && place && (
                 <LinkButton to={place} type="primary">

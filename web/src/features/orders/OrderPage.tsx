@@ -39,7 +39,8 @@ function OrderView({ order }: { order: Order }) {
     const shares = can(person, 'share');
     const [piece, setPiece] = useState<number | null>(null);
     const [unit, setUnit] = useState<number | null>(null);
-    const [opened, open] = useState<Opened>(null);
+    // An order without units wants one first.
+    const [opened, open] = useState<Opened>(editable && order.units.length === 0 ? 'unit' : null);
     const close = () => open(null);
     const edited = order.units.find((u) => u.id === unit);
     return (
