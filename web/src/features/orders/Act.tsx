@@ -47,7 +47,7 @@ export function Act({ order, open }: { order: Order; open: (what: Opened) => voi
         else if (act && OPENS[act]) open(OPENS[act]);
     };
     return (
-        <Flex gap={8}>
+        <Flex gap={8} wrap>
             {act !== 'add_unit' && !ends && <Button onClick={() => open('unit')}>Add a unit</Button>}
             <Dropdown menu={{ items: more }} trigger={['click']}>
                 <Button>More</Button>

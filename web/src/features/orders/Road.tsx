@@ -9,6 +9,7 @@ type Stop = { words: string; at: Dayjs; note: string | null; kind: 'done' | 'tod
 /** Stops that are nearer than this share of the road write their names in different rows. */
 const NEAR = 14;
 const ROWS = 3;
+const ROW_PX = 34;
 
 function stopsOf(order: Order): Stop[] {
     const done: Stop[] = order.life.road
@@ -53,12 +54,12 @@ export function Road({ order }: { order: Order }) {
     );
     return (
         <figure className={css.road} aria-label="How the order came to where it stands">
-            <ol className={css.stops}>
+            <ol className={css.stops} style={{ height: ROW_PX * (1 + Math.max(0, ...rows)) }}>
                 {stops.map((stop, i) => (
                     <li
                         key={`${stop.words} ${i}`}
                         className={`${css.stop} ${css[stop.kind]} ${place(stop.at) > 85 ? css.left : ''}`}
-                        style={{ left: `${place(stop.at)}%`, top: 34 * (rows[i] ?? 0) }}
+                        style={{ left: `${place(stop.at)}%`, top: ROW_PX * (rows[i] ?? 0) }}
                     >
                         <b>{stop.words}</b>
                         <span>
