@@ -59,7 +59,12 @@ export function Road({ order }: { order: Order }) {
                     <li
                         key={`${stop.words} ${i}`}
                         className={`${css.stop} ${css[stop.kind]} ${place(stop.at) > 85 ? css.left : ''}`}
-                        style={{ left: `${place(stop.at)}%`, top: ROW_PX * (rows[i] ?? 0) }}
+                        style={{
+                            ...(place(stop.at) > 85
+                                ? { right: `${100 - place(stop.at)}%` }
+                                : { left: `${place(stop.at)}%` }),
+                            top: ROW_PX * (rows[i] ?? 0),
+                        }}
                     >
                         <b>{stop.words}</b>
                         <span>
