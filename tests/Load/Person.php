@@ -19,6 +19,9 @@ use Throwable;
 /** Somebody signed in at a browser of their own, who sends what the interface would send. */
 final class Person
 {
+    /** Seconds between tries to sign in when there were too many. */
+    private const WAITS = 5;
+
     private CookieJar $jar;
 
     public function __construct(private readonly Client $client, private readonly string $email)
@@ -53,7 +56,10 @@ final class Person
                 yield $this->answered('GET', 'session');
                 $answer = yield $this->answered('POST', 'session', ['email' => $this->email, 'password' => 'tidemark']);
                 // Signed in but never told so: the page is read again, as a person would.
-                if ($answer->getStatusCode() !== 419) {
+                if ($answer->getStatusCode() === 429) {
+                    // On a slow machine those pages may be too many for a minute: they wait, as they are told to.
+                    sleep(self::WAITS);
+                } elseif ($answer->getStatusCode() !== 419) {
                     break;
                 }
             }
