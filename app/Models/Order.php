@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Exceptions\Conflict;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -128,6 +129,18 @@ final class Order extends Model
     public function locked(): self
     {
         return self::query()->lockForUpdate()->findOrFail($this->id);
+    }
+
+    /**
+     * The same, if it is still the one that somebody looked at.
+     *
+     * @throws Conflict
+     */
+    public function lockedAt(int $revision): self
+    {
+        $order = $this->locked();
+
+        return $order->revision === $revision ? $order : throw Conflict::order($order);
     }
 
     /** @return HasMany<AmendmentRow, $this> */

@@ -220,7 +220,7 @@ final class ListsTest extends StudioTestCase
     {
         $random = new Randomizer(new Mt19937(7));
         $pick = fn (array $of) => $of[$random->getInt(0, count($of) - 1)];
-        $days = [null, null, today()->subDays(3), today(), today()->addDays(2), today()->addDays(20)];
+        $days = [null, null, self::today()->subDays(3), self::today(), self::today()->addDays(2), self::today()->addDays(20)];
         for ($i = 0; $i < $many; $i++) {
             $order = $this->insert([
                 'client' => $pick(['Ada Fen', 'ada fen', 'Bo Marsh', 'Zoe Ålund']),
@@ -273,7 +273,7 @@ final class ListsTest extends StudioTestCase
     {
         $promised = $order->promised_on?->format('Y-m-d');
         $due = $promised ?? $order->due_on?->format('Y-m-d');
-        $today = today()->format('Y-m-d');
+        $today = self::today()->format('Y-m-d');
         $open = ! in_array($order->status->value, ['done', 'delivered', 'closed', 'cancelled'], true);
 
         return (! isset($asked['status']) || $order->status->value === $asked['status'])
@@ -282,7 +282,7 @@ final class ListsTest extends StudioTestCase
             && match ($asked['due'] ?? null) {
                 'none' => $due === null,
                 'late' => $open && $promised !== null && $promised < $today,
-                'month' => $due !== null && $due >= $today && $due <= today()->addDays(30)->format('Y-m-d'),
+                'month' => $due !== null && $due >= $today && $due <= self::today()->addDays(30)->format('Y-m-d'),
                 default => true,
             };
     }

@@ -37,7 +37,7 @@ final class OrderLifeTest extends StudioTestCase
         $kept = ['lines' => '2 Mudlark, Muster, The flats', 'keep' => true];
         $this->api('desk', 'POST', "orders/$id/lines", $kept, 200);
 
-        $quoted = $this->move($id, ['to' => 'quoted', 'until' => today()->addDays(14)->format('Y-m-d')]);
+        $quoted = $this->move($id, ['to' => 'quoted', 'until' => self::today()->addDays(14)->format('Y-m-d')]);
         self::assertSame(['quoted', 'accept'], [$quoted['status'], $quoted['life']['act']]);
         $this->move($id, ['to' => 'in_work'], 409);
         $accepted = $this->move($id, ['to' => 'accepted', 'who' => 'Ada Fen', 'how' => 'by telephone']);
@@ -115,7 +115,7 @@ final class OrderLifeTest extends StudioTestCase
             ['revision' => $this->revision($id), 'on' => $on, 'way' => 'bank transfer'],
             200,
         );
-        $day = today()->format('Y-m-d');
+        $day = self::today()->format('Y-m-d');
         self::assertSame($day, $note($made['payments'][0]['id'], $day)->json('life.payments.0.noted_on'));
         $plan([], 409);
         $despite = ['revision' => $unit->revision, 'despite' => 'Its colours come later.'];
@@ -283,7 +283,7 @@ final class OrderLifeTest extends StudioTestCase
     public function test_a_quote_that_ran_out_is_not_accepted_and_the_setting_shuts_the_way_by_hand(): void
     {
         $id = $this->opened('2 Mudlark, Muster')['id'];
-        $this->move($id, ['to' => 'quoted', 'until' => today()->subDay()->format('Y-m-d')]);
+        $this->move($id, ['to' => 'quoted', 'until' => self::today()->subDay()->format('Y-m-d')]);
         $old = $this->move($id, ['to' => 'accepted', 'who' => 'Ada'], 409);
         self::assertStringContainsString('run out', (string) $old['errors'][0]['detail']);
         self::assertSame('draft', $this->move($id, ['to' => 'draft', 'reason' => 'Too dear.'])['status']);
@@ -311,7 +311,7 @@ final class OrderLifeTest extends StudioTestCase
         PaymentRow::query()->create(['order_id' => $order->id, 'place' => 1, 'due_when' => 'before_sending', 'percent' => 100]);
         $closed();
         self::assertSame('delivered', $order->refresh()->status->value, 'not paid');
-        PaymentRow::query()->where('order_id', $order->id)->update(['noted_on' => today()]);
+        PaymentRow::query()->where('order_id', $order->id)->update(['noted_on' => self::today()]);
         $closed();
         self::assertSame('closed', $order->refresh()->status->value);
     }
@@ -378,7 +378,7 @@ final class OrderLifeTest extends StudioTestCase
     {
         return $this->api($who, 'POST', "orders/$id/parcels", [
             'direction' => 'out',
-            'on_day' => today()->format('Y-m-d'),
+            'on_day' => self::today()->format('Y-m-d'),
             'way' => 'parcel post',
             'insured' => '60',
             'pieces' => $pieces,

@@ -244,8 +244,8 @@ final class OrdersAndPricesTest extends StudioTestCase
             'revision' => Order::query()->where('number', '26-041')->firstOrFail()->revision,
             'promised_on' => $due,
         ], 200)->json('late');
-        self::assertFalse($day(today()->format('Y-m-d')), 'what is due today is not late yet');
-        self::assertTrue($day(today()->subDay()->format('Y-m-d')));
+        self::assertFalse($day(self::today()->format('Y-m-d')), 'what is due today is not late yet');
+        self::assertTrue($day(self::today()->subDay()->format('Y-m-d')));
         $this->api('painter', 'PUT', "orders/$order->id", $facts, 403);
     }
 }

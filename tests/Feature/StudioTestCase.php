@@ -7,12 +7,14 @@ namespace Tests\Feature;
 use App\Demo\DemoStudio;
 use App\Models\Order;
 use App\Models\Piece;
+use App\Models\Studio;
 use App\Models\Unit;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -44,6 +46,12 @@ abstract class StudioTestCase extends TestCase
     protected function load(): void
     {
         app(DemoStudio::class)->load();
+    }
+
+    /** The day that it is where the studio is: near midnight another one than here. */
+    protected static function today(): Carbon
+    {
+        return now(Studio::row()->time_zone)->startOfDay();
     }
 
     /** How often the database is asked, as by a request of its own. */

@@ -25,10 +25,7 @@ final class EditOrder
     public function __invoke(Order $order, int $revision, array $facts): Order
     {
         return DB::transaction(function () use ($order, $revision, $facts): Order {
-            $order = Order::query()->lockForUpdate()->findOrFail($order->id);
-            if ($order->revision !== $revision) {
-                throw Conflict::order($order);
-            }
+            $order = $order->lockedAt($revision);
             $before = array_intersect_key($order->facts(), $facts);
             if ($before == $facts) {
                 return $order;

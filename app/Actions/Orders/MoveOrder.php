@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Orders;
 
 use App\Exceptions\BenchRefused;
-use App\Exceptions\Conflict;
 use App\Exceptions\OrderRefused;
 use App\Models\Order;
 use App\Models\Piece;
@@ -48,7 +47,7 @@ final class MoveOrder
         array $pieces = [],
     ): Order {
         return DB::transaction(function () use ($order, $revision, $to, $by, $facts, $pieces): Order {
-            $order = $this->asSeen($order, $revision);
+            $order = $order->lockedAt($revision);
             $mover = $by->role === Role::Lead ? Mover::Lead : Mover::Desk;
             $isClaim = $to === OrderStatus::InWork && $pieces !== [];
             $reason = $facts['reason'] ?? '';
@@ -78,7 +77,7 @@ final class MoveOrder
     public function hold(Order $order, int $revision, string $reason, string $for): Order
     {
         return DB::transaction(function () use ($order, $revision, $reason, $for): Order {
-            $order = $this->asSeen($order, $revision);
+            $order = $order->lockedAt($revision);
             if ($order->held_at !== null || $order->status->hasLeft() || $order->status === OrderStatus::Cancelled) {
                 throw OrderRefused::onHold($order->held_reason ?? 'nothing of it is left to do.');
             }
@@ -98,7 +97,7 @@ final class MoveOrder
     public function resume(Order $order, int $revision): Order
     {
         return DB::transaction(function () use ($order, $revision): Order {
-            $order = $this->asSeen($order, $revision);
+            $order = $order->lockedAt($revision);
             if ($order->held_at === null) {
                 throw OrderRefused::notOnHold();
             }
@@ -144,13 +143,6 @@ final class MoveOrder
         }
 
         return $closed;
-    }
-
-    private function asSeen(Order $order, int $revision): Order
-    {
-        $order = $order->locked();
-
-        return $order->revision === $revision ? $order : throw Conflict::order($order);
     }
 
     /** The prices of today are what was agreed. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
-use App\Exceptions\Conflict;
 use App\Exceptions\OrderRefused;
 use App\Models\Order;
 use App\Models\PaymentRow;
@@ -27,7 +26,7 @@ final class PlanPayments
     public function plan(Order $order, int $revision, array $payments): Order
     {
         return DB::transaction(function () use ($order, $revision, $payments): Order {
-            $order = $this->asSeen($order, $revision);
+            $order = $order->lockedAt($revision);
             foreach ($payments as $i => $payment) {
                 $isShare = $payment['percent'] !== null;
                 $isOnDay = $payment['when'] === PaymentWhen::OnDay;
@@ -68,7 +67,7 @@ final class PlanPayments
     public function note(Order $order, int $revision, int $payment, ?string $on, ?string $way): Order
     {
         return DB::transaction(function () use ($order, $revision, $payment, $on, $way): Order {
-            $order = $this->asSeen($order, $revision);
+            $order = $order->lockedAt($revision);
             $row = $order->payments()->whereKey($payment)->firstOrFail();
             $before = $row->only(['noted_on', 'noted_way']);
             $row->update([
@@ -80,13 +79,6 @@ final class PlanPayments
 
             return $order->refresh();
         });
-    }
-
-    private function asSeen(Order $order, int $revision): Order
-    {
-        $order = $order->locked();
-
-        return $order->revision === $revision ? $order : throw Conflict::order($order);
     }
 
     private function changed(Order $order, string $what, mixed $before, mixed $after): void

@@ -42,19 +42,22 @@ final class ShelveTable
     public function __invoke(PaintTable $table): int
     {
         return DB::transaction(function () use ($table): int {
-            $new = $this->missing($table);
-            foreach ($new as $paint) {
-                $row = Paint::query()->create([
-                    'name' => $paint->name,
+            $added = 0;
+            foreach ($this->missing($table) as $paint) {
+                // Somebody else may put the same pot there at the same moment.
+                $row = Paint::query()->firstOrCreate(['name' => $paint->name], [
                     'kind' => $paint->kind,
                     'hex' => $paint->colour->hex(),
                     'hiding' => $paint->hiding->value,
                     'ml' => $paint->ml,
                 ]);
-                $this->log->write('paint.shelved', $row, null, $row->only(['name', 'kind', 'hex', 'hiding', 'ml']));
+                if ($row->wasRecentlyCreated) {
+                    $added++;
+                    $this->log->write('paint.shelved', $row, null, $row->only(['name', 'kind', 'hex', 'hiding', 'ml']));
+                }
             }
 
-            return count($new);
+            return $added;
         });
     }
 }

@@ -202,13 +202,16 @@ final class ImportDocument
                 ? null
                 : Scheme::query()->where('slug', $document->scheme)->first() ??
                     throw FormatException::at('/scheme', "there is no scheme \"$document->scheme\"");
+        $due = now()->addDays($document->due_in_days)->startOfDay();
         $order = Order::query()->create([
             'number' => $document->number,
             'client' => $document->client,
             'title' => $document->title,
             'brief' => $document->brief,
             'status' => $document->status,
-            'due_on' => now()->addDays($document->due_in_days)->startOfDay(),
+            'due_on' => $due,
+            // What is past its yes was promised for that day.
+            'promised_on' => in_array($document->status, ['draft', 'quoted'], true) ? null : $due,
             'standard_version_id' => $version->id,
             'scheme_id' => $scheme?->id,
             'method' => $document->method === null

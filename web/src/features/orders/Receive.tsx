@@ -10,11 +10,13 @@ import { useChange } from './change';
 
 type Found = NonNullable<Order['life']['received'][number]['found']>;
 
+const LINE = /^\s*(\d+)\s*[:,]?\s*(\S.*)$/;
+const linesOf = (text: string) => text.split('\n').filter((line) => line.trim() !== '');
+
 /** “2: left arm” is the left arm of model 2. */
 const readMissing = (text: string) =>
-    text
-        .split('\n')
-        .map((line) => /^\s*(\d+)\s*[:,]?\s*(.+)$/.exec(line))
+    linesOf(text)
+        .map((line) => LINE.exec(line))
         .filter((m) => m !== null)
         .map((m) => ({ piece: Number(m[1]), part: (m[2] ?? '').trim() }));
 
@@ -94,6 +96,7 @@ function Form({
             }),
         close,
     );
+    const unread = linesOf(missing).find((line) => !LINE.test(line));
     const line = (fact: keyof typeof text, label: string) => (
         <Field label={label}>
             <Input value={text[fact]} onChange={(e) => setText({ ...text, [fact]: e.target.value })} />
@@ -126,7 +129,15 @@ function Form({
             {line('base', 'Bases')}
             {line('lies', 'Where they lie')}
             {keep.isError && <Says kind="bad">{saysWhy(keep.error)}</Says>}
-            <Button type="primary" loading={keep.isPending} onClick={() => keep.mutate(undefined)}>
+            {unread !== undefined && (
+                <Says kind="warn">“{unread}” does not begin with the number of a model.</Says>
+            )}
+            <Button
+                type="primary"
+                loading={keep.isPending}
+                disabled={unread !== undefined}
+                onClick={() => keep.mutate(undefined)}
+            >
                 They are here
             </Button>
         </>
