@@ -8,8 +8,10 @@ use App\Http\Controllers\Check\CheckController;
 use App\Http\Controllers\Check\DrillController;
 use App\Http\Controllers\Check\TrayController;
 use App\Http\Controllers\Figures\SculptController;
+use App\Http\Controllers\Orders\ClientController;
 use App\Http\Controllers\Orders\OrderController;
 use App\Http\Controllers\Orders\OrderLifeController;
+use App\Http\Controllers\Orders\PaperController;
 use App\Http\Controllers\Photographs\DrawingController;
 use App\Http\Controllers\Photographs\ExampleController;
 use App\Http\Controllers\Photographs\LimitController;
@@ -35,7 +37,7 @@ use App\Studio\Exports;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
-foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'overrule', 'import', 'photograph', 'example', 'drill', 'payment', 'question'] as $name) {
+foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'overrule', 'import', 'photograph', 'example', 'drill', 'payment', 'question', 'client', 'parcel'] as $name) {
     Route::pattern($name, '[0-9]{1,18}');
 }
 
@@ -134,11 +136,18 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
     Route::middleware('can:orders.read')->group(function (): void {
         Route::get('orders', [OrderController::class, 'index']);
         Route::get('orders/{order}', [OrderController::class, 'show']);
+        Route::get('clients', [ClientController::class, 'index']);
+        Route::get('clients/{client}', [ClientController::class, 'show']);
+        Route::get('clients/{client}/export', [ClientController::class, 'export']);
+        Route::get('orders/{order}/labels', [PaperController::class, 'labels']);
+        Route::get('parcels/{parcel}/slip', [PaperController::class, 'slip']);
     });
     Route::middleware('can:orders.edit')->group(function (): void {
         Route::post('orders', [OrderController::class, 'store']);
         Route::put('orders/{order}', [OrderController::class, 'update']);
         Route::post('pieces/{piece}/move', [OrderController::class, 'movePiece']);
+        Route::put('clients/{client}', [ClientController::class, 'update']);
+        Route::delete('clients/{client}', [ClientController::class, 'erase'])->middleware('can:studio.edit');
         Route::post('orders/{order}/units', [OrderController::class, 'addUnit']);
         Route::post('orders/{order}/lines', [OrderController::class, 'paste']);
         Route::put('units/{unit}', [OrderController::class, 'editUnit']);
@@ -191,6 +200,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
     Route::post('units/{unit}/test-model', [TrayController::class, 'judgeTest'])->middleware('can:schemes.edit');
     Route::get('pictures/{sha}', [SculptController::class, 'picture'])->where('sha', '[0-9a-f]{64}')->middleware('can:plan.read');
 
+    Route::get('codes/{code}', [PaperController::class, 'code'])->where('code', '[0-9A-Za-z]{1,12}')->middleware('can:check.read');
     Route::get('units/{unit}/plan', [PlanController::class, 'show'])->middleware('can:plan.read');
     Route::get('units/{unit}/aims', [ArrangementController::class, 'aims'])->middleware('can:plan.read');
     Route::get('units/{unit}/drawn', [OutlookController::class, 'drawn'])->middleware('can:plan.read');

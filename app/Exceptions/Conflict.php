@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exceptions;
 
 use App\Models\ClauseRow;
+use App\Models\Client;
 use App\Models\Order;
 use App\Models\Photograph;
 use App\Models\Scheme;
@@ -36,6 +37,15 @@ final class Conflict extends RuntimeException
             ['revision' => $row->revision ?? 0, 'clause' => $row === null ? null : Json::decode($row->body)] +
                 ($yours === null ? [] : ['yours' => $yours]),
         );
+    }
+
+    /** Somebody else has changed what is kept of a client since it was read. */
+    public static function client(Client $client): self
+    {
+        return new self('Somebody else has changed this client in the meantime.', [
+            'revision' => $client->revision,
+            ...$client->only(['name', 'reach', 'notes']),
+        ]);
     }
 
     /** The draft is not the one that was looked at. */

@@ -34,6 +34,18 @@ final class OrderRefused extends Refusal
         return new self("The order is on hold: $reason", '', 409);
     }
 
+    /** One name, one client. */
+    public static function clientThere(string $name): self
+    {
+        return new self("There is another client called $name. Give their orders to one of the two.", '/name', 409);
+    }
+
+    /** What is under way is done with or ended first. */
+    public static function clientHasOpen(string $number): self
+    {
+        return new self("Order $number is not closed. A client is erased when all their orders are.", '', 409);
+    }
+
     /** Nothing waits that could go on. */
     public static function notOnHold(): self
     {

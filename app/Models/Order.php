@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasManyThrough;
 use Illuminate\Support\Carbon;
 use Ordotype\Core\Studio\OrderStatus;
 
@@ -18,6 +19,8 @@ use Ordotype\Core\Studio\OrderStatus;
  * @property int $id
  * @property string $number
  * @property string $client
+ * @property int|null $client_id
+ * @property string|null $payer  where somebody else pays
  * @property string $title
  * @property string|null $client_reference
  * @property string|null $brief
@@ -64,6 +67,7 @@ final class Order extends Model
         return [
             'client' => $this->client,
             'title' => $this->title,
+            'payer' => $this->payer,
             'client_reference' => $this->client_reference,
             'brief' => $this->brief,
             'due_on' => $this->due_on?->format('Y-m-d'),
@@ -81,6 +85,12 @@ final class Order extends Model
     public function units(): HasMany
     {
         return $this->hasMany(Unit::class);
+    }
+
+    /** @return HasManyThrough<Piece, Unit, $this> */
+    public function pieces(): HasManyThrough
+    {
+        return $this->hasManyThrough(Piece::class, Unit::class);
     }
 
     /** @return BelongsTo<StandardVersion, $this> */

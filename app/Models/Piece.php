@@ -27,6 +27,7 @@ use Ordotype\Core\Standard\Family;
  * @property int $revision
  * @property-read Unit $unit
  * @property-read Collection<int, StepLog> $logs
+ * @property-read Collection<int, SignOff> $signOffs
  * @property-read Collection<int, StepLog> $standing
  * @property-read Collection<int, Check> $checks
  * @property-read Collection<int, User> $painters
@@ -48,6 +49,12 @@ final class Piece extends Model
     public function unit(): BelongsTo
     {
         return $this->belongsTo(Unit::class);
+    }
+
+    /** @return BelongsToMany<SignOff, $this> */
+    public function signOffs(): BelongsToMany
+    {
+        return $this->belongsToMany(SignOff::class, 'sign_off_pieces');
     }
 
     /** @return HasMany<StepLog, $this> */

@@ -13,6 +13,10 @@ use Ordotype\Core\Studio\QuotesSetting;
  * @property int $id
  * @property string $name empty until somebody gave one
  * @property string $hourly_rate
+ * @property string $currency  ISO 4217
+ * @property string|null $address  that links begin with; null: where the page is
+ * @property string|null $paper_head  lines under the name on papers
+ * @property string|null $mark  SHA-256 of a picture that is kept
  * @property string $time_zone by its name in the tz database
  * @property list<string> $second_factor_roles who must have one
  * @property QuotesSetting $quotes whether an order goes out as a quote first
@@ -29,7 +33,8 @@ final class Studio extends Model
 
     /** What can be set. */
     public const FACTS = [
-        'name', 'hourly_rate', 'time_zone', 'second_factor_roles', 'quotes', 'wants_received', 'claim_days',
+        'name', 'currency', 'address', 'paper_head', 'mark', 'hourly_rate', 'time_zone', 'second_factor_roles', 'quotes',
+        'wants_received', 'claim_days',
     ];
 
     /** @var array<string, string> */
@@ -38,6 +43,14 @@ final class Studio extends Model
         'quotes' => QuotesSetting::class,
         'wants_received' => 'boolean',
     ];
+
+    /** The name in the address that links begin with. */
+    public function host(): ?string
+    {
+        $host = parse_url((string) $this->address, PHP_URL_HOST);
+
+        return is_string($host) ? $host : null;
+    }
 
     public static function row(): self
     {

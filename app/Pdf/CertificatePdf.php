@@ -13,10 +13,6 @@ use TCPDF;
 /** A signed record on paper, in the client's words, with its pictures: the same that its address shows. */
 final class CertificatePdf
 {
-    private const FONT = 'dejavusans';
-
-    private const MARGIN = 18;
-
     /** Of the row of pictures, in mm. */
     private const HIGH = 70;
 
@@ -27,8 +23,11 @@ final class CertificatePdf
     /** So many pictures are printed; the rest is seen at the record's address. */
     private const MOST = 24;
 
-    public function __construct(private readonly CertificateForClient $shown, private readonly Pictures $pictures)
-    {
+    public function __construct(
+        private readonly CertificateForClient $shown,
+        private readonly Pictures $pictures,
+        private readonly StudioPaper $paper,
+    ) {
     }
 
     /** @return string the document's bytes */
@@ -37,18 +36,8 @@ final class CertificatePdf
         $read = $this->shown->at($secret);
         $zone = Studio::row()->time_zone;
         $day = fn (string $at): string => CarbonImmutable::parse($at)->setTimezone($zone)->format('j F Y');
-        $pdf = new TCPDF('P', 'mm', 'A4');
-        $pdf->setCreator('Ordotype');
-        $pdf->setAuthor($read['studio']);
-        $pdf->setTitle("Certificate {$read['number']}: {$read['order']['title']}");
-        $pdf->setPrintHeader(false);
-        $pdf->setPrintFooter(false);
-        $pdf->setMargins(self::MARGIN, self::MARGIN, self::MARGIN);
-        $pdf->setAutoPageBreak(true, self::MARGIN);
-        $pdf->setFont(self::FONT, '', 9.5);
-        $pdf->AddPage();
+        $pdf = $this->paper->begin("Certificate {$read['number']}: {$read['order']['title']}");
         $part = fn (string $name): string => view("certificate.$name", ['c' => $read, 'day' => $day])->render();
-        $pdf->setListIndentWidth(5);
         $pdf->writeHTML($part('head'));
         $pdf->Ln(self::GAP);
         $this->draw($pdf, $secret, $read['pictures']);
@@ -60,13 +49,13 @@ final class CertificatePdf
     /** @param  list<array{model: int, view: string, sha256: string, drawn: bool}>  $pictures */
     private function draw(TCPDF $pdf, string $secret, array $pictures): void
     {
-        $x = self::MARGIN;
+        $x = StudioPaper::MARGIN;
         foreach (array_slice($pictures, 0, self::MOST) as $picture) {
-            if ($x + self::WIDE > $pdf->getPageWidth() - self::MARGIN) {
-                $x = self::MARGIN;
+            if ($x + self::WIDE > $pdf->getPageWidth() - StudioPaper::MARGIN) {
+                $x = StudioPaper::MARGIN;
                 $pdf->setY($pdf->GetY() + self::HIGH + self::GAP + 8);
             }
-            if ($pdf->GetY() + self::HIGH + 8 > $pdf->getPageHeight() - self::MARGIN) {
+            if ($pdf->GetY() + self::HIGH + 8 > $pdf->getPageHeight() - StudioPaper::MARGIN) {
                 $pdf->AddPage();
             }
             $y = $pdf->GetY();

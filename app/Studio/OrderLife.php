@@ -165,7 +165,9 @@ final class OrderLife
             'at' => now(),
         ]);
         $order->update(['status' => $to, 'revision' => $order->revision + 1]);
-        $this->log->write("order.$to->value", $order, ['status' => $from->value], ['status' => $to->value] + $facts);
+        // Who said yes stands with the move, where a name can be erased; the log cannot be.
+        $plain = array_diff_key($facts, ['who' => true, 'how' => true]);
+        $this->log->write("order.$to->value", $order, ['status' => $from->value], ['status' => $to->value] + $plain);
     }
 
     private static function isReached(PaymentRow $payment, string $day): bool

@@ -261,7 +261,8 @@ final class Chrome
     private function wait(callable $look, string $what): WebDriverElement
     {
         $last = null;
-        for ($i = 0; $i < 100; $i++) {
+        // A minute, not seconds: that a busy machine answers late is no fault of what is tried here.
+        for ($i = 0; $i < 600; $i++) {
             try {
                 $found = $look();
                 if ($found !== null) {

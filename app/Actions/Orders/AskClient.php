@@ -74,7 +74,7 @@ final class AskClient
                 'answered_at' => now(),
                 'amendment_id' => $made,
             ]);
-            $this->log->write('question.answered', $question, null, ['answer' => $text, 'by' => $by]);
+            $this->log->write('question.answered', $question, null, ['answer' => $text]);
 
             return $question;
         });

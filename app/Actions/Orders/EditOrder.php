@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Orders;
 
 use App\Exceptions\Conflict;
+use App\Models\Client;
 use App\Models\Order;
 use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\DB;
@@ -30,8 +31,11 @@ final class EditOrder
             if ($before == $facts) {
                 return $order;
             }
-            $order->update($facts + ['revision' => $revision + 1]);
-            $this->log->write('order.edited', $order, $before, $facts);
+            $whose = isset($facts['client']) ? ['client_id' => Client::named($facts['client'])->id] : [];
+            $order->update($facts + $whose + ['revision' => $revision + 1]);
+            // Names of people can be erased, the log cannot.
+            $plain = fn (array $of): array => array_diff_key($of, ['client' => true, 'payer' => true]);
+            $this->log->write('order.edited', $order, $plain($before), $plain($facts));
 
             return $order->refresh();
         });

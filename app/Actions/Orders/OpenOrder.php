@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
+use App\Models\Client;
 use App\Models\Order;
 use App\Models\Scheme;
 use App\Repositories\Standards;
@@ -28,6 +29,7 @@ final class OpenOrder
             $order = Order::query()->create([
                 'number' => $this->number(),
                 'client' => $client,
+                'client_id' => Client::named($client)->id,
                 'title' => $title,
                 'brief' => $brief,
                 'status' => OrderStatus::Draft,
@@ -39,7 +41,6 @@ final class OpenOrder
                         : Order::query()->where('client', $client)->orderByDesc('id')->value('scheme_id'),
             ]);
             $this->log->write('order.created', $order, null, [
-                'client' => $client,
                 'title' => $title,
                 'due_on' => $dueOn,
             ]);

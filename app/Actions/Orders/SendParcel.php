@@ -70,7 +70,9 @@ final class SendParcel
                 'user_id' => $by->id,
                 'made_at' => now(),
             ] + $facts);
-            $this->log->write("parcel.$direction", $parcel, null, $facts + ['reason' => $reason]);
+            // Whom it went to can be erased, the log cannot.
+            $plain = array_diff_key($facts, ['recipient' => true, 'tracking' => true]);
+            $this->log->write("parcel.$direction", $parcel, null, $plain + ['reason' => $reason]);
 
             return $parcel;
         });

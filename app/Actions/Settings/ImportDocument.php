@@ -10,6 +10,7 @@ use App\Actions\Schemes\EditScheme;
 use App\Formats\SchemaCheck;
 use App\Formats\Sizes;
 use App\Models\AmendmentRow;
+use App\Models\Client;
 use App\Models\Order;
 use App\Models\Paint;
 use App\Models\Piece;
@@ -17,6 +18,7 @@ use App\Models\Scheme;
 use App\Models\Sculpt;
 use App\Models\Standard;
 use App\Models\StandardVersion;
+use App\Models\Studio;
 use App\Models\Unit;
 use App\Repositories\Standards;
 use App\Studio\ActivityLog;
@@ -127,6 +129,9 @@ final class ImportDocument
     {
         ($this->step)(0, 2);
         $read = StandardFormat::read($document);
+        $currency = Studio::row()->currency;
+        $foreign = $read->currency !== $currency;
+        $document->currency = $currency;
         ($this->step)(1, 2);
         $standard = Standard::query()->first() ?? Standard::query()->create(['name' => $read->name]);
         $draft =
@@ -142,7 +147,8 @@ final class ImportDocument
         $draft->increment('revision');
         $this->log->write('standard.imported', $draft, $before, CanonicalJson::encode($document));
 
-        return "$read->name is the open draft, version $draft->number.";
+        return "$read->name is the open draft, version $draft->number.".
+            ($foreign ? " Its prices were written in $read->currency: look at each, the numbers are $currency now." : '');
     }
 
     private function sculpt(stdClass $document): string
@@ -206,6 +212,7 @@ final class ImportDocument
         $order = Order::query()->create([
             'number' => $document->number,
             'client' => $document->client,
+            'client_id' => Client::named($document->client)->id,
             'title' => $document->title,
             'brief' => $document->brief,
             'status' => $document->status,
@@ -233,7 +240,9 @@ final class ImportDocument
             $this->amendments($unit->amendments ?? [], ['unit_id' => $made->id], $standard, "/units/$i/amendments");
         }
         $this->amendments($document->amendments ?? [], ['order_id' => $order->id], $standard, '/amendments');
-        $this->log->write('order.imported', $order, null, CanonicalJson::encode($document));
+        // Whom it is for can be erased, the log cannot.
+        $plain = (object) array_diff_key((array) $document, ['client' => true, 'brief' => true]);
+        $this->log->write('order.imported', $order, null, CanonicalJson::encode($plain));
 
         return "Order $order->number for $order->client, ".
             Unit::query()->where('order_id', $order->id)->count().

@@ -8,6 +8,7 @@ use App\Exceptions\Conflict;
 use App\Exceptions\StandardRefused;
 use App\Models\ClauseRow;
 use App\Models\StandardVersion;
+use App\Models\Studio;
 use App\Repositories\Standards;
 use App\Studio\ActivityLog;
 use Illuminate\Support\Facades\Auth;
@@ -43,7 +44,9 @@ final class EditStandard
                 'status' => 'draft',
                 'frame' => '{}',
             ]);
-            $this->standards->keep($draft, $this->standards->document($published));
+            $document = $this->standards->document($published);
+            $document->currency = Studio::row()->currency;
+            $this->standards->keep($draft, $document);
             $this->log->write('standard.draft_opened', $draft, null, ['from' => $published->number]);
 
             return $draft->refresh();

@@ -98,9 +98,8 @@ final class LifeOfOrder
                 ? null
                 : "/units/$unit->id/plan",
             NextAct::Work => '/bench',
-            NextAct::Check, NextAct::Sign => ($unit = $with(Stage::Passed) ?? $with(Stage::Offered)) === null
-                ? '/check'
-                : "/units/$unit->id/verdict",
+            NextAct::Check => ($unit = $with(Stage::Offered)) === null ? '/check' : "/check/tray/$unit->id",
+            NextAct::Sign => '/check',
             NextAct::AddUnit, NextAct::Quote, NextAct::Accept, NextAct::Answer, NextAct::Receive,
             NextAct::NotePayment, NextAct::Resume, NextAct::Send, NextAct::Close, NextAct::SendBack => null,
         };

@@ -45,6 +45,7 @@ final class OrderShown
             'revision' => $order->revision,
             'life' => $this->life->of($order, $user),
             ...$order->facts(),
+            'client_id' => $order->client_id,
             'method' => $order->method === null ? null : Json::decode($order->method),
             'scheme' => $order->scheme?->name,
             'scheme_slug' => $order->scheme?->slug,

@@ -27,7 +27,7 @@ const PLACES = [
         to: '/orders',
         name: 'Orders',
         needs: 'orders.read',
-        within: ['/schemes', '/figures', '/paints', '/units'],
+        within: ['/clients', '/schemes', '/figures', '/paints', '/units'],
         icon: <TableOutlined />,
     },
     { to: '/bench', name: 'Bench', needs: 'bench.use', within: [], icon: <EditOutlined /> },

@@ -15,6 +15,9 @@ const PacksPage = lazy(() => import('../features/standard/PacksPage'));
 const ForYouPage = lazy(() => import('../features/orders/ForYouPage'));
 const SharedPage = lazy(() => import('../features/standard/SharedPage'));
 const OrdersPage = lazy(() => import('../features/orders/OrdersPage'));
+const ClientPage = lazy(() => import('../features/orders/ClientPage'));
+const ClientsPage = lazy(() => import('../features/orders/ClientsPage'));
+const CodePage = lazy(() => import('../features/orders/CodePage'));
 const OrderPage = lazy(() => import('../features/orders/OrderPage'));
 const PlanPage = lazy(() => import('../features/plan/PlanPage'));
 const CardPage = lazy(() => import('../features/plan/CardPage'));
@@ -126,6 +129,8 @@ export function Routed() {
                 <Route element={<Needs ability="orders.read" />}>
                     <Route path="orders" element={<OrdersPage />} />
                     <Route path="orders/:id" element={<OrderPage />} />
+                    <Route path="clients" element={<ClientsPage />} />
+                    <Route path="clients/:id" element={<ClientPage />} />
                 </Route>
                 <Route element={<Needs ability="plan.read" />}>
                     <Route path="units/:id/plan" element={<PlanPage />} />
@@ -155,6 +160,7 @@ export function Routed() {
                     <Route path="settings/people" element={<PeoplePage />} />
                     <Route path="settings/studio" element={<StudioPage />} />
                 </Route>
+                <Route path="p/:code" element={<CodePage />} />
                 <Route path="settings/you" element={<YouPage />} />
                 <Route
                     path="*"

@@ -6,6 +6,12 @@ export const useSession = () => useQuery(sessionQuery());
 
 export const usePerson = (): Person | null => useSession().data?.person ?? null;
 
+/** What links for others begin with: as the studio says, else where this page is. */
+export const useLinkBase = (): string => {
+    const address = useSession().data?.studio.address;
+    return (address ?? window.location.origin).replace(/\/$/, '');
+};
+
 export const can = (person: Person | null, ability: string): boolean =>
     person?.can.includes(ability) ?? false;
 

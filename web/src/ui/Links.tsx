@@ -3,16 +3,18 @@ import { Button, Flex, InputNumber, Typography } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../api/client';
 import { withdrawShare } from '../api/standard';
+import { useLinkBase } from '../app/session';
 import { Says } from './Says';
 import { day } from './when';
 
 /** A link that was just made. */
 export function NewLink({ path }: { path: string }) {
+    const base = useLinkBase();
     return (
         <Says kind="good" className="mt-8">
             Copy it now, it is not shown again:{' '}
             <Typography.Text strong copyable>
-                {window.location.origin + path}
+                {base + path}
             </Typography.Text>
         </Says>
     );

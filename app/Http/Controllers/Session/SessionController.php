@@ -34,7 +34,7 @@ final class SessionController
             ->all();
 
         return new JsonResponse([
-            'studio' => Studio::row()->only(['name', 'time_zone']),
+            'studio' => Studio::row()->only(['name', 'time_zone', 'address']),
             'person' => $user instanceof User ? self::person($user) : null,
             'room' => Room::left(),
             'demo' => array_values(

@@ -15,6 +15,7 @@ final class OrderFacts extends StudioRequest
         return [
             'revision' => ['required', 'integer', 'min:0'],
             'client' => ['sometimes', 'required', 'string', 'max:200'],
+            'payer' => ['sometimes', 'nullable', 'string', 'max:200'],
             'title' => ['sometimes', 'required', 'string', 'max:200'],
             'client_reference' => ['sometimes', 'nullable', 'string', 'max:120'],
             'brief' => ['sometimes', 'nullable', 'string', 'max:5000'],

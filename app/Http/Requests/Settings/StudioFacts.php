@@ -20,6 +20,10 @@ final class StudioFacts extends StudioRequest
     {
         return [
             'name' => ['sometimes', 'required', 'string', 'max:100'],
+            'currency' => ['sometimes', 'string', 'regex:/^[A-Z]{3}$/D'],
+            'address' => ['sometimes', 'nullable', 'string', 'max:200', 'url:http,https', 'regex:#^https?://[^/?\#]+$#'],
+            'paper_head' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'mark' => ['sometimes', 'nullable', 'string', Rule::exists('pictures', 'sha256')],
             'hourly_rate' => ['sometimes', 'required', 'string', 'regex:/^\d{1,6}\.\d{2}$/'],
             'time_zone' => ['sometimes', 'required', 'string', Rule::in(DateTimeZone::listIdentifiers())],
             'quotes' => ['sometimes', Rule::enum(QuotesSetting::class)],
@@ -43,6 +47,9 @@ final class StudioFacts extends StudioRequest
     {
         return [
             'hourly_rate.regex' => 'The hourly rate must be an amount such as 34, 34.50 or 34,50.',
+            'currency.regex' => 'A currency is three capital letters, such as EUR.',
+            'address.regex' => 'An address such as https://studio.example, with nothing after the name.',
+            'mark.exists' => 'There is no such picture. Send it again.',
             'time_zone.in' => 'There is no time zone of that name.',
         ];
     }

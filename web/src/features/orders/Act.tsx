@@ -40,6 +40,14 @@ export function Act({ order, open }: { order: Order; open: (what: Opened) => voi
         { key: 'ask', label: 'Ask the client something', onClick: () => open('questions') },
         { key: 'parcel', label: 'Note a parcel', onClick: () => open('parcel') },
         { key: 'payments', label: 'Payments', onClick: () => open('payments') },
+        {
+            key: 'labels',
+            label: (
+                <a href={`/api/v1/orders/${order.id}/labels`} target="_blank" rel="noreferrer">
+                    Labels for the handles
+                </a>
+            ),
+        },
     ];
     const main = () => {
         if (act === 'resume') resume.mutate(undefined);

@@ -129,6 +129,7 @@ function Written({ order }: { order: Order }) {
     const facts: { [F in keyof OrderFacts]-?: ReactNode } = {
         title: line('title', 'What it is called'),
         client: line('client', 'Client'),
+        payer: line('payer', 'Who pays, where it is somebody else'),
         client_reference: line('client_reference', 'What the client calls it'),
         due_on: dated('due_on', 'Asked for'),
         promised_on: dated('promised_on', 'Promised'),

@@ -2,6 +2,7 @@ import { SubNav } from '../../ui/SubNav';
 
 const PAGES = [
     { to: '/orders', name: 'Orders' },
+    { to: '/clients', name: 'Clients' },
     { to: '/schemes', name: 'Schemes' },
     { to: '/figures', name: 'Figures' },
     { to: '/paints', name: 'Paints' },

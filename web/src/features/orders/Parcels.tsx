@@ -82,6 +82,14 @@ export function CameIn({
                     {p.direction === 'out' && `: ${p.pieces.length} models`}
                     {p.recipient && ` to ${p.recipient}`}
                     {p.insured && `, insured for ${money(p.insured, order.currency)}`}
+                    {p.direction === 'out' && (
+                        <>
+                            {' · '}
+                            <a href={`/api/v1/parcels/${p.id}/slip`} target="_blank" rel="noreferrer">
+                                the slip
+                            </a>
+                        </>
+                    )}
                 </p>
             ))}
         </section>

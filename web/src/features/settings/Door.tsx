@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { Button, Flex, Popconfirm, Typography } from 'antd';
 import { saysWhy } from '../../api/client';
 import { type Colleague, linkPerson, setPersonAside, takeSecondFactorAway } from '../../api/people';
+import { useLinkBase } from '../../app/session';
 import { Says } from '../../ui/Says';
 
 /** What lets somebody in, and what keeps them out. */
@@ -16,6 +17,7 @@ export function Door({
     tell: (link: string) => void;
     again: () => Promise<void>;
 }) {
+    const base = useLinkBase();
     const relink = useMutation({
         mutationFn: () => linkPerson(person.id),
         onSuccess: ({ link }) => tell(link),
@@ -34,7 +36,7 @@ export function Door({
                     {person.name} sets a password by this link, once, within seven days; it is not shown
                     again:{' '}
                     <Typography.Text strong copyable>
-                        {window.location.origin + told}
+                        {base + told}
                     </Typography.Text>
                 </Says>
             )}

@@ -5,6 +5,7 @@ import { saysWhy } from '../../api/client';
 import { changePerson, type Colleague, invitePerson, peopleQuery } from '../../api/people';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
+import { useLinkBase } from '../../app/session';
 import { Says } from '../../ui/Says';
 import { ROLES } from './roles';
 import { Door } from './Door';
@@ -113,13 +114,14 @@ function FactsForm({ form, set }: { form: Facts; set: (patch: Partial<Facts>) =>
 }
 
 function Told({ link, name, close }: { link: string; name: string; close: () => void }) {
+    const base = useLinkBase();
     return (
         <>
             <Says kind="good">
                 Give {name} this link. It lets them set a password, once, within seven days; it is not shown
                 again:{' '}
                 <Typography.Text strong copyable>
-                    {window.location.origin + link}
+                    {base + link}
                 </Typography.Text>
             </Says>
             <Button className="mt-12" type="primary" onClick={close}>

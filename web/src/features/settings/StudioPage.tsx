@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Button, Checkbox, Flex, Form, Input, InputNumber } from 'antd';
+import { Button, Checkbox, Flex, Form, Image, Input, InputNumber, Upload } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
+import { takePicture } from '../../api/orders';
 import { setStudio, type Studio, studioQuery } from '../../api/session';
 import { useNotices } from '../../app/notices';
 import { Top } from '../../app/Top';
@@ -42,6 +43,40 @@ const ROLE_OPTIONS = (['lead', 'painter', 'desk'] as const).map((role) => ({
     label: ROLES[role],
 }));
 
+const CURRENCIES = new Intl.DisplayNames('en', { type: 'currency' });
+
+const named = (code: string): string => `${code}, ${CURRENCIES.of(code) ?? code}`;
+
+const LOOPBACK = /^https?:\/\/(localhost|127\.|\[::1\])/;
+
+/** The studio's own sign for certificates, slips and labels. */
+function Mark({ sha, set }: { sha: string | null; set: (sha: string | null) => void }) {
+    const take = useMutation({
+        mutationFn: takePicture,
+        onSuccess: ({ sha256 }) => set(sha256),
+    });
+    return (
+        <section aria-label="Mark on papers">
+            <div className="eyebrow mb-6">Mark on papers</div>
+            <Flex gap={12} align="center">
+                {sha && <Image width={48} src={`/api/v1/pictures/${sha}`} alt="The studio’s mark" />}
+                <Upload
+                    accept="image/png,image/jpeg,image/webp"
+                    showUploadList={false}
+                    beforeUpload={(file) => {
+                        take.mutate(file);
+                        return false;
+                    }}
+                >
+                    <Button loading={take.isPending}>{sha ? 'Another mark' : 'Choose a mark'}</Button>
+                </Upload>
+                {sha && <Button onClick={() => set(null)}>Without a mark</Button>}
+            </Flex>
+            {take.isError && <Says kind="bad">{saysWhy(take.error)}</Says>}
+        </section>
+    );
+}
+
 const room = (bytes: number): string =>
     bytes < 1e9 ? `${Math.ceil(bytes / 1e6)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;
 
@@ -64,8 +99,39 @@ function StudioForm({ studio }: { studio: Studio }) {
                 <Input value={form.name} onChange={(e) => setForm({ ...form, name: e.target.value })} />
             </Field>
             <Field
+                label="Currency"
+                help="Of the rate and of the next version of the standard; numbers of a pack are taken over as they are."
+            >
+                <Pick
+                    value={form.currency}
+                    onChange={(currency) => setForm({ ...form, currency })}
+                    options={Intl.supportedValuesOf('currency').map((c) => ({ value: c, label: named(c) }))}
+                />
+            </Field>
+            <Field label="Address that links begin with" help="Empty: where this page is.">
+                <Input
+                    value={form.address ?? ''}
+                    placeholder={window.location.origin}
+                    onChange={(e) => setForm({ ...form, address: e.target.value || null })}
+                />
+            </Field>
+            {LOOPBACK.test(form.address ?? window.location.origin) && (
+                <Says kind="warn">
+                    Links begin with {form.address ?? window.location.origin}, which reaches nobody but this
+                    machine. Give the address that others reach it by.
+                </Says>
+            )}
+            <Field label="Under the name on papers" help="Where you are, how you are reached, a tax number.">
+                <Input.TextArea
+                    autoSize={{ minRows: 2 }}
+                    value={form.paper_head ?? ''}
+                    onChange={(e) => setForm({ ...form, paper_head: e.target.value || null })}
+                />
+            </Field>
+            <Mark sha={form.mark} set={(mark) => setForm({ ...form, mark })} />
+            <Field
                 label="An hour at the bench costs"
-                help="In the currency of the standard; prices are held against it."
+                help={`In ${form.currency}; prices are held against it.`}
             >
                 <Input
                     value={form.hourly_rate}
