@@ -34,6 +34,12 @@ final class OrderRefused extends Refusal
         return new self("The order is on hold: $reason", '', 409);
     }
 
+    /** Plans are the lead's. */
+    public static function amendsNot(): self
+    {
+        return new self('The lead says what an answer changes. Note it without an amendment.', '/amendment', 403);
+    }
+
     /** One name, one client. */
     public static function clientThere(string $name): self
     {

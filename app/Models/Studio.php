@@ -33,8 +33,8 @@ final class Studio extends Model
 
     /** What can be set. */
     public const FACTS = [
-        'name', 'currency', 'address', 'paper_head', 'mark', 'hourly_rate', 'time_zone', 'second_factor_roles', 'quotes',
-        'wants_received', 'claim_days',
+        'name', 'currency', 'address', 'paper_head', 'mark', 'hourly_rate', 'time_zone', 'second_factor_roles',
+        'quotes', 'wants_received', 'claim_days',
     ];
 
     /** @var array<string, string> */

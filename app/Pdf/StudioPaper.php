@@ -41,7 +41,8 @@ final class StudioPaper
         $mark = $studio->mark === null ? null : Picture::query()->find($studio->mark);
         if ($mark !== null) {
             $bytes = $this->pictures->read($mark);
-            $pdf->Image("@$bytes", $x, self::MARGIN, self::MARK, self::MARK, '', '', '', true, 200, '', false, false, 0, 'LM');
+            $fit = ['', '', '', true, 200, '', false, false, 0, 'LM'];
+            $pdf->Image("@$bytes", $x, self::MARGIN, self::MARK, self::MARK, ...$fit);
             $x += self::MARK + 4;
         }
         $pdf->setXY($x, self::MARGIN);

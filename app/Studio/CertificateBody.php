@@ -17,6 +17,7 @@ use App\Repositories\Releases;
 use Illuminate\Support\Collection;
 use Ordotype\Core\Bench\MadeAmendment;
 use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Format\AmendmentFormat;
 use Ordotype\Core\Format\RequirementFormat;
 use Ordotype\Core\Planning\Choice\RequirementState;
 use Ordotype\Core\Planning\Demand\Requirement;
@@ -24,7 +25,7 @@ use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Sculpt\Area;
 use Ordotype\Core\Standard\Clause;
 
-/** All that a sign-off says, as ordotype/certificate@2. */
+/** All that a sign-off says, as ordotype/certificate@3. */
 final class CertificateBody
 {
     /** What is read of pieces here, in one go for many. */
@@ -73,15 +74,11 @@ final class CertificateBody
             'order' => [
                 'number' => $unit->order->number,
                 'client' => $names->token($unit->order->client),
-                'title' => $unit->order->title,
             ],
             'sculpt' => $plan->request->sculpt->name,
             'by' => ['id' => $by->id, 'name' => $names->token($by->name)],
             'promised' => self::promised($release),
-            'agreed' => array_map(
-                fn (MadeAmendment $m) => ['reason' => $m->amendment->reason, 'price' => $m->amendment->price],
-                $release->inputs->amendments,
-            ),
+            'agreed' => array_map(self::agreed(...), $release->inputs->amendments),
             'unpainted' => self::unpainted($plan),
             'requirements' => array_map(
                 fn (RequirementState $s) => self::requirement($s->requirement),
@@ -100,6 +97,25 @@ final class CertificateBody
         $texts = array_map(fn (Clause $c) => $c->clientText, $standard->clausesOf($release->request->tier));
 
         return array_values(array_unique(array_filter($texts, fn (?string $t) => $t !== null && $t !== '')));
+    }
+
+    /** @return array<string, mixed> the amendment itself: what was written beside it may name somebody */
+    private static function agreed(MadeAmendment $made): array
+    {
+        $written = array_diff_key((array) AmendmentFormat::write($made->amendment), ['reason' => true]);
+
+        return array_map(self::exact(...), $written);
+    }
+
+    /** As RFC 8785 keeps it apart from any machine's floating point: decimals are strings. */
+    private static function exact(mixed $part): mixed
+    {
+        return match (true) {
+            is_float($part) => (string) $part,
+            is_array($part) => array_map(self::exact(...), $part),
+            is_object($part) => (object) array_map(self::exact(...), (array) $part),
+            default => $part,
+        };
     }
 
     /** @return array<string, mixed> */

@@ -169,9 +169,10 @@ final class OrderLifeTest extends StudioTestCase
                 'on' => null,
             ],
         ];
-        $answered = $this->api('desk', 'PUT', "questions/$question", $answer, 200)->json('life.questions.0');
+        $this->api('desk', 'PUT', "questions/$question", $answer, 403);
+        $answered = $this->api('lead', 'PUT', "questions/$question", $answer, 200)->json('life.questions.0');
         self::assertSame([true, 'Ada Fen'], [$answered['amended'], $answered['answered_by']]);
-        $this->api('desk', 'PUT', "questions/$question", $answer, 409);
+        $this->api('lead', 'PUT', "questions/$question", $answer, 409);
         $release($one, 200);
 
         Studio::row()->update(['wants_received' => true]);

@@ -23,6 +23,29 @@ use Tests\Support\Demo;
 /** What a sign-off keeps, who can read it, and how a name goes without breaking it. */
 final class RecordsTest extends StudioTestCase
 {
+    public function test_a_record_holds_the_amendments_themselves_and_no_word_that_names_somebody(): void
+    {
+        $piece = $this->passed();
+        $unit = $piece->unit;
+        $release = app(\App\Repositories\Releases::class)->of($unit);
+        $number = $this->api('lead', 'POST', 'sign-offs', ['pieces' => [$piece->id]], 201)->json('number');
+        $signed = SignOff::query()->where('number', $number)->firstOrFail();
+        $record = Json::decode($signed->record);
+        assert($record instanceof \stdClass);
+        self::assertFalse(isset($record->order->title));
+        self::assertStringNotContainsString($unit->order->title, $signed->record);
+        self::assertCount(count($release->inputs->amendments), $record->agreed);
+        foreach ($record->agreed as $i => $agreed) {
+            $amendment = $release->inputs->amendments[$i]->amendment;
+            self::assertSame($amendment->action->value, $agreed->do);
+            self::assertFalse(isset($agreed->reason));
+        }
+        $seen = $this->api('lead', 'GET', "sign-offs/$number", null, 200);
+        self::assertSame($unit->order->title, $seen->json('record.order.title'));
+        self::assertCount(count($record->agreed), $seen->json('words.agreed'));
+        self::assertSame($seen->json('words.agreed'), $this->api(null, 'GET', "certificates/$signed->secret", null, 200)->json('agreed'));
+    }
+
     public function test_everything_it_will_say_is_shown_before_and_nothing_is_signed_by_looking(): void
     {
         $piece = $this->passed();
@@ -42,7 +65,7 @@ final class RecordsTest extends StudioTestCase
         // The file is what was hashed, and fits its schema.
         $file = (string) $this->api('desk', 'GET', "sign-offs/{$signed['number']}/record", null, 200)->getContent();
         self::assertSame(SignOff::query()->where('number', $signed['number'])->value('hash'), hash('sha256', $file));
-        SchemaCheck::against('certificate@2', Json::decode($file));
+        SchemaCheck::against('certificate@3', Json::decode($file));
         $this->api('odo', 'GET', "sign-offs/{$signed['number']}/record", null, 403);
         $secret = SignOff::query()->orderByDesc('number')->value('secret');
         $read = $this->api(null, 'GET', "certificates/$secret", null, 200)->json();
@@ -60,7 +83,7 @@ final class RecordsTest extends StudioTestCase
         $piece = $this->passed();
         $number = $this->api('lead', 'POST', 'sign-offs', ['pieces' => [$piece->id]], 201)->json('number');
         $record = SignOff::query()->where('number', $number)->firstOrFail();
-        self::assertStringContainsString('"format":"ordotype/certificate@2"', $record->record);
+        self::assertStringContainsString('"format":"ordotype/certificate@3"', $record->record);
         foreach (['Ines Tallow', 'Runa Wick', $piece->unit->order->client] as $name) {
             self::assertStringNotContainsString($name, $record->record);
             $kept = RecordName::query()->where('sign_off_id', $record->id)->where('name', $name)->sole();
@@ -135,7 +158,7 @@ final class RecordsTest extends StudioTestCase
         $this->api(null, 'GET', 'certificates/'.str_repeat('0', 32), null, 404);
         $this->api(null, 'GET', "for-you/$secret", null, 404);
         $gone = $this->api('lead', 'POST', "sign-offs/{$signed->json('number')}/withdrawal", ['reason' => 'A chip.'], 201);
-        SchemaCheck::against('certificate@2', Json::decode((string) SignOff::query()->latest('number')->value('record')));
+        SchemaCheck::against('certificate@3', Json::decode((string) SignOff::query()->latest('number')->value('record')));
         self::assertNull($gone->json('path'));
         $withdrawal = SignOff::query()->where('number', $gone->json('number'))->value('secret');
         $this->api(null, 'GET', "certificates/$withdrawal", null, 404);

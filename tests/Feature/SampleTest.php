@@ -48,7 +48,7 @@ final class SampleTest extends StudioTestCase
         $record = $this->api('lead', 'POST', 'sign-offs', ['pieces' => $ids], 201)->json('record');
         self::assertSame($drawn['drawn'], $record['pieces'][0]['sample']['drawn']);
         self::assertSame($drawn['seed'], $record['pieces'][19]['sample']['seed']);
-        SchemaCheck::against('certificate@2', Json::decode((string) SignOff::query()->latest('number')->value('record')));
+        SchemaCheck::against('certificate@3', Json::decode((string) SignOff::query()->latest('number')->value('record')));
     }
 
     public function test_one_bad_model_too_many_and_every_one_is_checked(): void

@@ -209,7 +209,7 @@ final class WayTest extends StudioTestCase
             ->assertJsonPath('record.pieces.0.rule', 'signed by someone who did not paint on it');
         self::assertSame(SignOff::query()->where('number', $last)->value('hash'), $certificate->json('previous'));
         self::assertSame(0, Artisan::call('ordotype:verify', ['--head' => $certificate->json('hash')]));
-        SchemaCheck::against('certificate@2', Json::decode((string) SignOff::query()->where('number', $new)->value('record')));
+        SchemaCheck::against('certificate@3', Json::decode((string) SignOff::query()->where('number', $new)->value('record')));
         $this->api('lead', 'POST', 'sign-offs', ['pieces' => $pieces], 409);
         $this->api('desk', 'GET', "sign-offs/$new", null, 200);
 

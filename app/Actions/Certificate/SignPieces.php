@@ -112,7 +112,7 @@ final class SignPieces
             $number,
             $previous,
             [
-                'format' => 'ordotype/certificate@2',
+                'format' => 'ordotype/certificate@3',
                 'number' => $number,
                 'signed_at' => $now->utc()->format('Y-m-d\TH:i:s.v\Z'),
             ] + $body,

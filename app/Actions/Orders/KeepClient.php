@@ -15,7 +15,6 @@ use App\Models\ShareLink;
 use App\Studio\ActivityLog;
 use App\Studio\NamesApart;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Studio\OrderStatus;
 
 /** What is kept of a client: changed, and erased when they ask for it. */
 final class KeepClient
@@ -59,7 +58,7 @@ final class KeepClient
         DB::transaction(function () use ($client, $revision): void {
             $client = $this->locked($client, $revision);
             $orders = $client->orders()->lockForUpdate()->get();
-            $open = $orders->first(fn (Order $o) => ! in_array($o->status, [OrderStatus::Closed, OrderStatus::Cancelled], true));
+            $open = $orders->first(fn (Order $o) => ! $o->status->isOver());
             if ($open !== null) {
                 throw OrderRefused::clientHasOpen($open->number);
             }
@@ -88,7 +87,10 @@ final class KeepClient
         foreach (OrderMoveRow::query()->where('order_id', $order->id)->get() as $move) {
             $move->update(['facts' => array_diff_key($move->facts, ['who' => true, 'how' => true])]);
         }
-        ShareLink::query()->where('shows->order', $order->id)->whereNull('withdrawn_at')->update(['withdrawn_at' => now()]);
+        ShareLink::query()
+            ->where('shows->order', $order->id)
+            ->whereNull('withdrawn_at')
+            ->update(['withdrawn_at' => now()]);
     }
 
     private function locked(Client $client, int $revision): Client

@@ -148,7 +148,7 @@ final class ImportDocument
         $this->log->write('standard.imported', $draft, $before, CanonicalJson::encode($document));
 
         return "$read->name is the open draft, version $draft->number.".
-            ($foreign ? " Its prices were written in $read->currency: look at each, the numbers are $currency now." : '');
+            ($foreign ? " Its prices were in $read->currency: look at each, the numbers are $currency now." : '');
     }
 
     private function sculpt(stdClass $document): string

@@ -40,7 +40,7 @@ final class CertificateForClient
             'studio' => Studio::row()->name,
             'number' => $record->number,
             'signed_at' => $record->signed_at->toIso8601ZuluString(),
-            'order' => ['number' => $body->order->number, 'title' => $body->order->title],
+            'order' => ['number' => $body->order->number, 'title' => self::title($record, $body)],
             'figure' => $body->sculpt,
             'tier' => $body->tier->name,
             'intent' => $body->tier->intent,
@@ -48,7 +48,7 @@ final class CertificateForClient
             'standard_version' => $body->standard->version,
             'models' => array_map(fn (stdClass $p) => $p->number, $body->pieces),
             'promised' => $body->promised,
-            'agreed' => array_map(fn (stdClass $a) => $a->reason, $body->agreed),
+            'agreed' => $words['agreed'],
             'unpainted' => array_map(fn (string $a) => $words['names']->{$a} ?? $a, $body->unpainted),
             'side_by_side' => isset($body->whole) ? CheckWords::whole(WholeUnit::from($body->whole)) : null,
             'found' => array_map(fn (stdClass $p) => self::found($p, $words['names']), $body->pieces),
@@ -57,6 +57,12 @@ final class CertificateForClient
             'hash' => $record->hash,
             'holds' => self::holds($record),
         ];
+    }
+
+    /** What the order is called: in the record where it is one of before. */
+    public static function title(SignOff $record, stdClass $body): string
+    {
+        return $body->order->title ?? $record->pieces()->with('unit.order')->first()->unit->order->title ?? '';
     }
 
     /** A photograph that the record names, by its hash. */

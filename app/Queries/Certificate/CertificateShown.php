@@ -31,6 +31,7 @@ final class CertificateShown
     {
         $record = Json::decode(Json::encode($this->sign->preview($pieces, $person)));
         assert($record instanceof stdClass);
+        $record->order->title ??= Piece::query()->with('unit.order')->findOrFail($pieces[0])->unit->order->title;
         self::hide($record, $person);
         $unit = Piece::query()->with('unit')->findOrFail($pieces[0])->unit;
 
@@ -79,6 +80,9 @@ final class CertificateShown
             ->first();
         $body = NamesApart::put(Json::decode($record->record), NamesApart::of($record));
         assert($body instanceof stdClass);
+        if (isset($body->order)) {
+            $body->order->title = CertificateForClient::title($record, $body);
+        }
         self::hide($body, $person);
         $signs = $record->kind === 'sign_off';
 

@@ -10,15 +10,20 @@ use App\Pictures\Drawings;
 use App\Queries\Figures\FigureShown;
 use App\Repositories\Colours;
 use App\Repositories\Figures;
+use App\Studio\Templates;
 use Ordotype\Core\Colour\AreaColours;
 use Ordotype\Core\Colour\Paint;
 use Ordotype\Core\Colour\Pot;
+use Ordotype\Core\Colour\Proposed;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Colour\SlotCheck;
+use Ordotype\Core\Format\SchemeFormat;
+use Ordotype\Core\Format\SculptFormat;
 use Ordotype\Core\Picture\Booth\Coat;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Words\SchemeWords;
+use stdClass;
 
 /**
  * A scheme, kept or not, held against its figures: ladders of light, what is missing, and the figures in it.
@@ -31,6 +36,7 @@ final class SchemeOnFigures
         private readonly Colours $colours,
         private readonly Figures $figures,
         private readonly Drawings $drawings,
+        private readonly Templates $templates,
     ) {
     }
 
@@ -47,7 +53,7 @@ final class SchemeOnFigures
 
         return [
             'slots' => array_map(
-                fn (SlotCheck $s) => self::slot($s, $shelf),
+                fn (SlotCheck $s) => self::slot($s, $shelf) + ['proposed' => self::proposed($s, $scheme, $shelf)],
                 SlotCheck::all($scheme, $sculpts, $shelf),
             ),
             'figures' => array_map(
@@ -60,6 +66,39 @@ final class SchemeOnFigures
             ),
             'paints' => array_map(fn (Paint $p) => ['name' => $p->name, 'hex' => $p->colour->hex()], $shelf->paints),
         ];
+    }
+
+    /** The same with colours from the shelf in every slot without, of the studio's figures or of the templates. */
+    public function filled(Scheme $scheme): Scheme
+    {
+        $shelf = $this->colours->shelf();
+        $sculpts = $this->sculpts(null);
+        if ($sculpts === []) {
+            $sculpts = array_map(fn (array $t) => SculptFormat::read($t['document']), $this->templates->all());
+        }
+        foreach (SlotCheck::all($scheme, $sculpts, $shelf) as $slot) {
+            $colours = $slot->colours ?? self::coloursOf($slot, $scheme, $shelf);
+            if ($colours !== null) {
+                $scheme = $scheme->with(new Scheme($scheme->name, [$slot->slot => $colours], []));
+            }
+        }
+
+        return $scheme;
+    }
+
+    private static function proposed(SlotCheck $slot, Scheme $scheme, Shelf $shelf): ?stdClass
+    {
+        $colours = $slot->colours === null ? self::coloursOf($slot, $scheme, $shelf) : null;
+
+        return $colours === null ? null : SchemeFormat::writeColours($colours);
+    }
+
+    private static function coloursOf(SlotCheck $slot, Scheme $scheme, Shelf $shelf): ?AreaColours
+    {
+        $taken = array_map(fn (AreaColours $c) => $c->base->words(), array_values($scheme->slots));
+        $areas = array_column($slot->places, 1);
+
+        return $areas === [] ? null : Proposed::colours($areas, $shelf, $taken);
     }
 
     /** @return list<Sculpt> */

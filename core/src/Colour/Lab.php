@@ -48,6 +48,11 @@ final readonly class Lab
     }
 
     /** In degrees from 0 to 360; 0 for grey. */
+    public function chroma(): float
+    {
+        return hypot($this->a, $this->b);
+    }
+
     private static function hue(float $a, float $b): float
     {
         return $a === 0.0 && $b === 0.0 ? 0.0 : fmod(rad2deg(atan2($b, $a)) + 360, 360);

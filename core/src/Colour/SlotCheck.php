@@ -53,6 +53,12 @@ final readonly class SlotCheck
         );
     }
 
+    /** L* that a light must rise by, or a shade fall by, to be seen on the table. */
+    public static function seen(bool $light): float
+    {
+        return $light ? self::LIGHT_SEEN : self::SHADE_SEEN;
+    }
+
     /** @param  list<array{Sculpt, Area}>  $places */
     private static function of(string $slot, ?AreaColours $colours, array $places, Shelf $shelf): self
     {

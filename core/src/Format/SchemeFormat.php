@@ -62,7 +62,8 @@ final class SchemeFormat
         return PotFormat::read($node);
     }
 
-    private static function writeColours(AreaColours $colours): stdClass
+    /** The colours of one slot as a scheme has them. */
+    public static function writeColours(AreaColours $colours): stdClass
     {
         $more = ['tint' => $colours->tint, 'line' => $colours->line, 'patch' => $colours->patch];
 

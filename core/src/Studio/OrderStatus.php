@@ -43,6 +43,15 @@ enum OrderStatus: string
         };
     }
 
+    /** Whether nothing more will happen to it: no claim comes in, nothing is sent. */
+    public function isOver(): bool
+    {
+        return match ($this) {
+            self::Closed, self::Cancelled => true,
+            self::Draft, self::Quoted, self::Accepted, self::InWork, self::Done, self::Delivered => false,
+        };
+    }
+
     /** @return list<string> words of those where nothing is left to do */
     public static function finished(): array
     {

@@ -81,7 +81,7 @@ final readonly class ClauseWords implements ClauseVisitor
         );
     }
 
-    private function areaName(string $key): string
+    public function areaName(string $key): string
     {
         return mb_strtolower(
             $this->sculpt?->has($key) === true ? $this->sculpt->area($key)->name : Terms::plain($key),

@@ -9,6 +9,7 @@ use App\Actions\Orders\MoveOrder;
 use App\Actions\Orders\PlanPayments;
 use App\Actions\Orders\ReceiveUnit;
 use App\Actions\Orders\SendParcel;
+use App\Exceptions\OrderRefused;
 use App\Http\Requests\OldRevision;
 use App\Http\Requests\Orders\OrderHeld;
 use App\Http\Requests\Orders\OrderMoved;
@@ -22,6 +23,7 @@ use App\Models\Order;
 use App\Models\Question;
 use App\Models\Unit;
 use App\Models\User;
+use App\Policies\Rights;
 use App\Queries\Orders\OrderShown;
 use App\Queries\Orders\OwedOnOrder;
 use Illuminate\Http\JsonResponse;
@@ -89,6 +91,9 @@ final class OrderLifeController
 
     public function answer(QuestionAnswered $given, Question $question, AskClient $ask): JsonResponse
     {
+        if ($given->amendment() !== null && ! Rights::has($given->person(), 'plan.edit')) {
+            throw OrderRefused::amendsNot();
+        }
         $question = $ask->answer($question, $given->answer(), $given->by(), $given->amendment());
 
         return $this->shown($question->order->refresh(), $given->person());

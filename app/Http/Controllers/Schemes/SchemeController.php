@@ -38,9 +38,14 @@ final class SchemeController
         return new JsonResponse($this->shown->of(self::named($slug), self::order($given->order())));
     }
 
-    public function store(NewScheme $given): JsonResponse
+    public function store(NewScheme $given, SchemeOnFigures $figures): JsonResponse
     {
-        return new JsonResponse($this->shown->of($this->edit->create($given->document()), null), 201);
+        $document = $given->document();
+        if ($given->fill()) {
+            $document = SchemeFormat::write($figures->filled(SchemeFormat::read($document)));
+        }
+
+        return new JsonResponse($this->shown->of($this->edit->create($document), null), 201);
     }
 
     public function update(SchemeEdited $given, string $slug): JsonResponse

@@ -16,7 +16,14 @@ final class NewScheme extends StudioRequest
     {
         return [
             'document' => ['required', 'array'],
+            'fill' => ['sometimes', 'boolean'],
         ];
+    }
+
+    /** Whether slots without colours get some from the shelf. */
+    public function fill(): bool
+    {
+        return $this->boolean('fill');
     }
 
     /** As `ordotype/scheme@1`. */

@@ -21,7 +21,7 @@ final class StudioFacts extends StudioRequest
         return [
             'name' => ['sometimes', 'required', 'string', 'max:100'],
             'currency' => ['sometimes', 'string', 'regex:/^[A-Z]{3}$/D'],
-            'address' => ['sometimes', 'nullable', 'string', 'max:200', 'url:http,https', 'regex:#^https?://[^/?\#]+$#'],
+            'address' => ['sometimes', 'nullable', 'string', 'max:200', 'regex:#^https?://[^/?\#\s]+$#'],
             'paper_head' => ['sometimes', 'nullable', 'string', 'max:500'],
             'mark' => ['sometimes', 'nullable', 'string', Rule::exists('pictures', 'sha256')],
             'hourly_rate' => ['sometimes', 'required', 'string', 'regex:/^\d{1,6}\.\d{2}$/'],

@@ -57,12 +57,12 @@ export function Signed({ data }: { data: Pick<Certificate, 'record' | 'words'> &
                     <p>{(record.promised ?? []).map((p) => p.replace(/\.$/, '')).join('; ')}.</p>
                 </>
             )}
-            {(record.agreed ?? []).length > 0 && (
+            {words.agreed.length > 0 && (
                 <>
                     <h2>What was agreed beside it</h2>
                     <ul>
-                        {record.agreed?.map((a, i) => (
-                            <li key={i}>{a.reason}</li>
+                        {words.agreed.map((a) => (
+                            <li key={a}>{a}</li>
                         ))}
                     </ul>
                 </>

@@ -12,6 +12,10 @@ import { day } from '../../ui/when';
 import { word } from '../standard/words';
 import css from './Orders.module.css';
 
+const ERASED =
+    'Name, brief, addresses and what they said are gone for good. ' +
+    'Orders and signed records stay without a name.';
+
 /** What is kept of a client, and everything they ordered. */
 export default function ClientPage() {
     const { id } = useParams();
@@ -131,7 +135,7 @@ function Kept({ client }: { client: ClientRecord }) {
                 {can(person, 'studio.edit') && (
                     <Popconfirm
                         title="Erase this client?"
-                        description="Name, brief, addresses and what they said are gone for good. Orders and signed records stay without a name."
+                        description={ERASED}
                         okText="Erase for good"
                         onConfirm={() => erase.mutate()}
                     >

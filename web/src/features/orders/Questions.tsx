@@ -1,22 +1,12 @@
-import { Button, Checkbox, Flex, Input, Modal } from 'antd';
-import type { Dayjs } from 'dayjs';
+import { Button, Flex } from 'antd';
 import { useState } from 'react';
-import { saysWhy } from '../../api/client';
-import { askClient, noteAnswer } from '../../api/orders';
 import type { LifeOfOrder, Order } from '../../api/types';
-import { Day } from '../../ui/Day';
-import { Field } from '../../ui/Field';
-import { Pick } from '../../ui/Pick';
-import { Says } from '../../ui/Says';
 import { day } from '../../ui/when';
-import { useChange } from './change';
+import { Answer } from './Answer';
+import { Pinned } from './Pinned';
+import { unitName } from './unitName';
 
-type Question = LifeOfOrder['questions'][number];
-
-const unitName = (order: Order, id: number | null): string | null => {
-    const unit = order.units.find((u) => u.id === id);
-    return unit ? `${unit.pieces.length} × ${unit.sculpt}` : null;
-};
+export type Question = LifeOfOrder['questions'][number];
 
 /** What the client was asked, and what came back. */
 export function Questions({ order, editable, ask }: { order: Order; editable: boolean; ask: () => void }) {
@@ -52,6 +42,7 @@ export function Questions({ order, editable, ask }: { order: Order; editable: bo
                             </span>
                         )}
                     </p>
+                    {q.picture && <Pinned sha={q.picture} pin={q.pin} />}
                     {q.answer && (
                         <p className="m-0">
                             “{q.answer}”{q.amended && ' It is an amendment now.'}
@@ -66,97 +57,5 @@ export function Questions({ order, editable, ask }: { order: Order; editable: bo
             ))}
             {answering && <Answer order={order} question={answering} close={() => setAnswering(null)} />}
         </section>
-    );
-}
-
-function Answer({ order, question, close }: { order: Order; question: Question; close: () => void }) {
-    const [answer, setAnswer] = useState('');
-    const [by, setBy] = useState(order.client);
-    const note = useChange(order.id, () => noteAnswer(question.id, { answer, by }), close);
-    return (
-        <Modal open title={question.text} footer={null} onCancel={close}>
-            <Flex vertical gap={10}>
-                <Field label="What they answered">
-                    <Input.TextArea
-                        autoSize={{ minRows: 2 }}
-                        value={answer}
-                        onChange={(e) => setAnswer(e.target.value)}
-                    />
-                </Field>
-                <Field label="Who said so">
-                    <Input value={by} onChange={(e) => setBy(e.target.value)} />
-                </Field>
-                <p className="small soft m-0">
-                    Where it changes the work, amend the plan of the unit with the same words.
-                </p>
-                {note.isError && <Says kind="bad">{saysWhy(note.error)}</Says>}
-                <Button
-                    type="primary"
-                    loading={note.isPending}
-                    disabled={answer.trim() === '' || by.trim() === ''}
-                    onClick={() => note.mutate(undefined)}
-                >
-                    Note the answer
-                </Button>
-            </Flex>
-        </Modal>
-    );
-}
-
-export function Ask({ order, close }: { order: Order; close: () => void }) {
-    const [text, setText] = useState('');
-    const [unit, setUnit] = useState(0);
-    const [blocks, setBlocks] = useState(false);
-    const [until, setUntil] = useState<Dayjs | null>(null);
-    const ask = useChange(
-        order.id,
-        () =>
-            askClient(order.id, {
-                text,
-                blocks,
-                unit: unit === 0 ? null : unit,
-                waits_until: blocks ? (until?.format('YYYY-MM-DD') ?? null) : null,
-            }),
-        close,
-    );
-    return (
-        <Modal open title="Ask the client something" footer={null} onCancel={close}>
-            <Flex vertical gap={10}>
-                <Field label="The question">
-                    <Input.TextArea
-                        autoSize={{ minRows: 2 }}
-                        value={text}
-                        onChange={(e) => setText(e.target.value)}
-                    />
-                </Field>
-                <Field label="What it is about">
-                    <Pick
-                        value={unit}
-                        onChange={setUnit}
-                        options={[
-                            { value: 0, label: 'the whole order' },
-                            ...order.units.map((u) => ({ value: u.id, label: unitName(order, u.id) ?? '' })),
-                        ]}
-                    />
-                </Field>
-                <Checkbox checked={blocks} onChange={(e) => setBlocks(e.target.checked)}>
-                    It stays off the bench until this is answered
-                </Checkbox>
-                {blocks && (
-                    <Field label="It can wait until">
-                        <Day value={until} onChange={setUntil} />
-                    </Field>
-                )}
-                {ask.isError && <Says kind="bad">{saysWhy(ask.error)}</Says>}
-                <Button
-                    type="primary"
-                    loading={ask.isPending}
-                    disabled={text.trim() === ''}
-                    onClick={() => ask.mutate(undefined)}
-                >
-                    Note the question
-                </Button>
-            </Flex>
-        </Modal>
     );
 }

@@ -5,11 +5,42 @@ import { Chip } from '../../ui/Chip';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
-import { useAmendment } from './useAmendment';
+import { type AmendmentForm, useAmendment } from './useAmendment';
 
 /** What is agreed beside the tier. */
 export function Amend({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => void }) {
     const { conflict, form, set, make } = useAmendment(data, put);
+    return (
+        <Form
+            layout="vertical"
+            className="stack"
+            onFinish={() => {
+                make.mutate();
+            }}
+        >
+            {conflict && <Says kind="bad">To be settled: {conflict.reason}.</Says>}
+            <AmendFields data={data} form={form} set={set} />
+            <Field label="Why">
+                <Input value={form.reason} onChange={(e) => set({ reason: e.target.value })} />
+            </Field>
+            {make.isError && <Says kind="bad">{saysWhy(make.error)}</Says>}
+            <Button type="primary" htmlType="submit" disabled={make.isPending || form.reason.trim() === ''}>
+                Amend
+            </Button>
+        </Form>
+    );
+}
+
+/** What an amendment does, to what, for whom and at what price; why is said by whoever makes it. */
+export function AmendFields({
+    data,
+    form,
+    set,
+}: {
+    data: UnitPlan;
+    form: AmendmentForm;
+    set: (patch: Partial<AmendmentForm>) => void;
+}) {
     const select = (label: string, value: string, options: [string, string][], pick: (v: string) => void) => (
         <Field label={label}>
             <Pick
@@ -21,14 +52,7 @@ export function Amend({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => 
     );
     const clauses = Object.entries(data.clauses).map(([id, label]): [string, string] => [id, label]);
     return (
-        <Form
-            layout="vertical"
-            className="stack"
-            onFinish={() => {
-                make.mutate();
-            }}
-        >
-            {conflict && <Says kind="bad">To be settled: {conflict.reason}.</Says>}
+        <>
             <div className="two">
                 {select(
                     'Holds for',
@@ -143,9 +167,6 @@ export function Amend({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => 
                     ))}
                 </div>
             </div>
-            <Field label="Why">
-                <Input value={form.reason} onChange={(e) => set({ reason: e.target.value })} />
-            </Field>
             <Field label="Price each, if any">
                 <Input
                     placeholder="0.00"
@@ -153,10 +174,6 @@ export function Amend({ data, put }: { data: UnitPlan; put: (next: UnitPlan) => 
                     onChange={(e) => set({ price: e.target.value })}
                 />
             </Field>
-            {make.isError && <Says kind="bad">{saysWhy(make.error)}</Says>}
-            <Button type="primary" htmlType="submit" disabled={make.isPending || form.reason.trim() === ''}>
-                Amend
-            </Button>
-        </Form>
+        </>
     );
 }

@@ -9,6 +9,9 @@ import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 import type { SchemeDocument } from './scheme';
 
+/** No slug is written so. */
+const SHELF = '*';
+
 const NOTHING = { format: 'ordotype/scheme@1' as const, slots: {}, areas: {} };
 
 /** A scheme of its own name, empty or with all the colours of another one. */
@@ -19,9 +22,10 @@ export function NewScheme({ others }: { others: { slug: string; name: string }[]
     const [from, setFrom] = useState('');
     const make = useMutation({
         mutationFn: async () => {
-            const like = from === '' ? null : await queries.query(schemeQuery(from, null));
+            const like = from === '' || from === SHELF ? null : await queries.query(schemeQuery(from, null));
             return makeScheme({
                 document: { ...((like?.document as SchemeDocument | undefined) ?? NOTHING), name },
+                fill: from === SHELF,
             });
         },
         onSuccess: async (s) => {
@@ -34,18 +38,17 @@ export function NewScheme({ others }: { others: { slug: string; name: string }[]
             <Field label="What it is called">
                 <Input autoFocus value={name} onChange={(e) => setName(e.target.value)} />
             </Field>
-            {others.length > 0 && (
-                <Field label="Starts from">
-                    <Pick
-                        value={from}
-                        onChange={setFrom}
-                        options={[
-                            { value: '', label: 'no colours yet' },
-                            ...others.map((s) => ({ value: s.slug, label: `the colours of ${s.name}` })),
-                        ]}
-                    />
-                </Field>
-            )}
+            <Field label="Starts from">
+                <Pick
+                    value={from}
+                    onChange={setFrom}
+                    options={[
+                        { value: '', label: 'no colours yet' },
+                        { value: SHELF, label: 'what the shelf has for each slot' },
+                        ...others.map((s) => ({ value: s.slug, label: `the colours of ${s.name}` })),
+                    ]}
+                />
+            </Field>
             {make.isError && <Says kind="bad">{saysWhy(make.error)}</Says>}
             <Button type="primary" htmlType="submit" disabled={make.isPending}>
                 Make it

@@ -63,7 +63,15 @@ export function Slots({
                                 return (
                                     <NoColours
                                         why={s.problems[0] ?? ''}
-                                        give={editable ? () => set(s.slot, plainly(first)) : null}
+                                        give={
+                                            editable
+                                                ? () =>
+                                                      set(
+                                                          s.slot,
+                                                          (s.proposed as Colours | null) ?? plainly(first),
+                                                      )
+                                                : null
+                                        }
                                     />
                                 );
                             return (

@@ -100,7 +100,7 @@ function StudioForm({ studio }: { studio: Studio }) {
             </Field>
             <Field
                 label="Currency"
-                help="Of the rate and of the next version of the standard; numbers of a pack are taken over as they are."
+                help="Of the rate and the next version of the standard; a pack’s numbers are taken as they are."
             >
                 <Pick
                     value={form.currency}
