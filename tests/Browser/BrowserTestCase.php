@@ -126,7 +126,7 @@ abstract class BrowserTestCase extends TestCase
     /** @param  callable(): bool  $holds */
     protected function until(callable $holds): void
     {
-        for ($i = 0; $i < 600; $i++) {
+        for ($i = 0; $i < (int) (getenv('TRY') ?: 600); $i++) {
             if ($holds()) {
                 self::addToAssertionCount(1);
 

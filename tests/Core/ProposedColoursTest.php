@@ -38,6 +38,9 @@ final class ProposedColoursTest extends TestCase
     {
         $shelf = self::shelf();
         $sculpt = SculptFormat::read(Json::decode((string) file_get_contents($file)));
+        foreach ($sculpt->areas as $area) {
+            self::assertNotNull($area->slot, "$area->name has a slot");
+        }
         $scheme = new Scheme('trial', [], []);
         foreach (SlotCheck::all($scheme, [$sculpt], $shelf) as $slot) {
             $areas = array_column($slot->places, 1);

@@ -27,6 +27,12 @@ final class Places
         // Never the ones who send the requests.
         'person' => "select id from users where email like '%odd.test'",
         'sha' => 'select sha256 as id from pictures',
+        'payment' => 'select id from order_payments',
+        'question' => 'select id from questions',
+        'client' => 'select id from clients',
+        'parcel' => 'select id from parcels',
+        'code' => 'select code as id from pieces',
+        'table' => "select 'orders' as id",
         'tier' => "select 'company' as id",
         'pack' => "select 'five-rungs' as id",
         '/schemes slug' => 'select slug as id from schemes',

@@ -20,6 +20,9 @@ final class Chrome
 {
     private Process $driver;
 
+    /** Buttons pressed and entries chosen from lists so far. */
+    private int $presses = 0;
+
     private string $profile;
 
     public readonly RemoteWebDriver $page;
@@ -72,6 +75,17 @@ final class Chrome
         }
     }
 
+    public function click(WebDriverElement $element): void
+    {
+        $element->click();
+        $this->presses++;
+    }
+
+    public function presses(): int
+    {
+        return $this->presses;
+    }
+
     public function resize(int $width, int $height): void
     {
         // The window's frame counts in its size: what is wanted is the size of the page.
@@ -109,7 +123,7 @@ final class Chrome
             if (! $found->isEnabled()) {
                 return null;
             }
-            $found->click();
+            $this->click($found);
 
             return $found;
         }, "the button “{$button}”");
@@ -145,6 +159,7 @@ final class Chrome
     {
         $field = is_string($list) ? $this->labelled($list, $within) : $list;
         $this->list($field)->click();
+        $this->presses += 2;
         if ($field->getAttribute('readonly') === null) {
             $field->sendKeys($option);
         }
@@ -262,7 +277,7 @@ final class Chrome
     {
         $last = null;
         // A minute, not seconds: that a busy machine answers late is no fault of what is tried here.
-        for ($i = 0; $i < 600; $i++) {
+        for ($i = 0; $i < (int) (getenv('TRY') ?: 600); $i++) {
             try {
                 $found = $look();
                 if ($found !== null) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Format;
 
+use InvalidArgumentException;
 use Ordotype\Core\Foundation\CanonicalJson;
 use Ordotype\Core\Foundation\FormatException;
 use stdClass;
@@ -108,6 +109,16 @@ final class DocumentEdits
         }
     }
 
+    private static function isAs(?stdClass $current, ?stdClass $before): bool
+    {
+        try {
+            return CanonicalJson::encode($current) === CanonicalJson::encode($before);
+        } catch (InvalidArgumentException) {
+            // A number that no document can hold: it is not as the document has it.
+            return false;
+        }
+    }
+
     /**
      * @param  list<stdClass>  $list
      * @param  callable(stdClass): string  $key
@@ -126,7 +137,7 @@ final class DocumentEdits
             }
         }
         $current = $at === null ? null : $list[$at];
-        if (CanonicalJson::encode($current) !== CanonicalJson::encode($edit->before)) {
+        if (! self::isAs($current, $edit->before)) {
             throw new EditClash(
                 $current === null
                     ? 'Somebody else has taken this out in the meantime.'

@@ -85,7 +85,12 @@ export function CameIn({
                     {p.direction === 'out' && (
                         <>
                             {' · '}
-                            <a href={`/api/v1/parcels/${p.id}/slip`} target="_blank" rel="noreferrer">
+                            <a
+                                className={css.slip}
+                                href={`/api/v1/parcels/${p.id}/slip`}
+                                target="_blank"
+                                rel="noreferrer"
+                            >
                                 the slip
                             </a>
                         </>

@@ -73,7 +73,9 @@ export function useLadder(ladder: Ladder, folded: (tier: TierHead) => boolean): 
     const here = useRef(at);
     const whereIs = (place: At) => {
         const row = ladder.rows[Math.min(place.row, ladder.rows.length - 1)];
-        return { row, tier: ladder.tiers[place.col], cell: row?.cells[place.col] };
+        // A ladder may have one rung only.
+        const col = Math.min(place.col, ladder.tiers.length - 1);
+        return { row, tier: ladder.tiers[col], cell: row?.cells[col] };
     };
     const { row, tier, cell: there } = whereIs(at);
     const cell = adding ? undefined : there;
