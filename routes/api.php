@@ -209,6 +209,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::put('units/{unit}/plan', [PlanController::class, 'edit']);
         Route::post('units/{unit}/release', [PlanController::class, 'release']);
         Route::delete('units/{unit}/release', [PlanController::class, 'takeBack']);
+        Route::post('units/{unit}/taken-over', [BenchController::class, 'takeOver']);
         Route::get('units/{unit}/schools', [ArrangementController::class, 'schools']);
         Route::get('units/{unit}/tiers', [ArrangementController::class, 'tiers']);
         Route::post('units/{unit}/spare', [ArrangementController::class, 'spare']);

@@ -40,6 +40,14 @@ final class OrderRefused extends Refusal
         return new self('The lead says what an answer changes. Note it without an amendment.', '/amendment', 403);
     }
 
+    /** An order that is over takes nothing more. */
+    public static function over(OrderStatus $status): self
+    {
+        $words = OrderLifeWords::noMore($status);
+
+        return new self($words, '', 409);
+    }
+
     /** One name, one client. */
     public static function clientThere(string $name): self
     {

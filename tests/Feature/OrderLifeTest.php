@@ -10,6 +10,7 @@ use App\Models\OrderMoveRow;
 use App\Models\PaymentRow;
 use App\Models\Piece;
 use App\Models\SignOff;
+use App\Models\StepLog;
 use App\Models\Studio;
 use App\Models\Unit;
 use Illuminate\Support\Carbon;
@@ -332,6 +333,60 @@ final class OrderLifeTest extends StudioTestCase
     }
 
     /** @return array<string, mixed> */
+    public function test_an_order_that_is_over_takes_no_unit(): void
+    {
+        $order = $this->opened();
+        $id = $order['id'];
+        $cancel = ['revision' => $order['revision'], 'to' => 'cancelled', 'reason' => 'They changed their mind.'];
+        $this->api('lead', 'POST', "orders/$id/moves", $cancel, 200);
+        $lines = ['lines' => '1 Mudlark, Muster', 'keep' => true];
+        $said = $this->api('desk', 'POST', "orders/$id/lines", $lines, 409)->json('detail');
+        self::assertStringContainsString('nothing is added to it', (string) $said);
+        self::assertSame([], $this->seen($id)['units']);
+    }
+
+    public function test_a_running_order_comes_over_with_its_prices_payments_and_what_is_painted(): void
+    {
+        $order = $this->opened();
+        $id = $order['id'];
+        $lines = "3 Mudlark, Muster, The flats, 9.5\n1 Mudlark, Muster, 12";
+        $this->api('desk', 'POST', "orders/$id/lines", ['lines' => $lines, 'keep' => true], 200);
+        $unit = Unit::query()->where('order_id', $id)->orderBy('id')->firstOrFail();
+        self::assertSame(['The flats', '9.50'], [$unit->label, $unit->price]);
+        $seen = $this->seen($id);
+        self::assertSame('40.50', $seen['life']['total']);
+        $revision = ['revision' => $seen['revision']];
+        $this->api('desk', 'PUT', "orders/$id", $revision + ['promised_on' => '2027-01-15'], 200);
+        $accept = ['revision' => $seen['revision'] + 1, 'to' => 'accepted', 'who' => 'Ada Fen', 'reason' => 'by letter'];
+        $this->api('lead', 'POST', "orders/$id/moves", $accept, 200);
+        self::assertSame('2027-01-15', $this->seen($id)['promised_on']);
+        $over = fn (array $more, int $status): array => (array) $this->api(
+            'lead',
+            'POST',
+            "units/$unit->id/taken-over",
+            ['revision' => $unit->fresh()?->revision, 'painter' => $this->person('odo')->id, ...$more],
+            $status,
+        )->json();
+        $over(['passes' => 3], 409);
+        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => $unit->revision, 'despite' => 'Colours come later.'], 200);
+        $over(['passes' => 0], 422);
+        $over(['passes' => 2, 'painter' => 0], 422);
+        $batch = $over(['passes' => 2], 200);
+        $done = [...$batch['passes'][0]['steps'], ...$batch['passes'][1]['steps']];
+        foreach ($batch['pieces'] as $piece) {
+            self::assertEqualsCanonicalizing($done, $piece['done']);
+        }
+        $logs = StepLog::query()->whereIn('piece_id', $unit->pieces()->pluck('id'))->get();
+        self::assertCount(3 * count($done), $logs);
+        self::assertSame([true], $logs->pluck('taken_over')->map(fn (mixed $t) => (bool) $t)->unique()->values()->all());
+        self::assertSame([null], $logs->pluck('minutes')->unique()->values()->all(), 'nobody clocked them here');
+        self::assertSame([$this->person('odo')->id], $logs->pluck('user_id')->unique()->values()->all());
+        $again = $over(['passes' => 3], 200);
+        self::assertCount(3 * (count($done) + count($again['passes'][2]['steps'])), StepLog::query()
+            ->whereIn('piece_id', $unit->pieces()->pluck('id'))->get(), 'what is there is not done twice');
+        self::assertSame('in_work', $this->seen($id)['status']);
+    }
+
     private function opened(?string $lines = null): array
     {
         $order = $this->api('desk', 'POST', 'orders', ['client' => 'Ada Fen', 'title' => 'A life'], 201)->json();

@@ -102,6 +102,7 @@ final class RightsTest extends StudioTestCase
         'GET units/{unit}/plan' => 'lead painter odo desk',
         'PUT units/{unit}/plan' => 'lead',
         'POST units/{unit}/release' => 'lead',
+        'POST units/{unit}/taken-over' => 'lead',
         'DELETE units/{unit}/release' => 'lead',
         'GET units/{unit}/schools' => 'lead',
         'GET units/{unit}/tiers' => 'lead',

@@ -19,8 +19,10 @@ final class Walk
         'sculpts' => ['slug', 'select slug as id from sculpts'],
         'schemes' => ['slug', 'select slug as id from schemes'],
         'bench' => ['id', "select distinct unit_id as id from pieces join units on units.id = unit_id
+            join orders on orders.id = order_id and orders.status <> 'cancelled'
             where released_at is not null and stage in ('planned', 'on_bench', 'rework', 'offered')"],
         'checks' => ['id', "select distinct unit_id as id from pieces join units on units.id = unit_id
+            join orders on orders.id = order_id and orders.status <> 'cancelled'
             where stage in ('offered', 'rework', 'passed')"],
     ];
 

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Actions\Bench;
 
 use App\Exceptions\BenchRefused;
+use App\Exceptions\Conflict;
 use App\Exceptions\OrderRefused;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\StepLog;
+use App\Models\Unit;
+use App\Models\User;
 use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
@@ -64,6 +67,41 @@ final class WorkOnPieces
             $this->move($begun, Stage::OnBench);
 
             return array_values($found->load('standing')->all());
+        });
+    }
+
+    /**
+     * A running order comes over: what its pieces have up to a pass counts as done, by whoever painted it, and without
+     * minutes, since nobody clocked them here.
+     *
+     * @param  int  $passes  how many of the release's passes, from the first
+     */
+    public function takeOver(Unit $unit, int $revision, int $passes, User $painter): void
+    {
+        DB::transaction(function () use ($unit, $revision, $passes, $painter): void {
+            $unit->lockedOrder();
+            $unit = Unit::query()->lockForUpdate()->findOrFail($unit->id);
+            if ($unit->revision !== $revision) {
+                throw Conflict::unit($unit);
+            }
+            $release = $unit->released_at === null ? throw BenchRefused::notReleased($unit) : $this->releases->of($unit);
+            $steps = [];
+            foreach (array_slice($release->passes(), 0, $passes) as $pass) {
+                foreach ($pass->steps as $i) {
+                    $steps[] = $release->keys[$i]->id;
+                }
+            }
+            $pieces = $unit->standing()->filter(fn (Piece $p) => Stage::from($p->stage)->isAtWork());
+            $rows = [];
+            foreach ($this->locked(array_values($pieces->modelKeys())) as $piece) {
+                $rows = [...$rows, ...$this->newRows($piece, $release, $steps, null)];
+            }
+            $before = ['user_id' => $painter->id, 'minutes' => null, 'taken_over' => true];
+            StepLog::query()->insert(array_map(fn (array $row) => $before + $row, $rows));
+            $begun = $pieces->where('stage', Stage::Planned->value)->whereIn('id', array_column($rows, 'piece_id'));
+            $this->move(new Collection($begun->values()->all()), Stage::OnBench);
+            $unit->update(['revision' => $revision + 1]);
+            $this->log->write('unit.taken_over', $unit, null, ['passes' => $passes, 'steps' => count($rows)]);
         });
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Orders;
 
+use App\Exceptions\OrderRefused;
 use App\Exceptions\TierRefused;
 use App\Models\Order;
 use App\Models\Piece;
@@ -33,6 +34,11 @@ final class AddUnit
         }
 
         return DB::transaction(function () use ($order, $sculpt, $tier, $count, $label): Unit {
+            // One that is just being taken in from a file may be over by then.
+            $status = $order->wasRecentlyCreated ? null : $order->locked()->status;
+            if ($status?->isOver() === true) {
+                throw OrderRefused::over($status);
+            }
             $unit = Unit::query()->create([
                 'order_id' => $order->id,
                 'sculpt_id' => $sculpt->id,

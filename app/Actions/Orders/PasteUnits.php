@@ -49,7 +49,8 @@ final class PasteUnits
         DB::transaction(function () use ($order, $lines): void {
             foreach ($lines as $line) {
                 $sculpt = Sculpt::query()->where('slug', $line->figure)->firstOrFail();
-                ($this->add)($order, $sculpt, (string) $line->tier, $line->count, $line->label);
+                $unit = ($this->add)($order, $sculpt, (string) $line->tier, $line->count, $line->label);
+                $unit->update(['price' => $line->price]);
             }
         });
     }

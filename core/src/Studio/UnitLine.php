@@ -14,6 +14,7 @@ final readonly class UnitLine
      * @param  int  $number  of the line, from 1
      * @param  string|null  $figure  key
      * @param  string|null  $tier  key
+     * @param  string|null  $price  of a model, as a decimal with two places
      */
     private function __construct(
         public int $number,
@@ -23,12 +24,13 @@ final readonly class UnitLine
         public ?string $figure = null,
         public ?string $tier = null,
         public ?string $label = null,
+        public ?string $price = null,
     ) {
     }
 
     /**
-     * Reads lines of a number, a figure, a tier and, where there is one, a name for the unit, parted by commas; empty
-     * lines are passed over. Figures and tiers are named as they are called or by what only one of them begins with.
+     * Reads lines of a number, a figure, a tier and, where there are, a name for the unit and the price of a model,
+     * parted by commas; empty lines are passed over. Figures and tiers are named as they are called or by what only one of them begins with.
      *
      * @param  array<string, string>  $figures  names by key
      * @param  array<string, string>  $tiers  names by key
@@ -55,7 +57,8 @@ final readonly class UnitLine
         if (preg_match('/^(\d{1,6})\s*[x×]?\s*(\D.*)$/iu', $line, $m) !== 1) {
             return new self($number, $line, LineFault::NoNumber);
         }
-        $parts = array_map(trim(...), explode(',', $m[2], 3));
+        [$rest, $price] = self::priced($m[2]);
+        $parts = array_map(trim(...), explode(',', $rest, 3));
         $count = (int) $m[1];
         $figure = self::named($parts[0], $figures);
         $tier = self::named($parts[1] ?? '', $tiers);
@@ -67,7 +70,17 @@ final readonly class UnitLine
             default => null,
         };
 
-        return new self($number, $line, $fault, $count, $figure, $tier, ($parts[2] ?? '') === '' ? null : $parts[2]);
+        $label = ($parts[2] ?? '') === '' ? null : $parts[2];
+
+        return new self($number, $line, $fault, $count, $figure, $tier, $label, $price);
+    }
+
+    /** @return array{string, string|null} what stands before a price at the end of a line, and the price */
+    private static function priced(string $text): array
+    {
+        return preg_match('/^(.*),\s*(\d{1,6})(?:\.(\d{1,2}))?$/u', $text, $m) === 1
+            ? [$m[1], $m[2].'.'.str_pad($m[3] ?? '', 2, '0')]
+            : [$text, null];
     }
 
     /** @param  array<string, string>  $names */

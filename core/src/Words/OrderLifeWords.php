@@ -16,6 +16,12 @@ use Ordotype\Core\Studio\UnitLine;
 /** What is said of an order on its way. */
 final class OrderLifeWords
 {
+    /** Why nothing is added to an order that is over. */
+    public static function noMore(OrderStatus $status): string
+    {
+        return 'This order is '.Terms::orderStatus($status).': nothing is added to it. Open another one.';
+    }
+
     /** Of a state that nobody leads an order to from where it stands. */
     public static function noWay(OrderStatus $from, OrderStatus $to, Mover $by): string
     {

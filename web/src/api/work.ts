@@ -18,6 +18,10 @@ export const batchQuery = (unit: number) =>
 
 export const mark = (body: Bodies['MarkStepsBody']) => given(client.POST('/bench/marks', { body }));
 
+/** So many passes, from the first, were done before it came here. */
+export const takeOver = (unit: number, body: Bodies['TakeOverBody']) =>
+    given(client.POST('/units/{unit}/taken-over', { params: { path: { unit } }, body }));
+
 export const unmark = (pieces: number[], steps: string[]) =>
     given(client.DELETE('/bench/marks', { body: { pieces, steps } }));
 

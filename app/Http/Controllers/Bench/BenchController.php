@@ -8,6 +8,7 @@ use App\Actions\Bench\WorkOnPieces;
 use App\Http\Requests\Bench\MarkSteps;
 use App\Http\Requests\Bench\PiecesOffered;
 use App\Http\Requests\Bench\StepsUnmarked;
+use App\Http\Requests\Bench\WorkTakenOver;
 use App\Http\Requests\ListAsked;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -43,6 +44,13 @@ final class BenchController
     public function offer(PiecesOffered $given, WorkOnPieces $work): JsonResponse
     {
         return $this->marked($work->offer($given->pieces()));
+    }
+
+    public function takeOver(WorkTakenOver $given, Unit $unit, WorkOnPieces $work, BatchOnBench $batch): JsonResponse
+    {
+        $work->takeOver($unit, $given->revision(), $given->passes(), $given->painter());
+
+        return new JsonResponse($batch->of($unit->refresh()));
     }
 
     /** @param  list<Piece>  $pieces */

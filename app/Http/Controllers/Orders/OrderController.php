@@ -134,6 +134,7 @@ final class OrderController
                 'figure' => $l->figure,
                 'tier' => $l->tier,
                 'label' => $l->label,
+                'price' => $l->price,
                 'wrong' => $l->fault === null ? null : OrderLifeWords::line($l->fault),
             ],
             $lines,

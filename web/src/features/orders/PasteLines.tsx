@@ -26,10 +26,10 @@ export function PasteLines({ order, close }: { order: Order; close: () => void }
     return (
         <Modal open title="Paste units as lines" footer={null} onCancel={close} width={600}>
             <Flex vertical gap={10}>
-                <Field label="A line each: number, figure, tier, and a name for the unit where it has one">
+                <Field label="A line each: number, figure, tier; then a name and the price of a model, where there are">
                     <Input.TextArea
                         autoSize={{ minRows: 4 }}
-                        placeholder="12 Sluice Warden, Company, First watch"
+                        placeholder="12 Sluice Warden, Company, First watch, 9.50"
                         value={text}
                         onChange={(e) => {
                             setText(e.target.value);
@@ -41,7 +41,7 @@ export function PasteLines({ order, close }: { order: Order; close: () => void }
                     <p key={l.number} className={`small m-0 ${l.wrong ? 'late' : ''}`}>
                         {l.wrong
                             ? `Line ${l.number}, “${l.text}”: ${l.wrong}`
-                            : `${l.count} × ${figure(l.figure)}, ${tier(l.tier)}${l.label ? `, ${l.label}` : ''}`}
+                            : `${l.count} × ${figure(l.figure)}, ${tier(l.tier)}${l.label ? `, ${l.label}` : ''}${l.price ? `, ${l.price} each` : ''}`}
                     </p>
                 ))}
                 {paste.isError && <Says kind="bad">{saysWhy(paste.error)}</Says>}

@@ -3,12 +3,15 @@ import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { editUnit, removeUnit, splitUnit } from '../../api/orders';
 import type { Order, UnitBrief } from '../../api/types';
+import { can, usePerson } from '../../app/session';
 import { Field } from '../../ui/Field';
 import { Says } from '../../ui/Says';
 import { useChange } from './change';
+import { TakeOver } from './TakeOver';
 
 /** A unit's name, the price of a model and its number; split off or taken off the order until it is on the bench. */
 export function UnitEdit({ order, unit, close }: { order: Order; unit: UnitBrief; close: () => void }) {
+    const person = usePerson();
     const plan = order.unit_plans.find((p) => p.unit === unit.id);
     const [label, setLabel] = useState(unit.label ?? '');
     const [price, setPrice] = useState(plan?.set_price ?? '');
@@ -57,7 +60,12 @@ export function UnitEdit({ order, unit, close }: { order: Order; unit: UnitBrief
                     Keep it
                 </Button>
                 {unit.released ? (
-                    <p className="small soft m-0">It is on the bench: its models and number stay together.</p>
+                    <>
+                        <p className="small soft m-0">
+                            It is on the bench: its models and number stay together.
+                        </p>
+                        {can(person, 'people.edit') && <TakeOver unit={unit} done={close} />}
+                    </>
                 ) : (
                     <>
                         {unit.pieces.length > 1 && (
