@@ -55,6 +55,16 @@ final class Race
         yield from $this->both('a link for a person', 'lead', 'POST', "people/$painter/link", null, $count("invitations where user_id = $painter and used_at is null and withdrawn_at is null"), 1, standing: true);
         yield from $this->both('a link for a client', 'desk', 'POST', "orders/$order/links", ['days' => 30], $count('share_links where withdrawn_at is null'), null);
         yield from $this->both('a draft', 'lead', 'POST', 'standard/draft', null, $count("standard_versions where status = 'draft'"), 1, standing: true);
+        // An order is moved, paid, asked about and sent a parcel by two people who do not know of each other.
+        $draft = $this->one("select o.id from orders o join units u on u.order_id = o.id where o.status = 'draft' order by o.id limit 1");
+        $seen = $this->one("select revision from orders where id = $draft");
+        $moves = $count("order_moves where order_id = $draft and to_status = 'quoted'");
+        yield from $this->both('a quote', 'desk', 'POST', "orders/$draft/moves", ['revision' => $seen, 'to' => 'quoted'], $moves, 1);
+        $seen = $this->one("select revision from orders where id = $draft");
+        $plan = ['revision' => $seen, 'payments' => [['when' => 'on_acceptance', 'percent' => 30], ['when' => 'before_sending', 'percent' => 70]]];
+        yield from $this->both('payments', 'desk', 'PUT', "orders/$draft/payments", $plan, $count("order_payments where order_id = $draft"), 2);
+        yield from $this->both('a question', 'desk', 'POST', "orders/$draft/questions", ['text' => 'Race?', 'blocks' => false], $count("questions where text = 'Race?'"), null);
+        yield from $this->both('a parcel', 'desk', 'POST', "orders/$draft/parcels", ['direction' => 'in', 'on_day' => '2026-12-01', 'way' => 'Race', 'pieces' => [], 'reason' => ''], $count("parcels where way = 'Race'"), null);
         $revision = $this->one("select revision from units where id = $unit");
         yield from $this->both('a release', 'lead', 'POST', "units/$unit/release", ['revision' => $revision, 'despite' => 'Race.'], $count("releases where unit_id = $unit"), 1);
         $pieces = $this->all("select id from pieces where unit_id = $unit order by number limit 3");

@@ -84,7 +84,10 @@ final class WorkOnPieces
             if ($unit->revision !== $revision) {
                 throw Conflict::unit($unit);
             }
-            $release = $unit->released_at === null ? throw BenchRefused::notReleased($unit) : $this->releases->of($unit);
+            if ($unit->released_at === null) {
+                throw BenchRefused::notReleased($unit);
+            }
+            $release = $this->releases->of($unit);
             $steps = [];
             foreach (array_slice($release->passes(), 0, $passes) as $pass) {
                 foreach ($pass->steps as $i) {

@@ -30,7 +30,8 @@ final readonly class UnitLine
 
     /**
      * Reads lines of a number, a figure, a tier and, where there are, a name for the unit and the price of a model,
-     * parted by commas; empty lines are passed over. Figures and tiers are named as they are called or by what only one of them begins with.
+     * parted by commas; empty lines are passed over. Figures and tiers are named as they are called or by what only
+     * one of them begins with.
      *
      * @param  array<string, string>  $figures  names by key
      * @param  array<string, string>  $tiers  names by key

@@ -52,12 +52,14 @@ function OrderView({ order }: { order: Order }) {
                 </Link>
                 <h1>{order.title}</h1>
                 <span className="pill">
-                    {order.number} ·{' '}
-                    {order.client_id ? (
-                        <Link to={`/clients/${order.client_id}`}>{order.client}</Link>
-                    ) : (
-                        order.client
-                    )}
+                    <span>
+                        {order.number} ·{' '}
+                        {order.client_id ? (
+                            <Link to={`/clients/${order.client_id}`}>{order.client}</Link>
+                        ) : (
+                            order.client
+                        )}
+                    </span>
                 </span>
                 <span className="pill">{word('order_status', order.status)}</span>
                 <Due order={order} />

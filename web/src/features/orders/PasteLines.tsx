@@ -23,6 +23,12 @@ export function PasteLines({ order, close }: { order: Order; close: () => void }
     const isRead = paste.isSuccess && read.length > 0 && read.every((l) => l.wrong === null);
     const tier = (key: string | null) => order.tiers.find((t) => t.key === key)?.name;
     const figure = (slug: string | null) => order.sculpts.find((s) => s.slug === slug)?.name;
+    const said = (l: (typeof read)[number]): string =>
+        l.wrong
+            ? `Line ${l.number}, “${l.text}”: ${l.wrong}`
+            : [`${l.count} × ${figure(l.figure)}`, tier(l.tier), l.label, l.price && `${l.price} each`]
+                  .filter(Boolean)
+                  .join(', ');
     return (
         <Modal open title="Paste units as lines" footer={null} onCancel={close} width={600}>
             <Flex vertical gap={10}>
@@ -39,9 +45,7 @@ export function PasteLines({ order, close }: { order: Order; close: () => void }
                 </Field>
                 {read.map((l) => (
                     <p key={l.number} className={`small m-0 ${l.wrong ? 'late' : ''}`}>
-                        {l.wrong
-                            ? `Line ${l.number}, “${l.text}”: ${l.wrong}`
-                            : `${l.count} × ${figure(l.figure)}, ${tier(l.tier)}${l.label ? `, ${l.label}` : ''}${l.price ? `, ${l.price} each` : ''}`}
+                        {said(l)}
                     </p>
                 ))}
                 {paste.isError && <Says kind="bad">{saysWhy(paste.error)}</Says>}

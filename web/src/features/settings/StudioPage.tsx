@@ -57,7 +57,7 @@ function Mark({ sha, set }: { sha: string | null; set: (sha: string | null) => v
     });
     return (
         <section aria-label="Mark on papers">
-            <div className="eyebrow mb-6">Mark on papers</div>
+            <div className="small soft mb-6">Mark on papers</div>
             <Flex gap={12} align="center">
                 {sha && <Image width={48} src={`/api/v1/pictures/${sha}`} alt="The studio’s mark" />}
                 <Upload
@@ -94,7 +94,7 @@ function StudioForm({ studio }: { studio: Studio }) {
         },
     });
     return (
-        <Form layout="vertical" className="card pad stack settings-form" onFinish={() => keep.mutate()}>
+        <Form layout="vertical" className="card pad stack settings-form wide" onFinish={() => keep.mutate()}>
             <Field label="What the studio is called" help="It stands at the door.">
                 <Input value={form.name} onChange={(e) => setForm({ ...form, name: e.target.value })} />
             </Field>
