@@ -55,7 +55,9 @@ function OrderView({ order }: { order: Order }) {
                     <span>
                         {order.number} ·{' '}
                         {order.client_id ? (
-                            <Link to={`/clients/${order.client_id}`}>{order.client}</Link>
+                            <Link className={css.underlined} to={`/clients/${order.client_id}`}>
+                                {order.client}
+                            </Link>
                         ) : (
                             order.client
                         )}

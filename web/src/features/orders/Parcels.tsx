@@ -86,7 +86,7 @@ export function CameIn({
                         <>
                             {' · '}
                             <a
-                                className={css.slip}
+                                className={css.underlined}
                                 href={`/api/v1/parcels/${p.id}/slip`}
                                 target="_blank"
                                 rel="noreferrer"
