@@ -4,28 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Tests\Support\WalksTheBench;
-
-/** An installation without demo data: one lead, and nothing else yet. */
-final class EmptyStudioBrowserTest extends BrowserTestCase
+/** What one person alone, and those whom they invite, meet where nothing is there yet. */
+final class EmptyStudioBrowserTest extends EmptyStudioTestCase
 {
-    use WalksTheBench;
-
-    protected const FILL = [PHP_BINARY, 'artisan', 'ordotype:install'];
-
-    private const PASSWORD = 'reeds over the sluice';
-
-    /** The first account, as it is told where there is no terminal. */
-    protected const TOLD = [
-        'ORDOTYPE_LEAD_NAME' => 'Lone Lead',
-        'ORDOTYPE_LEAD_EMAIL' => 'lead@studio.example',
-        'ORDOTYPE_LEAD_PASSWORD' => self::PASSWORD,
-    ];
-
     public function test_every_page_says_what_is_missing_and_a_pack_begins_the_standard(): void
     {
         $chrome = self::$chrome;
-        $this->enter('lead@studio.example', self::PASSWORD);
+        $this->enter('lead');
         $chrome->waitFor('No standard yet');
         $chrome->waitFor('0 of 6');
         self::assertSame([false], array_values(array_unique(array_column($this->get('studio/first-steps')['data'], 'done'))));
@@ -70,7 +55,7 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
     public function test_a_lead_alone_publishes_plans_paints_checks_and_signs_a_model(): void
     {
         $chrome = self::$chrome;
-        $this->enter('lead@studio.example', self::PASSWORD);
+        $this->enter('lead');
         $chrome->css('nav.rail');
         $chrome->open('/standard');
         $chrome->press('Publish v1');
@@ -118,20 +103,11 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
     {
         $chrome = self::$chrome;
         $links = [];
-        $this->enter('lead@studio.example', self::PASSWORD);
+        $this->enter('lead');
         $chrome->css('nav.rail');
         $invited = ['Ada Fen' => 'painter', 'Bo Marsh' => 'front desk', 'Cis Reed' => 'lead painter'];
         foreach ($invited as $name => $role) {
-            $chrome->open('/settings/people');
-            $chrome->press('Invite somebody');
-            $chrome->fill('Name', $name, '.ant-drawer');
-            $chrome->fill('E-mail address', strtok(strtolower($name), ' ').'@studio.example', '.ant-drawer');
-            $chrome->choose('Role', $role, '.ant-drawer');
-            $chrome->press('Invite and show the link');
-            $chrome->waitFor('it is not shown again');
-            $links[$name] = (string) parse_url($chrome->css('.ant-drawer strong')->getText(), PHP_URL_PATH);
-            $chrome->press('Done');
-            $chrome->waitFor($name);
+            $links[$name] = $this->invite($name, $role);
         }
         self::assertSame([], $this->axe());
         $first = ['Ada Fen' => '/bench', 'Bo Marsh' => '/orders', 'Cis Reed' => '/standard'];
@@ -148,28 +124,17 @@ final class EmptyStudioBrowserTest extends BrowserTestCase
             $chrome->signOut();
             $chrome->open($link);
             $chrome->waitFor('This link opens nothing');
-            $this->enter(strtok(strtolower($name), ' ').'@studio.example', 'a marsh of herons');
+            $this->enter((string) strtok(strtolower($name), ' '), 'a marsh of herons');
             $this->until(fn () => str_ends_with($chrome->page->getCurrentURL(), $first[$name]));
         }
         // The first lead sets one of them aside, and is warned off being the last to go.
-        $this->enter('lead@studio.example', self::PASSWORD);
+        $this->enter('lead');
         $chrome->css('nav.rail');
         $chrome->open('/settings/people');
         $chrome->press('Ada Fen');
         $chrome->press('Set aside');
         $chrome->waitFor('Let in again');
-        $this->enter('ada@studio.example', 'a marsh of herons');
+        $this->enter('ada', 'a marsh of herons');
         $chrome->waitFor('do not belong together');
-    }
-
-    private function enter(string $email, string $password): void
-    {
-        $chrome = self::$chrome;
-        $chrome->open('/');
-        $chrome->signOut();
-        $chrome->open('/');
-        $chrome->fill('E-mail', $email);
-        $chrome->fill('Password', $password);
-        $chrome->press('Sign in');
     }
 }

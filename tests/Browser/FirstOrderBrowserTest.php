@@ -6,23 +6,10 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
-use Tests\Support\WalksTheBench;
 
 /** From an empty installation to an order that was delivered, claimed and delivered again, by three people. */
-final class FirstOrderBrowserTest extends BrowserTestCase
+final class FirstOrderBrowserTest extends EmptyStudioTestCase
 {
-    use WalksTheBench;
-
-    protected const FILL = [PHP_BINARY, 'artisan', 'ordotype:install'];
-
-    private const PASSWORD = 'reeds over the sluice';
-
-    protected const TOLD = [
-        'ORDOTYPE_LEAD_NAME' => 'Lone Lead',
-        'ORDOTYPE_LEAD_EMAIL' => 'lead@studio.example',
-        'ORDOTYPE_LEAD_PASSWORD' => self::PASSWORD,
-    ];
-
     /** Buttons and entries of lists that are pressed on the way, by all three; keys at the bench and in checks apart. */
     private const CLICKS = 90;
 
@@ -33,7 +20,7 @@ final class FirstOrderBrowserTest extends BrowserTestCase
     public function test_three_people_bring_an_order_from_nothing_to_the_client_and_take_a_claim(): void
     {
         $chrome = self::$chrome;
-        $this->enter('lead');
+        $this->comeIn('lead');
         $links = $this->invited(['Ada' => 'painter', 'Bo' => 'front desk']);
         $this->standardByHand();
         $this->paintsFigureAndScheme();
@@ -45,9 +32,9 @@ final class FirstOrderBrowserTest extends BrowserTestCase
             $chrome->css('nav.rail');
         }
 
-        $this->enter('bo');
+        $this->comeIn('bo');
         $order = $this->order();
-        $this->enter('lead');
+        $this->comeIn('lead');
         $this->answerWithAnAmendment($order);
         $units = array_column($this->seen($order)['units'], 'id');
         foreach ($units as $unit) {
@@ -58,18 +45,18 @@ final class FirstOrderBrowserTest extends BrowserTestCase
         self::assertSame('in_work', $this->seen($order)['status'], 'no excuse was asked for');
         $chrome->waitFor('To the bench');
 
-        $this->enter('ada');
+        $this->comeIn('ada');
         foreach ($units as $unit) {
             $chrome->open("/bench/$unit");
             $this->paint();
             $chrome->press('Offer ', true);
             $chrome->waitFor('Offered to the check');
         }
-        $this->enter('lead');
+        $this->comeIn('lead');
         $this->checkAndSign();
         self::assertSame('done', $this->seen($order)['status']);
 
-        $this->enter('bo');
+        $this->comeIn('bo');
         $this->sendInTwo($order);
         self::assertSame('delivered', $this->seen($order)['status']);
         $this->claim($order);
@@ -86,18 +73,9 @@ final class FirstOrderBrowserTest extends BrowserTestCase
      */
     private function invited(array $people): array
     {
-        $chrome = self::$chrome;
         $links = [];
         foreach ($people as $name => $role) {
-            $chrome->open('/settings/people');
-            $chrome->press('Invite somebody');
-            $chrome->fill('Name', $name, '.ant-drawer');
-            $chrome->fill('E-mail address', strtolower($name).'@studio.example', '.ant-drawer');
-            $chrome->choose('Role', $role, '.ant-drawer');
-            $chrome->press('Invite and show the link');
-            $chrome->waitFor('it is not shown again');
-            $links[$name] = (string) parse_url($chrome->css('.ant-drawer strong')->getText(), PHP_URL_PATH);
-            $chrome->press('Done');
+            $links[$name] = $this->invite($name, $role);
         }
 
         return $links;
@@ -272,15 +250,9 @@ final class FirstOrderBrowserTest extends BrowserTestCase
         return $this->get("orders/$order");
     }
 
-    private function enter(string $who): void
+    private function comeIn(string $who): void
     {
-        $chrome = self::$chrome;
-        $chrome->open('/');
-        $chrome->signOut();
-        $chrome->open('/');
-        $chrome->fill('E-mail', "$who@studio.example");
-        $chrome->fill('Password', self::PASSWORD);
-        $chrome->press('Sign in');
-        $chrome->css('nav.rail');
+        $this->enter($who);
+        self::$chrome->css('nav.rail');
     }
 }

@@ -107,6 +107,48 @@ final class ClientsTest extends StudioTestCase
         $this->api('painter', 'GET', 'codes/NOPE9', null, 404);
     }
 
+    public function test_a_question_keeps_its_picture_and_where_the_pin_stands(): void
+    {
+        $this->actingAs($this->person('desk'));
+        $picture = UploadedFile::fake()->image('boots.png', 90, 60);
+        $sha = $this->post('/api/v1/pictures', ['picture' => $picture])->json('sha256');
+        $order = $this->order('Ada Fen', 'The flats')['id'];
+        $ask = ['text' => 'These boots?', 'blocks' => false, 'picture' => $sha, 'pin' => ['x' => 0.25, 'y' => 1]];
+        $beside = ['pin' => ['x' => 1.5, 'y' => 0]] + $ask;
+        $this->api('desk', 'POST', "orders/$order/questions", $beside, 422);
+        $this->api('desk', 'POST', "orders/$order/questions", ['picture' => str_repeat('0', 64)] + $ask, 422);
+        $asked = $this->api('desk', 'POST', "orders/$order/questions", $ask, 201)->json('life.questions.0');
+        self::assertSame($sha, $asked['picture']);
+        self::assertEquals(['x' => 0.25, 'y' => 1], $asked['pin']);
+        $plain = ['text' => 'And the hood?', 'blocks' => false];
+        $this->api('desk', 'POST', "orders/$order/questions", $plain, 201);
+        $answer = ['answer' => 'Black.', 'by' => 'Ada Fen', 'amendment' => null];
+        $said = $this->api('desk', 'PUT', "questions/{$asked['id']}", $answer, 200)->json('life.questions');
+        $told = array_values(array_filter($said, fn (array $q) => $q['id'] === $asked['id']))[0];
+        self::assertSame(['Black.', 'Ada Fen', false], [$told['answer'], $told['answered_by'], $told['amended']]);
+    }
+
+    public function test_a_scheme_is_filled_from_the_shelf_slot_by_slot_and_what_is_there_stays(): void
+    {
+        $mine = ['base' => '#123456', 'shades' => [], 'lights' => []];
+        $slots = ['steel' => $mine];
+        $document = ['format' => 'ordotype/scheme@1', 'name' => 'Reeds', 'slots' => $slots, 'areas' => (object) []];
+        $empty = $this->api('lead', 'POST', 'schemes', ['document' => $document], 201)->json('slots');
+        $without = array_filter($empty, fn (array $s) => $s['colours'] === null);
+        self::assertNotSame([], $without);
+        foreach ($without as $slot) {
+            self::assertNotNull($slot['proposed'], $slot['slot']);
+        }
+        $filled = ['name' => 'Reeds, filled'] + $document;
+        $full = $this->api('lead', 'POST', 'schemes', ['document' => $filled, 'fill' => true], 201)->json('slots');
+        foreach ($full as $slot) {
+            self::assertNotNull($slot['colours'], $slot['slot']);
+            self::assertNull($slot['proposed'], 'nothing is proposed where something is');
+        }
+        $steel = array_values(array_filter($full, fn (array $s) => $s['slot'] === 'steel'))[0];
+        self::assertSame('#123456', $steel['colours']['base']['paint'], 'what somebody chose stays');
+    }
+
     public function test_the_studio_has_a_currency_an_address_and_a_head_for_its_papers(): void
     {
         $set = fn (array $facts, int $status = 200) => $this->api('lead', 'PUT', 'studio', $facts, $status);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -75,10 +76,22 @@ final class Chrome
         }
     }
 
+    /** What still moves, a dialog that opens say, is pressed once it stands. */
     public function click(WebDriverElement $element): void
     {
-        $element->click();
-        $this->presses++;
+        for ($i = 0; ; $i++) {
+            try {
+                $element->click();
+                $this->presses++;
+
+                return;
+            } catch (ElementClickInterceptedException $e) {
+                if ($i > 50) {
+                    throw $e;
+                }
+                usleep(100_000);
+            }
+        }
     }
 
     public function presses(): int

@@ -52,7 +52,13 @@ function Record({ client }: { client: ClientRecord }) {
                                     </Link>
                                 ),
                             },
-                            { key: 'number', title: 'Number', dataIndex: 'number', className: 'num' },
+                            {
+                                key: 'number',
+                                responsive: ['md'],
+                                title: 'Number',
+                                dataIndex: 'number',
+                                className: 'num',
+                            },
                             {
                                 key: 'status',
                                 title: 'Stands',
@@ -60,6 +66,7 @@ function Record({ client }: { client: ClientRecord }) {
                             },
                             {
                                 key: 'models',
+                                responsive: ['md'],
                                 title: 'Models',
                                 dataIndex: 'models',
                                 align: 'right',

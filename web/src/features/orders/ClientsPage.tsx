@@ -49,7 +49,12 @@ export default function ClientsPage() {
                                         </Link>
                                     ),
                                 },
-                                { key: 'reach', title: 'How to reach them', dataIndex: 'reach' },
+                                {
+                                    key: 'reach',
+                                    responsive: ['md'],
+                                    title: 'How to reach them',
+                                    dataIndex: 'reach',
+                                },
                                 {
                                     key: 'open',
                                     title: 'Open orders',
