@@ -12,6 +12,7 @@ use App\Http\Controllers\Orders\ClientController;
 use App\Http\Controllers\Orders\OrderController;
 use App\Http\Controllers\Orders\OrderLifeController;
 use App\Http\Controllers\Orders\PaperController;
+use App\Http\Controllers\Orders\QuoteController;
 use App\Http\Controllers\Photographs\DrawingController;
 use App\Http\Controllers\Photographs\ExampleController;
 use App\Http\Controllers\Photographs\LimitController;
@@ -29,6 +30,7 @@ use App\Http\Controllers\Settings\ExportController;
 use App\Http\Controllers\Settings\ImportController;
 use App\Http\Controllers\Settings\StudioController;
 use App\Http\Controllers\Settings\VocabularyController;
+use App\Http\Controllers\Sharing\ClientPageController;
 use App\Http\Controllers\Sharing\ComparisonController;
 use App\Http\Controllers\Standard\DraftController;
 use App\Http\Controllers\Standard\StandardController;
@@ -37,7 +39,7 @@ use App\Studio\Exports;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that a database can hold: a longer one is no address.
-foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'overrule', 'import', 'photograph', 'example', 'drill', 'payment', 'question', 'client', 'parcel'] as $name) {
+foreach (['order', 'unit', 'piece', 'check', 'fault', 'number', 'link', 'token', 'person', 'amendment', 'overrule', 'import', 'photograph', 'example', 'drill', 'payment', 'question', 'client', 'parcel', 'paint'] as $name) {
     Route::pattern($name, '[0-9]{1,18}');
 }
 
@@ -49,7 +51,15 @@ Route::get('drawn/{sha}/{secret}', [DrawingController::class, 'state'])->where([
 Route::post('drawn/{sha}/{secret}', [DrawingController::class, 'again'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}'])->middleware('throttle:shared');
 Route::get('drawn/{sha}/{secret}/picture', [DrawingController::class, 'picture'])->where(['sha' => '[0-9a-f]{64}', 'secret' => '[0-9a-f]{32}']);
 Route::get('shared/{secret}', [ComparisonController::class, 'shared'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
-Route::get('for-you/{secret}', [ComparisonController::class, 'sharedOrder'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
+Route::middleware('throttle:shared')->prefix('for-you/{secret}')->where(['secret' => '[0-9a-f]{32}', 'sha' => '[0-9a-f]{64}'])->group(function (): void {
+    Route::get('', [ClientPageController::class, 'show']);
+    Route::post('answer', [ClientPageController::class, 'answer']);
+    Route::post('questions', [ClientPageController::class, 'ask']);
+    Route::put('questions/{question}', [ClientPageController::class, 'reply']);
+    Route::get('units/{unit}/tiers', [ClientPageController::class, 'tiers']);
+    Route::get('paper', [ClientPageController::class, 'paper']);
+});
+Route::get('for-you/{secret}/pictures/{sha}', [ClientPageController::class, 'picture'])->where(['secret' => '[0-9a-f]{32}', 'sha' => '[0-9a-f]{64}'])->middleware('throttle:shared-pictures');
 
 Route::get('concessions/{secret}', [ComparisonController::class, 'concession'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
 Route::post('concessions/{secret}', [ComparisonController::class, 'concede'])->where('secret', '[0-9a-f]{32}')->middleware('throttle:shared');
@@ -139,6 +149,9 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::get('clients', [ClientController::class, 'index']);
         Route::get('clients/{client}', [ClientController::class, 'show']);
         Route::get('clients/{client}/export', [ClientController::class, 'export']);
+        Route::get('orders/{order}/quote', [QuoteController::class, 'show']);
+        Route::get('orders/{order}/quotes/{number}/paper', [QuoteController::class, 'paper']);
+        Route::get('orders/{order}/client-page', [ClientPageController::class, 'preview']);
         Route::get('orders/{order}/labels', [PaperController::class, 'labels']);
         Route::get('parcels/{parcel}/slip', [PaperController::class, 'slip']);
     });
@@ -162,6 +175,14 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::post('orders/{order}/questions', [OrderLifeController::class, 'ask']);
         Route::put('questions/{question}', [OrderLifeController::class, 'answer']);
         Route::put('units/{unit}/receiving', [OrderLifeController::class, 'receive']);
+        Route::put('orders/{order}/quote', [QuoteController::class, 'edit']);
+        Route::post('orders/{order}/quotes', [QuoteController::class, 'send']);
+        Route::put('orders/{order}/quotes/{number}/came-true', [QuoteController::class, 'settle']);
+        Route::put('orders/{order}/agreed', [QuoteController::class, 'agree']);
+        Route::post('orders/{order}/continued', [QuoteController::class, 'goOn']);
+        Route::get('orders/{order}/budget', [QuoteController::class, 'budget']);
+        Route::get('orders/{order}/letter', [QuoteController::class, 'letter']);
+        Route::post('orders/{order}/letter', [QuoteController::class, 'sendLetter']);
         Route::get('orders/{order}/owed', [OrderLifeController::class, 'owed']);
     });
 
@@ -171,11 +192,13 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::get('paints', [PaintController::class, 'index']);
         Route::get('sculpts', [SculptController::class, 'index']);
         Route::get('sculpts/{slug}', [SculptController::class, 'show']);
+        Route::get('sculpts/{slug}/costs', [QuoteController::class, 'costs']);
         Route::get('sculpts/{slug}/export', [SculptController::class, 'export']);
     });
     Route::middleware('can:schemes.edit')->group(function (): void {
         Route::post('paints', [PaintController::class, 'store']);
         Route::post('paints/table', [PaintController::class, 'table']);
+        Route::put('paints/{paint}', [PaintController::class, 'update']);
         Route::post('schemes', [SchemeController::class, 'store']);
         Route::post('schemes/try', [SchemeController::class, 'attempt']);
         Route::put('schemes/{slug}', [SchemeController::class, 'update']);
@@ -210,6 +233,8 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::post('units/{unit}/release', [PlanController::class, 'release']);
         Route::delete('units/{unit}/release', [PlanController::class, 'takeBack']);
         Route::post('units/{unit}/taken-over', [BenchController::class, 'takeOver']);
+        Route::put('orders/{order}/budget', [QuoteController::class, 'fitBudget']);
+        Route::get('units/{unit}/extras', [QuoteController::class, 'extras']);
         Route::get('units/{unit}/schools', [ArrangementController::class, 'schools']);
         Route::get('units/{unit}/tiers', [ArrangementController::class, 'tiers']);
         Route::post('units/{unit}/spare', [ArrangementController::class, 'spare']);

@@ -7,8 +7,11 @@ namespace App\Demo;
 use App\Actions\Orders\AskClient;
 use App\Actions\Orders\MoveOrder;
 use App\Actions\Orders\PlanPayments;
+use App\Actions\Orders\QuoteOrder;
 use App\Actions\Orders\ReceiveUnit;
 use App\Actions\Orders\SendParcel;
+use App\Actions\Sharing\AnswerByPage;
+use App\Actions\Sharing\ShareSheet;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\User;
@@ -47,6 +50,9 @@ final class DemoOrders
         private readonly ReceiveUnit $receive,
         private readonly SendParcel $parcels,
         private readonly AskClient $ask,
+        private readonly QuoteOrder $quotes,
+        private readonly ShareSheet $pages,
+        private readonly AnswerByPage $answers,
     ) {
     }
 
@@ -56,6 +62,9 @@ final class DemoOrders
         foreach (self::DAYS as $number => [$first, $quoted, $accepted]) {
             $order = self::order($number);
             $order->forceFill(['created_at' => now()->subDays($first)])->save();
+            if ($number === '26-040') {
+                $this->typed($order);
+            }
             if ($quoted !== null) {
                 $this->on($quoted, 'desk', fn (User $desk) => ($this->move)(
                     $order,
@@ -75,9 +84,56 @@ final class DemoOrders
                 ));
             }
         }
+        $this->changed(self::order('26-040'));
         $this->pays('26-036', 11);
         $this->pays('26-041', null);
         $this->received();
+    }
+
+    /** What is offered beside the units of a quote, and what could move its price. */
+    private function typed(Order $order): void
+    {
+        $unit = $order->units()->orderBy('id')->firstOrFail();
+        $this->on(13, 'lead', fn () => $this->quotes->edit($order, $order->refresh()->revision, [
+            'extras' => [
+                [
+                    'id' => 'x1',
+                    'unit' => $unit->id,
+                    'words' => 'Rust on the hooks',
+                    'from' => null,
+                    'count' => $unit->pieces()->count(),
+                    'price' => '1.50',
+                    'choice' => true,
+                    'amendment' => null,
+                ],
+            ],
+            'lines' => [
+                ['id' => 'l1', 'kind' => 'postage', 'words' => 'Postage, insured', 'amount' => '9.80', 'tax' => null],
+            ],
+            'discount' => null,
+            'contingencies' => [
+                ['id' => 'c1', 'unit' => $unit->id, 'words' => 'Castings that need work', 'amount' => '8.00'],
+            ],
+        ]));
+    }
+
+    /** The client asked for something by their page, and a second version went out that soon runs out. */
+    private function changed(Order $order): void
+    {
+        $this->on(10, 'lead', function (User $lead) use ($order): void {
+            [$link] = $this->pages->ofOrder($order, $lead);
+            Auth::forgetUser();
+            $this->answers->ask($link, $order->client, 'It is a present. Can you give it a little off?', null);
+        });
+        $this->on(9, 'lead', function (User $lead) use ($order): void {
+            $typed = $order->refresh()->quote ?? [];
+            $off = ['percent' => '5', 'amount' => null, 'reason' => 'Because it is a present'];
+            $order = $this->quotes->edit($order, $order->revision, ['discount' => $off] + $typed);
+            $until = now()->addDays(9 + 2)->format('Y-m-d');
+            $this->quotes->send($order, $order->revision, $until, $lead);
+            $asked = $order->questions()->firstOrFail();
+            $this->ask->answer($asked, 'Gladly: five per cent. The new quote has it.', $lead->name, null);
+        });
     }
 
     /** Half on acceptance, the rest before sending; the first half came some days ago. */

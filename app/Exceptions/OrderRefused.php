@@ -124,6 +124,14 @@ final class OrderRefused extends Refusal
         return new self("Something was done or noted of model $code already: cancel it instead.", '', 409);
     }
 
+    /** A price of a unit lies in the range of its tier. */
+    public static function notOnTheCard(string $low, ?string $high): self
+    {
+        $range = $high === null ? "$low and up" : "$low to $high";
+
+        return new self("The card has $range for this: a lower price is a discount on the quote.", '/price');
+    }
+
     /** A question is answered once. */
     public static function answered(): self
     {

@@ -36,4 +36,12 @@ final class Amounts
 
         return $parts[1].'.'.str_pad($parts[2] ?? '', 2, '0');
     }
+
+    /** A number with a comma or a point, as one with a point. */
+    public static function decimal(mixed $number): mixed
+    {
+        $written = is_int($number) || is_float($number) ? (string) $number : $number;
+
+        return is_string($written) ? str_replace(',', '.', trim($written)) : $number;
+    }
 }

@@ -35,6 +35,13 @@ use Ordotype\Core\Studio\OrderStatus;
  * @property int|null $scheme_id
  * @property string|null $method
  * @property string|null $reference
+ * @property array{extras?: list<array<string, mixed>>, lines?: list<array<string, mixed>>,
+ *     discount?: array<string, string>|null, contingencies?: list<array<string, mixed>>}|null $quote  what is typed
+ *     beside the units for the next version
+ * @property string|null $agreed_total  said otherwise than the accepted version has it
+ * @property string|null $agreed_reason
+ * @property int|null $continues_id  the order whose army it goes on with
+ * @property Carbon|null $prices_until  so long that one's prices hold
  * @property int $revision
  * @property-read Collection<int, Unit> $units
  * @property-read StandardVersion $version
@@ -45,6 +52,8 @@ use Ordotype\Core\Studio\OrderStatus;
  * @property-read Collection<int, PaymentRow> $payments
  * @property-read Collection<int, Parcel> $parcels
  * @property-read Collection<int, Question> $questions
+ * @property-read Collection<int, QuoteRow> $quotes
+ * @property-read Order|null $continues
  */
 final class Order extends Model
 {
@@ -58,6 +67,8 @@ final class Order extends Model
         'promised_on' => 'date',
         'held_at' => 'datetime',
         'quoted_until' => 'date',
+        'prices_until' => 'date',
+        'quote' => 'array',
         'status' => OrderStatus::class,
     ];
 
@@ -127,6 +138,18 @@ final class Order extends Model
     public function questions(): HasMany
     {
         return $this->hasMany(Question::class)->orderBy('id');
+    }
+
+    /** @return HasMany<QuoteRow, $this> the newest first */
+    public function quotes(): HasMany
+    {
+        return $this->hasMany(QuoteRow::class)->orderByDesc('number');
+    }
+
+    /** @return BelongsTo<Order, $this> */
+    public function continues(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'continues_id');
     }
 
     /** @return HasMany<OverruleRow, $this> the rules of order that do not hold for it */

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $hex
  * @property string $hiding
  * @property string $ml
+ * @property string|null $price  of a pot
+ * @property string $pot_ml  what a full pot holds
  */
 final class Paint extends Model
 {

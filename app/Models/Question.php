@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * Something that the client is asked.
+ * Something that the client is asked, or asks the studio.
  *
  * @property int $id
  * @property int $order_id
@@ -19,7 +19,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \Illuminate\Support\Carbon|null $waits_until
  * @property string|null $picture
  * @property array{x: float, y: float}|null $pin
- * @property int $asked_by
+ * @property int|null $asked_by  null: the client, by their page
+ * @property string|null $asked_name  of the client who asks
+ * @property array{tier?: string, go_ahead?: bool}|null $wish  a tier that the client would have the unit at, or their
+ *     word on its test model
  * @property \Illuminate\Support\Carbon $asked_at
  * @property string|null $answer
  * @property string|null $answered_by
@@ -40,6 +43,7 @@ final class Question extends Model
         'blocks' => 'boolean',
         'waits_until' => 'date',
         'pin' => 'array',
+        'wish' => 'array',
         'asked_at' => 'datetime',
         'answered_at' => 'datetime',
     ];
@@ -57,6 +61,12 @@ final class Question extends Model
             ($this->unit_id === null && $this->piece_id === null) ||
             $this->unit_id === $unit->id ||
             $unit->pieces->contains('id', $this->piece_id);
+    }
+
+    /** Whether the client asks the studio. */
+    public function isFromClient(): bool
+    {
+        return $this->asked_by === null;
     }
 
     /** Whether it holds work up on a day. */

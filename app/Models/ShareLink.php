@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Exceptions\RequestRefused;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -25,6 +26,22 @@ final class ShareLink extends Model
 
     /** @var array<string, string> */
     protected $casts = ['shows' => 'array', 'expires_at' => 'datetime', 'withdrawn_at' => 'datetime'];
+
+    /**
+     * The link that a secret opens: it shows what it was made for and nothing else. Expired, withdrawn and never made
+     * look the same.
+     *
+     * @throws RequestRefused
+     */
+    public static function holding(string $secret, string ...$what): self
+    {
+        $link = self::query()
+            ->where('hash', hash('sha256', $secret))
+            ->whereIn('what', $what)
+            ->first();
+
+        return $link !== null && $link->holds() ? $link : throw RequestRefused::linkShowsNothing();
+    }
 
     public function holds(): bool
     {

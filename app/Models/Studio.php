@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Ordotype\Core\Foundation\PerCent;
+use Ordotype\Core\Studio\QuoteEnd;
 use Ordotype\Core\Studio\QuotesSetting;
 
 /**
@@ -22,6 +24,12 @@ use Ordotype\Core\Studio\QuotesSetting;
  * @property QuotesSetting $quotes whether an order goes out as a quote first
  * @property bool $wants_received whether models are there before they go to the bench
  * @property int $claim_days after delivery, until an order is closed by itself
+ * @property QuoteEnd $quote_end what a client is told of the money
+ * @property int $quote_days so long a quote holds
+ * @property string $mark_up on cost, in per cent
+ * @property string $overhead of minutes and paint, in per cent
+ * @property string|null $tax_rate on painting, in per cent; null: none
+ * @property bool $tax_included prices are said with tax
  */
 final class Studio extends Model
 {
@@ -34,7 +42,8 @@ final class Studio extends Model
     /** What can be set. */
     public const FACTS = [
         'name', 'currency', 'address', 'paper_head', 'mark', 'hourly_rate', 'time_zone', 'second_factor_roles',
-        'quotes', 'wants_received', 'claim_days',
+        'quotes', 'wants_received', 'claim_days', 'quote_end', 'quote_days', 'mark_up', 'overhead', 'tax_rate',
+        'tax_included',
     ];
 
     /** @var array<string, string> */
@@ -42,6 +51,8 @@ final class Studio extends Model
         'second_factor_roles' => 'array',
         'quotes' => QuotesSetting::class,
         'wants_received' => 'boolean',
+        'quote_end' => QuoteEnd::class,
+        'tax_included' => 'boolean',
     ];
 
     /** The name in the address that links begin with. */
@@ -50,6 +61,12 @@ final class Studio extends Model
         $host = parse_url((string) $this->address, PHP_URL_HOST);
 
         return is_string($host) ? $host : null;
+    }
+
+    /** Of painting; null: the studio has none. */
+    public function tax(): ?PerCent
+    {
+        return $this->tax_rate === null ? null : PerCent::of($this->tax_rate);
     }
 
     public static function row(): self

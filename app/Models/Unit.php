@@ -29,6 +29,7 @@ use Ordotype\Core\Bench\Stage;
  * @property int|null $test_piece_id its test model
  * @property int $revision
  * @property string|null $price  of a piece, as the lead set it; null: the middle of the card
+ * @property string|null $ceiling  of a piece, where the card has no high end
  * @property string|null $agreed_price  of a piece, as it was accepted
  * @property-read Receiving|null $receiving
  * @property-read Order $order

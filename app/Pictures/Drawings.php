@@ -59,10 +59,16 @@ final class Drawings
      * A plan in every view that has outlines, as far as its passes are done.
      *
      * @param  int|null  $passes  the first so many; null: all
+     * @param  bool  $plain  for a client: without card and scale
      * @return array<string, string> addresses by view
      */
-    public function views(Plan $plan, ?int $passes = null, int $seed = 1, int $width = self::WIDTH): array
-    {
+    public function views(
+        Plan $plan,
+        ?int $passes = null,
+        int $seed = 1,
+        int $width = self::WIDTH,
+        bool $plain = false,
+    ): array {
         $done = [];
         foreach (array_slice($plan->work->passes, 0, $passes) as $pass) {
             foreach ($pass->steps as $i) {
@@ -70,19 +76,26 @@ final class Drawings
             }
         }
 
-        return $this->inViews($plan->request->sculpt, Coat::all($done), $seed, $width);
+        return $this->inViews($plan->request->sculpt, Coat::all($done), $seed, $width, $plain);
     }
 
     /**
      * @param  list<Coat>  $coats
      * @return array<string, string> addresses by view
      */
-    public function inViews(Sculpt $sculpt, array $coats, int $seed = 1, int $width = self::WIDTH): array
-    {
+    public function inViews(
+        Sculpt $sculpt,
+        array $coats,
+        int $seed = 1,
+        int $width = self::WIDTH,
+        bool $plain = false,
+    ): array {
         $views = [];
         foreach (View::drawn() as $view) {
             if (self::isOutlined($sculpt, $view)) {
-                $views[$view->value] = $this->address(new BoothRequest($sculpt, $coats, $view, $width, $seed));
+                $views[$view->value] = $this->address(
+                    new BoothRequest($sculpt, $coats, $view, $width, $seed, isPlain: $plain),
+                );
             }
         }
 

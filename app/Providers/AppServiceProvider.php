@@ -55,6 +55,10 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(Looping::class, fn () => $this->app->make(Heartbeat::class)->beat());
         RateLimiter::for('shared', fn (Request $request) => Limit::perMinute(60)->by('shared:'.$request->ip()));
         RateLimiter::for(
+            'shared-pictures',
+            fn (Request $request) => Limit::perMinute(600)->by('pictures:'.$request->ip()),
+        );
+        RateLimiter::for(
             'sign-in',
             fn (Request $request) => [
                 // By the address of both, so that a stranger who guesses keeps nobody else out.

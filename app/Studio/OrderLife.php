@@ -34,6 +34,7 @@ final class OrderLife
      * How things stand with an order, as far as its moves ask.
      *
      * @param  Unit|null  $unit  the one that wants to go to the bench: what is asked about others holds it up not
+     * @param  bool  $isNewest  what is accepted is the newest version of the quote
      */
     public function situation(
         Order $order,
@@ -41,18 +42,19 @@ final class OrderLife
         bool $claim = false,
         bool $withdrawn = false,
         ?Unit $unit = null,
+        bool $isNewest = true,
     ): OrderSituation {
         $order->loadMissing(['units.pieces', 'units.sculpt', 'units.receiving', 'version']);
         $unit?->loadMissing(['pieces', 'receiving']);
         $studio = Studio::row();
         $day = $this->today->day();
         $open = $order->payments()->whereNull('noted_on')->get();
-        $questions = $order->questions()->whereNull('answered_at')->get();
+        $questions = $order->questions()->whereNotNull('asked_by')->whereNull('answered_at')->get();
 
         return new OrderSituation(
             array_values($order->units->flatMap->pieces->map(fn (Piece $p) => Stage::from($p->stage))->all()),
-            $order->units->isNotEmpty() && $this->prices->total($order) !== null,
-            true,
+            $this->prices->isPriced($order),
+            $isNewest,
             $order->quoted_until === null || $order->quoted_until->format('Y-m-d') >= $day,
             $studio->quotes,
             $order->units->contains(fn (Unit $u) => $u->released_at !== null),

@@ -149,9 +149,11 @@ final class FirstOrderBrowserTest extends EmptyStudioTestCase
         $this->until(fn () => count($this->seen($order)['units']) === 3);
         $chrome->choose('Scheme', 'Bog');
         $this->until(fn () => $this->seen($order)['scheme'] === 'Bog');
-        $chrome->press('Note the quote');
-        $this->inDialog('Note the quote');
+        $chrome->press('Make the quote');
+        $chrome->press('Send out version 1');
+        $this->inDialog('Send out version 1');
         $this->until(fn () => $this->seen($order)['status'] === 'quoted');
+        $chrome->open("/orders/$order");
         $chrome->press('Note the yes');
         $chrome->fill('Who said yes', 'Ada Fen', '.ant-modal');
         $this->inDialog('Note the yes');

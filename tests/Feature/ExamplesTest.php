@@ -118,14 +118,16 @@ final class ExamplesTest extends StudioTestCase
     {
         Queue::fake();
         $order = $piece->unit->order_id;
-        $made = $this->api('lead', 'POST', "orders/$order/links", ['days' => 3], 201);
+        $made = $this->api('lead', 'POST', "orders/$order/links", null, 201);
         $secret = basename($made->json('path'));
         $unit = collect($this->api(null, 'GET', "for-you/$secret", null, 200)->json('units'))
             ->firstWhere('examples', '!=', []);
         self::assertSame($kept->sha256, $unit['examples'][0]['sha256']);
-        $this->api(null, 'GET', "shared/$secret/pictures/$kept->sha256", null, 200)
+        $this->api(null, 'GET', "for-you/$secret/pictures/$kept->sha256", null, 200)
             ->assertHeader('Content-Type', 'image/png');
         $whole = Photograph::query()->sole()->sha256;
+        // Of their own signed model a client sees the whole photograph, by no other address.
+        $this->api(null, 'GET', "for-you/$secret/pictures/$whole", null, 200);
         $this->api(null, 'GET', "shared/$secret/pictures/$whole", null, 404);
         $this->api(null, 'GET', 'shared/'.str_repeat('0', 32)."/pictures/$kept->sha256", null, 404);
         $slug = $piece->unit->sculpt->slug;

@@ -25,7 +25,7 @@ final class OrderLifeTest extends StudioTestCase
         self::assertSame('add_unit', $order['life']['act']);
         $id = $order['id'];
         $none = $this->move($id, ['to' => 'quoted'], 409);
-        self::assertStringContainsString('no unit yet', (string) $none['errors'][0]['detail']);
+        self::assertStringContainsString('no unit with models', (string) $none['detail']);
 
         $lines = "2 Mudlark, Muster, The flats\n\nmany Sluice Wardens\n3 Mud, must";
         $read = $this->api('desk', 'POST', "orders/$id/lines", ['lines' => $lines, 'keep' => false], 200)->json('lines');
@@ -254,8 +254,9 @@ final class OrderLifeTest extends StudioTestCase
         );
         self::assertCount(7, $edit(['count' => 7])->json('units.0.pieces'));
         self::assertCount(6, $edit(['count' => 6])->json('units.0.pieces'));
-        self::assertSame('12.50', $edit(['price' => '12,5'])->json('unit_plans.0.set_price'));
+        self::assertSame('10.50', $edit(['price' => '10,5'])->json('unit_plans.0.set_price'));
         $edit(['price' => 'much'], 422);
+        $edit(['price' => '12,5'], 422);
         $pieces = $unit->pieces()->pluck('id')->all();
         $split = fn (array $ids, int $status) => $this->api('desk', 'POST', "units/$unit->id/split", [
             'revision' => $unit->fresh()?->revision, 'pieces' => $ids, 'label' => 'The bearers',
@@ -285,9 +286,15 @@ final class OrderLifeTest extends StudioTestCase
     public function test_a_quote_that_ran_out_is_not_accepted_and_the_setting_shuts_the_way_by_hand(): void
     {
         $id = $this->opened('2 Mudlark, Muster')['id'];
-        $this->move($id, ['to' => 'quoted', 'until' => self::today()->subDay()->format('Y-m-d')]);
+        $this->move($id, ['to' => 'quoted', 'until' => self::today()->format('Y-m-d')]);
+        Carbon::setTestNow(now()->addDays(2));
+        $this->flushSession();
+        $this->app->forgetScopedInstances();
         $old = $this->move($id, ['to' => 'accepted', 'who' => 'Ada'], 409);
-        self::assertStringContainsString('run out', (string) $old['errors'][0]['detail']);
+        self::assertStringContainsString('run out', (string) $old['detail']);
+        Carbon::setTestNow();
+        $this->flushSession();
+        $this->app->forgetScopedInstances();
         self::assertSame('draft', $this->move($id, ['to' => 'draft', 'reason' => 'Too dear.'])['status']);
         $this->api('lead', 'PUT', 'studio', ['quotes' => 'always'], 200);
         $by = fn (string $who, int $status) => $this->api($who, 'POST', "orders/$id/moves", [

@@ -30,6 +30,7 @@ final class Places
         'payment' => 'select id from order_payments',
         'question' => 'select id from questions',
         'client' => 'select id from clients',
+        'paint' => 'select id from paints',
         'parcel' => 'select id from parcels',
         'code' => 'select code as id from pieces',
         'table' => "select 'orders' as id",
@@ -37,6 +38,7 @@ final class Places
         'pack' => "select 'five-rungs' as id",
         '/schemes slug' => 'select slug as id from schemes',
         '/sculpts slug' => 'select slug as id from sculpts',
+        '/orders number' => 'select number as id from quotes',
         '/sign-offs number' => 'select number as id from sign_offs',
         '/standard number' => 'select number as id from standard_versions where number is not null',
     ];

@@ -53,7 +53,7 @@ final class Race
         yield from $this->both('an order', 'desk', 'POST', 'orders', ['client' => 'A', 'title' => 'Race'], $count("orders where title = 'Race'"), null);
         yield from $this->both('a unit', 'desk', 'POST', "orders/$order/units", ['sculpt' => 'mudlark', 'tier' => 'muster', 'count' => 2, 'label' => 'Race'], $count("units where label = 'Race'"), null);
         yield from $this->both('a link for a person', 'lead', 'POST', "people/$painter/link", null, $count("invitations where user_id = $painter and used_at is null and withdrawn_at is null"), 1, standing: true);
-        yield from $this->both('a link for a client', 'desk', 'POST', "orders/$order/links", ['days' => 30], $count('share_links where withdrawn_at is null'), null);
+        yield from $this->both('a link for a client', 'desk', 'POST', "orders/$order/links", null, $count("share_links where what = 'order' and withdrawn_at is null and json_value(shows, '$.order') = $order"), 1, standing: true);
         yield from $this->both('a draft', 'lead', 'POST', 'standard/draft', null, $count("standard_versions where status = 'draft'"), 1, standing: true);
         // An order is moved, paid, asked about and sent a parcel by two people who do not know of each other.
         $draft = $this->one("select o.id from orders o join units u on u.order_id = o.id where o.status = 'draft' order by o.id limit 1");
@@ -65,6 +65,7 @@ final class Race
         yield from $this->both('payments', 'desk', 'PUT', "orders/$draft/payments", $plan, $count("order_payments where order_id = $draft"), 2);
         yield from $this->both('a question', 'desk', 'POST', "orders/$draft/questions", ['text' => 'Race?', 'blocks' => false], $count("questions where text = 'Race?'"), null);
         yield from $this->both('a parcel', 'desk', 'POST', "orders/$draft/parcels", ['direction' => 'in', 'on_day' => '2026-12-01', 'way' => 'Race', 'pieces' => [], 'reason' => ''], $count("parcels where way = 'Race'"), null);
+        yield from $this->accepts($draft, $count("order_moves where order_id = $draft and to_status = 'accepted'"));
         $revision = $this->one("select revision from units where id = $unit");
         yield from $this->both('a release', 'lead', 'POST', "units/$unit/release", ['revision' => $revision, 'despite' => 'Race.'], $count("releases where unit_id = $unit"), 1);
         $pieces = $this->all("select id from pieces where unit_id = $unit order by number limit 3");
@@ -82,6 +83,23 @@ final class Race
             yield from $this->race('a photograph removed', $oneKey, 'painter', 'DELETE', "photographs/$photograph", null, $count("activities where action = 'photograph.removed' and subject_id = $photograph"), 1);
         }
         yield from $this->both('a new password', 'painter', 'PUT', 'account/password', ['current' => 'tidemark', 'password' => 'lantern gravel otter'], $count("activities where action = 'person.password'"), 1);
+    }
+
+    /**
+     * A client says yes by their page, many times at once: nobody is signed in, and no key tells them apart.
+     *
+     * @param  callable(): int  $count
+     * @return Generator<string, string|null>
+     */
+    private function accepts(int $order, callable $count): Generator
+    {
+        $made = json_decode((string) $this->answer('desk', 'POST', "orders/$order/links")->getBody(), true);
+        $this->people['client'] = new Person($this->client, '');
+        $this->answer('client', 'GET', 'session');
+        $number = $this->one("select max(number) from quotes where order_id = $order");
+        $yes = ['version' => $number, 'yes' => true, 'name' => 'Race', 'ticks' => [], 'of_age' => true];
+        $path = 'for-you/'.basename((string) ($made['path'] ?? '')).'/answer';
+        yield from $this->race('a yes by a page', true, 'client', 'POST', $path, $yes, $count, 1);
     }
 
     /**

@@ -11,23 +11,32 @@ use App\Models\Unit;
 use App\Repositories\Units;
 use App\Studio\ActivityLog;
 use App\Studio\PieceCodes;
+use App\Studio\UnitPrices;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Stage;
+use Ordotype\Core\Foundation\Money;
+use Ordotype\Core\Studio\UnitPrice;
 
 /** Changes a unit that is not on the bench: its name, price and number; splits it, or takes it off the order. */
 final class ChangeUnit
 {
-    public function __construct(private readonly Units $units, private readonly ActivityLog $log)
-    {
+    public function __construct(
+        private readonly Units $units,
+        private readonly UnitPrices $prices,
+        private readonly ActivityLog $log,
+    ) {
     }
 
-    /** @param  array{label?: string|null, price?: string|null, count?: int}  $facts  only what changes */
+    /** @param  array{label?: string|null, price?: string|null, ceiling?: string|null, count?: int}  $facts  only what changes */
     public function edit(Unit $unit, int $revision, array $facts): Unit
     {
         return DB::transaction(function () use ($unit, $revision, $facts): Unit {
             $unit->lockedOrder();
             $unit = isset($facts['count']) ? $this->open($unit, $revision) : $this->asSeen($unit, $revision);
-            $before = $unit->only(['label', 'price']) + ['count' => $unit->standing()->count()];
+            if (isset($facts['price'])) {
+                $this->mustBeOnTheCard($unit, $facts['price']);
+            }
+            $before = $unit->only(['label', 'price', 'ceiling']) + ['count' => $unit->standing()->count()];
             $plain = array_diff_key($facts, ['count' => true]);
             $unit->update($plain + ['revision' => $revision + 1]);
             if (isset($facts['count'])) {
@@ -79,6 +88,15 @@ final class ChangeUnit
             Piece::query()->where('unit_id', $unit->id)->delete();
             $unit->delete();
         });
+    }
+
+    /** A price outside the card is no price of its tier: one below it is a discount, which has a reason. */
+    private function mustBeOnTheCard(Unit $unit, string $price): void
+    {
+        $range = $this->prices->range($unit->loadMissing(['order.version', 'sculpt']));
+        if (! UnitPrice::isWithin($range, Money::of($price))) {
+            throw OrderRefused::notOnTheCard((string) $range?->low, $range?->high);
+        }
     }
 
     private function count(Unit $unit, int $count): void

@@ -11,6 +11,7 @@ use App\Models\Order;
 use App\Models\OrderMoveRow;
 use App\Models\Parcel;
 use App\Models\Question;
+use App\Models\QuoteRow;
 use App\Models\ShareLink;
 use App\Studio\ActivityLog;
 use App\Studio\NamesApart;
@@ -83,7 +84,9 @@ final class KeepClient
             'revision' => $order->revision + 1,
         ]);
         Parcel::query()->where('order_id', $order->id)->update(['recipient' => null, 'tracking' => null]);
-        Question::query()->where('order_id', $order->id)->update(['answered_by' => null]);
+        Question::query()->where('order_id', $order->id)->whereNotNull('asked_by')->update(['answered_by' => null]);
+        Question::query()->where('order_id', $order->id)->whereNull('asked_by')->update(['asked_name' => self::ERASED]);
+        QuoteRow::query()->where('order_id', $order->id)->update(['answered_by' => null, 'reason' => null]);
         foreach (OrderMoveRow::query()->where('order_id', $order->id)->get() as $move) {
             $move->update(['facts' => array_diff_key($move->facts, ['who' => true, 'how' => true])]);
         }

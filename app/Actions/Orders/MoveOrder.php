@@ -13,6 +13,7 @@ use App\Models\Unit;
 use App\Models\User;
 use App\Studio\ActivityLog;
 use App\Studio\OrderLife;
+use App\Studio\Quoting;
 use App\Studio\Today;
 use App\Studio\UnitPrices;
 use Illuminate\Support\Facades\DB;
@@ -20,7 +21,9 @@ use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Bench\StageMove;
 use Ordotype\Core\Studio\MoveCondition;
 use Ordotype\Core\Studio\Mover;
+use Ordotype\Core\Studio\OrderMoves;
 use Ordotype\Core\Studio\OrderStatus;
+use Ordotype\Core\Studio\QuoteState;
 
 /** Moves an order along by hand: quoted, accepted, back to the enquiry, cancelled, claimed, closed; and holds it. */
 final class MoveOrder
@@ -29,6 +32,8 @@ final class MoveOrder
         private readonly OrderLife $life,
         private readonly MovePiece $movePiece,
         private readonly UnitPrices $prices,
+        private readonly QuoteOrder $quotes,
+        private readonly Quoting $quoting,
         private readonly Today $today,
         private readonly ActivityLog $log,
     ) {
@@ -37,6 +42,7 @@ final class MoveOrder
     /**
      * @param  array<string, string>  $facts  reason, who said yes, how, until when a quote holds, promised day
      * @param  list<int>  $pieces  ids of what a claim is about
+     * @param  list<string>  $ticks  ids of the extras that the client takes
      */
     public function __invoke(
         Order $order,
@@ -45,8 +51,9 @@ final class MoveOrder
         User $by,
         array $facts = [],
         array $pieces = [],
+        array $ticks = [],
     ): Order {
-        return DB::transaction(function () use ($order, $revision, $to, $by, $facts, $pieces): Order {
+        return DB::transaction(function () use ($order, $revision, $to, $by, $facts, $pieces, $ticks): Order {
             $order = $order->lockedAt($revision);
             $mover = $by->role === Role::Lead ? Mover::Lead : Mover::Desk;
             $isClaim = $to === OrderStatus::InWork && $pieces !== [];
@@ -56,21 +63,55 @@ final class MoveOrder
                 throw OrderRefused::conditionsMissing([MoveCondition::UnitWithTierAndPrice]);
             }
             $kept = array_filter($facts, fn (string $v) => trim($v) !== '');
-            if ($to === OrderStatus::Quoted || $to === OrderStatus::Accepted) {
-                $kept['price'] = $this->prices->total($order)?->decimal() ?? '';
+            $mayMove = OrderMoves::between($order->status, $to, $mover) !== [];
+            if ($mayMove && $this->withQuote($order, $to, $mover, $kept, $ticks)) {
+                return $order->refresh();
+            }
+            if ($to === OrderStatus::Accepted) {
+                $kept['price'] = $this->quoting->total($order)?->decimal() ?? '';
             }
             $this->life->move($order, $to, $mover, $situation, $kept);
             match ($to) {
-                OrderStatus::Quoted => $order->update(['quoted_until' => $kept['until'] ?? null]),
                 OrderStatus::Accepted => $this->accepted($order, $kept['promised'] ?? null),
                 OrderStatus::Cancelled => $this->cancelled($order, $reason),
                 OrderStatus::InWork => $this->claimed($order, $pieces, $reason),
-                OrderStatus::Draft => $order->update(['quoted_until' => null]),
-                OrderStatus::Done, OrderStatus::Delivered, OrderStatus::Closed => null,
+                OrderStatus::Quoted, OrderStatus::Draft, OrderStatus::Done, OrderStatus::Delivered,
+                OrderStatus::Closed => null,
             };
 
             return $order->refresh();
         });
+    }
+
+    /**
+     * Moves that a version of its quote goes with; an order that was quoted before versions were kept has none.
+     *
+     * @param  array<string, string>  $facts
+     * @param  list<string>  $ticks
+     */
+    private function withQuote(Order $order, OrderStatus $to, Mover $by, array $facts, array $ticks): bool
+    {
+        $open = $this->quoting->newest($order);
+        $open = $open?->state === QuoteState::Open ? $open : null;
+        if ($to === OrderStatus::Quoted) {
+            $this->quotes->fixed($order, $facts['until'] ?? null, $by);
+
+            return true;
+        }
+        if ($to === OrderStatus::Draft && $open !== null) {
+            $this->quotes->refuse($order, $open, $by, $facts['who'] ?? '', $facts['reason'] ?? '');
+
+            return true;
+        }
+        if ($to === OrderStatus::Accepted && ($open !== null || $order->status === OrderStatus::Draft)) {
+            $version = $open ?? $this->quotes->written($order);
+            $who = $facts['who'] ?? '';
+            $this->quotes->accept($order, $version, $by, $who, $facts['how'] ?? 'by hand', $ticks, $facts);
+
+            return true;
+        }
+
+        return false;
     }
 
     /** Stops releases and new work; what was begun is finished. */

@@ -18,6 +18,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class ShareSheet
 {
+    /** Longer than any order takes: its page ends with the order's claims. */
+    private const DAYS_OF_A_LIFE = 3650;
+
     public function __construct(private readonly Standards $standards, private readonly ActivityLog $log)
     {
     }
@@ -36,10 +39,19 @@ final class ShareSheet
         );
     }
 
-    /** @return array{ShareLink, string} a link by which a client sees the order, and its secret */
-    public function ofOrder(Order $order, int $days, User $by): array
+    /**
+     * The one address by which a client sees the order for its whole life; made anew, the one before ends.
+     *
+     * @return array{ShareLink, string} the link and its secret
+     */
+    public function ofOrder(Order $order, User $by): array
     {
-        return $this->made('order', ['order' => $order->id], $days, $by);
+        return DB::transaction(function () use ($order, $by): array {
+            $before = ShareLink::query()->where('what', 'order')->where('shows->order', $order->id);
+            $before->whereNull('withdrawn_at')->update(['withdrawn_at' => now()]);
+
+            return $this->made('order', ['order' => $order->id], self::DAYS_OF_A_LIFE, $by);
+        });
     }
 
     /**

@@ -16,7 +16,9 @@ use App\Models\Unit;
 use App\Models\User;
 use App\Policies\Rights;
 use App\Studio\OrderLife;
-use App\Studio\UnitPrices;
+use App\Studio\QuoteBody;
+use App\Studio\Quoting;
+use App\Studio\Today;
 use Ordotype\Core\Bench\Stage;
 use Ordotype\Core\Foundation\Money;
 use Ordotype\Core\Studio\Mover;
@@ -24,14 +26,18 @@ use Ordotype\Core\Studio\NextAct;
 use Ordotype\Core\Studio\OrderMoves;
 use Ordotype\Core\Studio\OrderSituation;
 use Ordotype\Core\Studio\Payment;
+use Ordotype\Core\Studio\QuoteChange;
+use Ordotype\Core\Studio\QuoteState;
 use Ordotype\Core\Words\OrderLifeWords;
+use Ordotype\Core\Words\QuoteWords;
 
 /** How an order came to where it stands, what it waits for, what is paid, sent, come in and asked. */
 final class LifeOfOrder
 {
     public function __construct(
         private readonly OrderLife $life,
-        private readonly UnitPrices $prices,
+        private readonly Quoting $quoting,
+        private readonly Today $today,
     ) {
     }
 
@@ -41,7 +47,7 @@ final class LifeOfOrder
         $order->load(['moves', 'payments', 'parcels', 'questions', 'units.receiving']);
         $so = $this->life->situation($order);
         $act = $this->act($order, $so);
-        $total = $this->prices->total($order);
+        $total = $this->quoting->total($order);
 
         return [
             'act' => $act?->value,
@@ -58,11 +64,41 @@ final class LifeOfOrder
                         'reason' => $order->held_reason,
                     ],
             'quoted_until' => $order->quoted_until?->format('Y-m-d'),
+            'quote' => $this->quote($order),
             'total' => $total?->decimal(),
             'payments' => $this->payments($order, $total),
             'parcels' => array_values($order->parcels->map(self::parcel(...))->all()),
             'questions' => array_values($order->questions->map(self::question(...))->all()),
             'received' => array_values($order->units->map(self::received(...))->all()),
+        ];
+    }
+
+    /** @return array<string, mixed>|null the newest version, and whether the order is otherwise by now */
+    private function quote(Order $order): ?array
+    {
+        $version = $this->quoting->newest($order);
+        if ($version === null) {
+            return null;
+        }
+        $body = QuoteBody::of($version->body);
+        $sums = $body->sums($version->ticks ?? [], $version->came_true ?? []);
+        $now = QuoteBody::of($this->quoting->compose($order, false));
+        $choices = array_filter($body->body['extras'], fn (array $e) => $e['choice']);
+
+        return [
+            'number' => $version->number,
+            'words' => QuoteWords::state($version->state),
+            'is_open' => $version->state === QuoteState::Open,
+            'run_out' => $version->hasRunOut($this->today->day()),
+            'until' => $version->valid_until->format('Y-m-d'),
+            'price' => $sums['price'],
+            'ceiling' => $sums['ceiling'],
+            'choices' => array_map(
+                fn (array $e) => array_intersect_key($e, array_flip(['id', 'words', 'count', 'price'])),
+                array_values($choices),
+            ),
+            'is_otherwise' => ! $order->status->hasLeft() &&
+                QuoteChange::between($body->withTicks($version->ticks ?? [])->items(), $now->items()) !== [],
         ];
     }
 
@@ -100,7 +136,8 @@ final class LifeOfOrder
             NextAct::Work => '/bench',
             NextAct::Check => ($unit = $with(Stage::Offered)) === null ? '/check' : "/check/tray/$unit->id",
             NextAct::Sign => '/check',
-            NextAct::AddUnit, NextAct::Quote, NextAct::Accept, NextAct::Answer, NextAct::Receive,
+            NextAct::Quote => "/orders/$order->id/quote",
+            NextAct::AddUnit, NextAct::Accept, NextAct::Answer, NextAct::Receive,
             NextAct::NotePayment, NextAct::Resume, NextAct::Send, NextAct::Close, NextAct::SendBack => null,
         };
     }
@@ -233,6 +270,8 @@ final class LifeOfOrder
             'answered_by' => $q->answered_by,
             'answered_at' => $q->answered_at?->toIso8601ZuluString(),
             'amended' => $q->amendment_id !== null,
+            'from_client' => $q->asked_name,
+            'wish' => $q->wish,
         ];
     }
 

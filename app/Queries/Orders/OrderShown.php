@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Pictures\Drawings;
 use App\Repositories\Amendments;
 use App\Repositories\Standards;
+use App\Studio\UnitCosts;
 use App\Studio\UnitPlans;
 use App\Studio\UnitPrices;
 use Illuminate\Support\Collection;
@@ -30,6 +31,7 @@ final class OrderShown
         private readonly OrderBrief $brief,
         private readonly Drawings $drawings,
         private readonly UnitPrices $prices,
+        private readonly UnitCosts $costs,
         private readonly LifeOfOrder $life,
     ) {
     }
@@ -95,6 +97,8 @@ final class OrderShown
             'agreed' => $this->amendments->agreedPrices($unit),
             'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
             'set_price' => $unit->price,
+            'set_ceiling' => $unit->ceiling,
+            'below_cost' => $this->costs->isBelow($this->prices->ofPiece($unit), $plan),
             'agreed_price' => $unit->agreed_price,
             'sum' => $this->prices->ofUnit($unit)?->decimal(),
         ];

@@ -6,7 +6,9 @@ namespace App\Queries\Orders;
 
 use App\Models\Unit;
 use App\Repositories\Units;
+use App\Studio\UnitCosts;
 use App\Studio\UnitPlans;
+use App\Studio\UnitPrices;
 use Ordotype\Core\Foundation\FormatException;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Planning\Outlook\RaisedArea;
@@ -25,6 +27,8 @@ final class TiersForUnit
         private readonly Units $units,
         private readonly UnitPlans $plans,
         private readonly Planner $planner,
+        private readonly UnitPrices $prices,
+        private readonly UnitCosts $costs,
     ) {
     }
 
@@ -40,14 +44,16 @@ final class TiersForUnit
         return [
             'currency' => $now->request->standard->currency,
             'data' => array_map(
-                fn (Tier $t) => $now->request->at($t)->isQuotedByHand() ? self::quoted($t) : $this->planned($t, $now),
+                fn (Tier $t) => $now->request->at($t)->isQuotedByHand()
+                    ? self::quoted($t)
+                    : $this->planned($t, $now, $unit),
                 $tiers,
             ),
         ];
     }
 
     /** @return array<string, mixed> */
-    private function planned(Tier $tier, Plan $now): array
+    private function planned(Tier $tier, Plan $now, Unit $unit): array
     {
         $unfit = false;
         try {
@@ -67,6 +73,7 @@ final class TiersForUnit
             'conflicts' => count($plan->conflicts()),
             'amendments_unfit' => $unfit,
             'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
+            'below_cost' => $this->costs->isBelow($this->prices->of($unit, $tier->key)?->price, $plan),
             'raise' => $higher ? self::raise(new Raising($plan->request, Raising::workOf($now))) : null,
             'gains' => $voices->gains(),
             'losses' => $voices->losses(),
@@ -97,6 +104,7 @@ final class TiersForUnit
             'conflicts' => 0,
             'amendments_unfit' => false,
             'price' => null,
+            'below_cost' => false,
             'raise' => null,
             'gains' => [],
             'losses' => [],

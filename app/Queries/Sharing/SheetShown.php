@@ -82,7 +82,7 @@ final class SheetShown
             'loses' => (new Voices($rung->fromBelow))->losses(),
             'not_here' => $rung->toNext === null ? [] : (new Voices($rung->toNext))->gains(),
             'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
-            'drawn' => (object) $this->drawings->views($rung->plan),
+            'drawn' => (object) $this->drawings->views($rung->plan, plain: true),
             'marks' => array_map(
                 fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
                 $rung->plan->areas,

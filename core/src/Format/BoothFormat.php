@@ -24,7 +24,8 @@ final class BoothFormat
 
     public static function write(BoothRequest $request): stdClass
     {
-        return (object) [
+        // What is plain says so; what is not is named as it was before there was such a thing.
+        return (object) (($request->isPlain ? ['plain' => true] : []) + [
             'booth' => self::VERSION,
             'sculpt' => SculptFormat::write($request->sculpt),
             'view' => $request->view->value,
@@ -46,7 +47,7 @@ final class BoothFormat
                 fn (PlantedFault $f): stdClass => (object) ['key' => $f->key, 'area' => $f->area, 'size' => $f->size],
                 $request->faults,
             ),
-        ];
+        ]);
     }
 
     /** @throws FormatException when it is not what {@see write} gave */
@@ -82,6 +83,7 @@ final class BoothFormat
             $faults,
             $root->number('stops', -4.0, 4.0),
             [$cast[0] ?? 1.0, $cast[1] ?? 1.0, $cast[2] ?? 1.0],
+            $root->has('plain') && $root->bool('plain'),
         );
         $problems->refuse();
 

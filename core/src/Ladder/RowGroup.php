@@ -21,4 +21,14 @@ enum RowGroup: string
     case Finish = 'Finish';
     case Check = 'Check';
     case Limits = 'Limits';
+
+    /** Whether it says how work is done rather than what is seen of it. */
+    public function isProcess(): bool
+    {
+        return match ($this) {
+            self::Preparation, self::Allowed, self::Check, self::Limits => true,
+            self::Colour, self::Shade, self::Light, self::Lines, self::Detail, self::Marks, self::Wear,
+            self::Protection, self::Base, self::Finish => false,
+        };
+    }
 }

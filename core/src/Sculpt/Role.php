@@ -20,4 +20,15 @@ enum Role: string
             self::Regular, self::Horde => false,
         };
     }
+
+    /** How much a figure of it is looked at: the higher the more. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Horde => 0,
+            self::Regular => 1,
+            self::Hero => 2,
+            self::Centrepiece => 3,
+        };
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ordotype\Core\Studio;
 
 use Ordotype\Core\Foundation\Money;
+use Ordotype\Core\Foundation\PerCent;
 
 /** One of the payments of an order: a sum, or a share of the whole in per cent. */
 final readonly class Payment
@@ -26,7 +27,7 @@ final readonly class Payment
         $sums = [];
         $left = $whole->cents;
         foreach ($payments as $i => $payment) {
-            $own = $payment->sum->cents ?? intdiv($whole->cents * (int) $payment->percent + 50, 100);
+            $own = $payment->sum->cents ?? $whole->share(PerCent::of((string) $payment->percent))->cents;
             $cents = $i === count($payments) - 1 ? $left : min($left, $own);
             $sums[] = Money::ofCents($cents);
             $left -= $cents;

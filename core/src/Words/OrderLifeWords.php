@@ -70,7 +70,7 @@ final class OrderLifeWords
     {
         return match ($act) {
             NextAct::AddUnit => 'Add a unit',
-            NextAct::Quote => 'Note the quote',
+            NextAct::Quote => 'Make the quote',
             NextAct::Accept => 'Note the yes',
             NextAct::Answer => 'Note the answer',
             NextAct::Receive => 'Receive the models',

@@ -22,6 +22,7 @@ use Ordotype\Core\Standard\School;
 use Ordotype\Core\Standard\TechniqueStatus;
 use Ordotype\Core\Studio\OrderStatus;
 use Ordotype\Core\Studio\PaymentWhen;
+use Ordotype\Core\Studio\QuoteEnd;
 use Ordotype\Core\Studio\QuotesSetting;
 
 /** The closed sets with what a person reads for each value, in the order in which they are offered. */
@@ -48,6 +49,7 @@ final class Vocabulary
             'stage' => self::of(Stage::cases(), Terms::stage(...)),
             'order_status' => self::of(OrderStatus::cases(), Terms::orderStatus(...)),
             'quotes' => self::of(QuotesSetting::cases(), OrderLifeWords::quotes(...)),
+            'quote_end' => self::of(QuoteEnd::cases(), QuoteWords::end(...)),
             'payment_when' => self::of(PaymentWhen::cases(), OrderLifeWords::payment(...)),
             'school' => self::of(School::cases(), SchoolWords::school(...)),
             'answer' => self::answers(),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ordotype\Core\Words;
 
+use Ordotype\Core\Ladder\ClauseViews;
 use Ordotype\Core\Ladder\TierDifference;
 use Ordotype\Core\Planning\Demand\Reason;
 use Ordotype\Core\Planning\Demand\Requirement;
@@ -20,17 +21,25 @@ final readonly class Voices
     /** @var array<string, string> clause id to the plain words the studio gave it */
     private array $plain;
 
+    /** @var array<string, true> ids of clauses that speak of how it is prepared and painted, not of what one sees */
+    private array $process;
+
     public function __construct(private TierDifference $difference)
     {
-        $plain = [];
+        $plain = $process = [];
         foreach ([$difference->from, $difference->to] as $plan) {
+            $views = new ClauseViews($plan->request->standard);
             foreach ($plan->request->standard->clausesOf($plan->request->tier) as $clause) {
+                if ($views->of($clause)->group->isProcess()) {
+                    $process[$clause->id] = true;
+                }
                 if ($clause->clientText !== null) {
                     $plain[$clause->id] = $clause->clientText;
                 }
             }
         }
         $this->plain = $plain;
+        $this->process = $process;
         $this->words = new PlanWords($difference->to->request);
     }
 
@@ -68,6 +77,12 @@ final readonly class Voices
         return $this->forClients([Trend::Added, Trend::Strengthened, Trend::Changed], after: true);
     }
 
+    /** @return list<string> the same without how it comes about: what one sees of it */
+    public function benefits(): array
+    {
+        return $this->forClients([Trend::Added, Trend::Strengthened, Trend::Changed], after: true, seen: true);
+    }
+
     /** @return list<string> what a client does not get any more */
     public function losses(): array
     {
@@ -94,7 +109,7 @@ final readonly class Voices
      * @param  list<Trend>  $kinds
      * @return list<string>
      */
-    private function forClients(array $kinds, bool $after): array
+    private function forClients(array $kinds, bool $after, bool $seen = false): array
     {
         /** @var array<string, list<string>> $said phrase to areas; empty where the studio's own words say it */
         $said = [];
@@ -103,9 +118,13 @@ final readonly class Voices
             if ($requirement === null || ! in_array($change->trend, $kinds, true)) {
                 continue;
             }
+            $ids = Reason::ids($requirement->reasons);
+            if ($seen && array_filter($ids, fn (string $id) => isset($this->process[$id])) !== []) {
+                continue;
+            }
             $own = array_values(
                 array_filter(
-                    array_map(fn (string $id) => $this->plain[$id] ?? null, Reason::ids($requirement->reasons)),
+                    array_map(fn (string $id) => $this->plain[$id] ?? null, $ids),
                     is_string(...),
                 ),
             );

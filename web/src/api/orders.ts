@@ -49,15 +49,8 @@ export const orderLinksQuery = (order: number) =>
         queryFn: () => given(client.GET('/orders/{order}/links', { params: { path: { order } } })),
     });
 
-export const shareOrder = (order: number, days: number) =>
-    given(client.POST('/orders/{order}/links', { params: { path: { order } }, body: { days } }));
-
-export const orderForClientQuery = (secret: string) =>
-    queryOptions({
-        queryKey: ['for-you', secret],
-        queryFn: () => given(client.GET('/for-you/{secret}', { params: { path: { secret } } })),
-        retry: false,
-    });
+export const shareOrder = (order: number) =>
+    given(client.POST('/orders/{order}/links', { params: { path: { order } } }));
 
 const on = (order: number) => ({ path: { order } });
 

@@ -17,3 +17,6 @@ export type TableOfPaints = components['schemas']['TableOfPaints'];
 
 /** Without a text it is the starter rack. */
 export const readPaints = (body: ReadPaints) => given(client.POST('/paints/table', { body }));
+
+export const changePaint = (paint: number, body: components['schemas']['ChangePaintBody']) =>
+    given(client.PUT('/paints/{paint}', { params: { path: { paint } }, body }));

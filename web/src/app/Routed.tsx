@@ -12,13 +12,14 @@ const DifferencesPage = lazy(() => import('../features/standard/DifferencesPage'
 const ComparisonPage = lazy(() => import('../features/standard/ComparisonPage'));
 const VersionsPage = lazy(() => import('../features/standard/VersionsPage'));
 const PacksPage = lazy(() => import('../features/standard/PacksPage'));
-const ForYouPage = lazy(() => import('../features/orders/ForYouPage'));
+const ForYouPage = lazy(() => import('../features/client/ForYouPage'));
 const SharedPage = lazy(() => import('../features/standard/SharedPage'));
 const OrdersPage = lazy(() => import('../features/orders/OrdersPage'));
 const ClientPage = lazy(() => import('../features/orders/ClientPage'));
 const ClientsPage = lazy(() => import('../features/orders/ClientsPage'));
 const CodePage = lazy(() => import('../features/orders/CodePage'));
 const OrderPage = lazy(() => import('../features/orders/OrderPage'));
+const QuotePage = lazy(() => import('../features/quotes/QuotePage'));
 const PlanPage = lazy(() => import('../features/plan/PlanPage'));
 const CardPage = lazy(() => import('../features/plan/CardPage'));
 const SchemesPage = lazy(() => import('../features/schemes/SchemesPage'));
@@ -129,6 +130,8 @@ export function Routed() {
                 <Route element={<Needs ability="orders.read" />}>
                     <Route path="orders" element={<OrdersPage />} />
                     <Route path="orders/:id" element={<OrderPage />} />
+                    <Route path="orders/:id/quote" element={<QuotePage />} />
+                    <Route path="orders/:id/for-the-client" element={<ForYouPage />} />
                     <Route path="clients" element={<ClientsPage />} />
                     <Route path="clients/:id" element={<ClientPage />} />
                 </Route>

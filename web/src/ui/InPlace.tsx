@@ -13,11 +13,14 @@ export function InPlace({
     label,
     value,
     rows = 1,
+    bare = false,
     save,
 }: {
     label: string;
     value: string;
     rows?: number;
+    /** In a table, whose head says what it is: the label is only heard. */
+    bare?: boolean;
     save: (text: string) => Promise<unknown>;
 }) {
     const [draft, setDraft] = useState<string | null>(null);
@@ -39,22 +42,22 @@ export function InPlace({
         if (e.key === 'Escape') leave();
         if (e.key === 'Enter' && (rows === 1 || e.ctrlKey)) commit();
     };
+    const line = (
+        <Input.TextArea
+            className="in-place"
+            variant="filled"
+            autoSize={{ minRows: rows }}
+            status={keep.isError ? 'error' : ''}
+            {...(bare ? { 'aria-label': label } : {})}
+            value={draft ?? value}
+            onChange={(e) => setDraft(rows === 1 ? e.target.value.replace(/\n/g, '') : e.target.value)}
+            onBlur={left}
+            onKeyDown={key}
+        />
+    );
     return (
         <>
-            <Field label={label}>
-                <Input.TextArea
-                    className="in-place"
-                    variant="filled"
-                    autoSize={{ minRows: rows }}
-                    status={keep.isError ? 'error' : ''}
-                    value={draft ?? value}
-                    onChange={(e) =>
-                        setDraft(rows === 1 ? e.target.value.replace(/\n/g, '') : e.target.value)
-                    }
-                    onBlur={left}
-                    onKeyDown={key}
-                />
-            </Field>
+            {bare ? line : <Field label={label}>{line}</Field>}
             {keep.isError && (
                 <Says kind="bad">
                     {saysWhy(keep.error)}{' '}

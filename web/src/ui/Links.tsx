@@ -72,7 +72,7 @@ export function MadeLinks({
     links,
     kept,
 }: {
-    links: { id: number; says: string; holds: boolean; expires_at: string }[];
+    links: { id: number; says: string; holds: boolean; expires_at: string; ends?: string }[];
     kept: QueryKey;
 }) {
     const queries = useQueryClient();
@@ -85,7 +85,8 @@ export function MadeLinks({
             {links.map((l) => (
                 <Flex key={l.id} gap={8} align="center" justify="space-between" className="small mt-8">
                     <span>
-                        {l.says}: {l.holds ? `until ${day(l.expires_at)}` : 'shows nothing any more'}
+                        {l.says}:{' '}
+                        {l.holds ? (l.ends ?? `until ${day(l.expires_at)}`) : 'shows nothing any more'}
                     </span>
                     {l.holds && (
                         <Button type="link" size="small" onClick={() => withdraw.mutate(l.id)}>

@@ -38,7 +38,15 @@ final class OrderLifeController
     public function move(OrderMoved $given, Order $order, MoveOrder $move): JsonResponse
     {
         $by = $given->person();
-        $order = $move($order, $given->revision(), $given->to(), $by, $given->facts(), $given->pieces());
+        $order = $move(
+            $order,
+            $given->revision(),
+            $given->to(),
+            $by,
+            $given->facts(),
+            $given->pieces(),
+            $given->ticks(),
+        );
 
         return $this->shown($order, $by);
     }

@@ -8,8 +8,10 @@ use App\Actions\Schemes\ShelvePaint;
 use App\Actions\Schemes\ShelveTable;
 use App\Http\Requests\ListAsked;
 use App\Http\Requests\Schemes\NewPaint;
+use App\Http\Requests\Schemes\PaintEdited;
 use App\Http\Requests\Schemes\TableOfPaints;
 use App\Http\Resources\Schemes\PaintBrief;
+use App\Models\Paint as PaintRow;
 use App\Queries\Schemes\PaintsListed;
 use Illuminate\Http\JsonResponse;
 use Ordotype\Core\Colour\Paint;
@@ -52,6 +54,11 @@ final class PaintController
             ),
             'added' => $added,
         ]);
+    }
+
+    public function update(PaintEdited $given, PaintRow $paint, ShelvePaint $shelve): JsonResponse
+    {
+        return new JsonResponse(new PaintBrief($shelve->edit($paint, $given->facts())));
     }
 
     public function store(NewPaint $given, ShelvePaint $shelve): JsonResponse

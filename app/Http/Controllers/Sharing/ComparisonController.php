@@ -8,8 +8,8 @@ use App\Actions\Check\AskTheClient;
 use App\Actions\Sharing\ShareSheet;
 use App\Exceptions\RequestRefused;
 use App\Http\Requests\Check\ConcessionAnswered;
+use App\Http\Requests\NothingSent;
 use App\Http\Requests\Sharing\FigureOnSheet;
-use App\Http\Requests\Sharing\NewOrderLink;
 use App\Http\Requests\Sharing\NewShare;
 use App\Http\Resources\Sharing\ShareLinkBrief;
 use App\Models\Example;
@@ -17,9 +17,9 @@ use App\Models\Order;
 use App\Models\Picture;
 use App\Models\ShareLink;
 use App\Queries\Check\ConcessionShown;
-use App\Queries\Sharing\OrderForClient;
 use App\Queries\Sharing\SheetShown;
 use App\Repositories\Standards;
+use App\Studio\ClientPage;
 use App\Studio\Pictures;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -64,15 +64,16 @@ final class ComparisonController
         return new JsonResponse([
             'data' => $links->map(fn (ShareLink $l) => [
                 'id' => $l->id,
+                'made_at' => $l->created_at?->toIso8601ZuluString(),
                 'expires_at' => $l->expires_at->toIso8601ZuluString(),
-                'holds' => $l->holds(),
+                'holds' => $l->holds() && ! ClientPage::hasEnded($order),
             ]),
         ]);
     }
 
-    public function shareOrder(NewOrderLink $given, Order $order, ShareSheet $share): JsonResponse
+    public function shareOrder(NothingSent $given, Order $order, ShareSheet $share): JsonResponse
     {
-        [$link, $secret] = $share->ofOrder($order, $given->days(), $given->person());
+        [$link, $secret] = $share->ofOrder($order, $given->person());
 
         return self::made($link, "/for-you/$secret");
     }
@@ -94,19 +95,14 @@ final class ComparisonController
     /** What a link shows, without signing in. Expired, withdrawn and never made look the same. */
     public function shared(string $secret): JsonResponse
     {
-        $link = self::holding($secret, 'comparison');
+        $link = ShareLink::holding($secret, 'comparison');
 
         return new JsonResponse($this->sheet->shared($link));
     }
 
-    public function sharedOrder(string $secret, OrderForClient $shown): JsonResponse
-    {
-        return new JsonResponse($shown->shared(self::holding($secret, 'order')));
-    }
-
     public function concession(string $secret, ConcessionShown $shown): JsonResponse
     {
-        return new JsonResponse($shown->of(self::holding($secret, 'concession')));
+        return new JsonResponse($shown->of(ShareLink::holding($secret, 'concession')));
     }
 
     public function concede(
@@ -115,7 +111,7 @@ final class ComparisonController
         ConcessionShown $shown,
         AskTheClient $ask,
     ): JsonResponse {
-        $link = self::holding($secret, 'concession');
+        $link = ShareLink::holding($secret, 'concession');
         $ask->answer($link, $given->name(), $given->agrees());
 
         return new JsonResponse($shown->of($link->refresh()));
@@ -124,25 +120,11 @@ final class ComparisonController
     /** A kept detail of finished work, for whoever holds a link that shows any. */
     public function sharedPicture(string $secret, string $sha, Pictures $pictures): Response
     {
-        self::holding($secret, 'comparison', 'order');
+        ShareLink::holding($secret, 'comparison');
         if (Example::query()->where('sha256', $sha)->doesntExist()) {
             throw RequestRefused::linkShowsNothing();
         }
 
         return $pictures->answered(Picture::query()->findOrFail($sha));
-    }
-
-    /** A link shows what it was made for and nothing else. */
-    private static function holding(string $secret, string ...$what): ShareLink
-    {
-        $link = ShareLink::query()
-            ->where('hash', hash('sha256', $secret))
-            ->whereIn('what', $what)
-            ->first();
-        if ($link === null || ! $link->holds()) {
-            throw RequestRefused::linkShowsNothing();
-        }
-
-        return $link;
     }
 }

@@ -24,6 +24,8 @@ final class OrderMoved extends StudioRequest
             'promised' => ['nullable', 'date_format:Y-m-d'],
             'pieces' => ['sometimes', 'array', 'max:500'],
             'pieces.*' => ['integer', 'distinct'],
+            'ticks' => ['sometimes', 'array', 'max:50'],
+            'ticks.*' => ['string', 'max:40', 'distinct'],
         ];
     }
 
@@ -41,6 +43,12 @@ final class OrderMoved extends StudioRequest
         }
 
         return array_filter($facts, fn (string $said) => $said !== '');
+    }
+
+    /** @return list<string> ids of the extras that the client takes */
+    public function ticks(): array
+    {
+        return $this->texts('ticks');
     }
 
     /** @return list<int> */

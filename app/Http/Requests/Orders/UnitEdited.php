@@ -17,24 +17,29 @@ final class UnitEdited extends StudioRequest
             'revision' => ['required', 'integer', 'min:0'],
             'label' => ['sometimes', 'nullable', 'string', 'max:200'],
             'price' => ['sometimes', 'nullable', 'regex:/^\d{1,7}(\.\d{1,2})?$/'],
+            'ceiling' => ['sometimes', 'nullable', 'regex:/^\d{1,7}(\.\d{1,2})?$/'],
             'count' => ['sometimes', 'integer', 'min:1', 'max:500'],
         ];
     }
 
     protected function prepareForValidation(): void
     {
-        if ($this->has('price')) {
-            $this->merge(['price' => Amounts::tidied($this->input('price'))]);
+        foreach (['price', 'ceiling'] as $amount) {
+            if ($this->has($amount)) {
+                $this->merge([$amount => Amounts::tidied($this->input($amount))]);
+            }
         }
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['price.regex' => 'A price is a decimal such as 22 or 22.50.'];
+        $amount = 'A price is a decimal such as 22 or 22.50.';
+
+        return ['price.regex' => $amount, 'ceiling.regex' => $amount];
     }
 
-    /** @return array{label?: string|null, price?: string|null, count?: int} only what was sent */
+    /** @return array{label?: string|null, price?: string|null, ceiling?: string|null, count?: int} only what was sent */
     public function facts(): array
     {
         $sent = (array) $this->validated();
@@ -42,8 +47,10 @@ final class UnitEdited extends StudioRequest
         if (array_key_exists('label', $sent)) {
             $facts['label'] = $this->textOrNull('label');
         }
-        if (array_key_exists('price', $sent)) {
-            $facts['price'] = $this->textOrNull('price');
+        foreach (['price', 'ceiling'] as $amount) {
+            if (array_key_exists($amount, $sent)) {
+                $facts[$amount] = $this->textOrNull($amount);
+            }
         }
 
         return $facts + (isset($sent['count']) ? ['count' => $this->number('count')] : []);

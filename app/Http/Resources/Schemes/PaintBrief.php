@@ -15,11 +15,14 @@ final class PaintBrief extends JsonResource
     public function toArray(Request $request): array
     {
         return [
+            'id' => $this->resource->id,
             'name' => $this->resource->name,
             'kind' => $this->resource->kind,
             'hex' => $this->resource->hex,
             'hiding' => $this->resource->hiding,
             'ml' => (float) $this->resource->ml,
+            'price' => $this->resource->price,
+            'pot_ml' => (float) $this->resource->pot_ml,
         ];
     }
 }

@@ -23,7 +23,7 @@ final class Booth
     public function draw(BoothRequest $request): BoothPicture
     {
         [$form, $lamp] = $this->set($request);
-        $paper = new Paper($form);
+        $paper = new Paper($form, $request->isPlain);
         $camera = new Camera($request->seed, $request->stops, $request->cast);
         $all = $form->width * $form->height;
         $red = $green = $blue = array_fill(0, $all, 0.0);

@@ -17,6 +17,7 @@ final readonly class BoothRequest
      * @param  list<PlantedFault>  $faults
      * @param  float  $stops  by which it is exposed too much or too little
      * @param  array{float, float, float}  $cast  of the light: what red, green and blue are multiplied with
+     * @param  bool  $isPlain  without card and scale, for who only looks and does not measure
      */
     public function __construct(
         public Sculpt $sculpt,
@@ -27,6 +28,7 @@ final readonly class BoothRequest
         public array $faults = [],
         public float $stops = 0.0,
         public array $cast = [1.0, 1.0, 1.0],
+        public bool $isPlain = false,
     ) {
     }
 }

@@ -24,7 +24,8 @@ final class Paper
     /** @var array{float, float, float, float} middle and half sizes of what stands on the paper, pixels */
     private array $foot;
 
-    public function __construct(private readonly SculptForm $form)
+    /** @param  bool  $isPlain  without card and scale */
+    public function __construct(private readonly SculptForm $form, private readonly bool $isPlain = false)
     {
         $this->foot = $this->foot();
     }
@@ -88,7 +89,7 @@ final class Paper
      */
     public function inFront(int $y): array
     {
-        return $this->card($y) + $this->scale($y) + $this->mark($y);
+        return ($this->isPlain ? [] : $this->card($y) + $this->scale($y)) + $this->mark($y);
     }
 
     /** @return array{int, int, int} left, top and side of one field of the card */

@@ -6,6 +6,7 @@ namespace Ordotype\Core\Planning\Unit;
 
 use Ordotype\Core\Colour\Pot;
 use Ordotype\Core\Colour\Shelf;
+use Ordotype\Core\Planning\Plan\Plan;
 use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Planning\Sequencing\StepColour;
 use Ordotype\Core\Sculpt\Sculpt;
@@ -32,14 +33,23 @@ final class PaintNeeds
     /** @return list<PaintNeed> the most of a paint first, medium last */
     public static function of(UnitPlan $unit): array
     {
+        return self::ofPlans(array_map(fn (PieceKind $k) => [$k->plan, count($k->pieces)], $unit->kinds));
+    }
+
+    /**
+     * @param  non-empty-list<array{Plan, int}>  $plans  each with how many pieces are painted by it
+     * @return list<PaintNeed> the most of a paint first, medium last
+     */
+    public static function ofPlans(array $plans): array
+    {
         $ml = [];
         $medium = 0.0;
-        foreach ($unit->kinds as $kind) {
-            foreach ($kind->plan->work->steps as $step) {
+        foreach ($plans as [$plan, $pieces]) {
+            foreach ($plan->work->steps as $step) {
                 if ($step->colour === null) {
                     continue;
                 }
-                $all = count($kind->pieces) * self::ofStep($step, $kind->plan->request->sculpt);
+                $all = $pieces * self::ofStep($step, $plan->request->sculpt);
                 $pot = self::pot($step->colour);
                 $whole = array_sum($pot->parts) + $pot->medium;
                 foreach ($pot->parts as $paint => $part) {
@@ -49,7 +59,7 @@ final class PaintNeeds
             }
         }
         arsort($ml);
-        $shelf = $unit->plain()->request->shelf;
+        $shelf = $plans[0][0]->request->shelf;
         $needs = [];
         foreach ($ml as $paint => $amount) {
             $needs[] = self::need((string) $paint, $amount, $shelf);

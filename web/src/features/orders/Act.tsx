@@ -1,5 +1,6 @@
 import { Button, Dropdown, Flex, Input, Modal } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { saysWhy } from '../../api/client';
 import { holdOrder, resumeOrder } from '../../api/orders';
 import type { LifeOfOrder, Order, PossibleMove } from '../../api/types';
@@ -8,6 +9,7 @@ import { LinkButton } from '../../ui/LinkButton';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 import { useChange } from './change';
+import { Continue } from './Continue';
 import { MoveDialog } from './MoveDialog';
 
 /** What is opened on the page by the next act, or by somebody. */
@@ -21,21 +23,25 @@ const OPENS: Partial<Record<NonNullable<LifeOfOrder['act']>, Opened>> = {
     send: 'parcel',
     send_back: 'parcel',
 };
-const MOVES = { quote: ['quoted'], accept: ['accepted'], close: ['closed'] } as const;
+const MOVES = { accept: ['accepted'], close: ['closed'] } as const;
 
 /** The one act that the order wants next, and behind it what else can be done with it. */
 export function Act({ order, open }: { order: Order; open: (what: Opened) => void }) {
     const { act, act_words: words, goes_to: place, moves, held } = order.life;
     const [move, setMove] = useState<PossibleMove | null>(null);
     const [holding, setHolding] = useState(false);
+    const [continuing, setContinuing] = useState(false);
     const resume = useChange(order.id, () => resumeOrder(order.id, order.revision));
     const wanted = act && act in MOVES ? MOVES[act as keyof typeof MOVES][0] : null;
     const next = moves.find((m) => m.to === wanted);
-    const others = moves.filter((m) => m !== next);
+    // A quote goes out from its own page.
+    const others = moves.filter((m) => m !== next && m.to !== 'quoted');
     const ends = ['delivered', 'closed', 'cancelled'].includes(order.status);
     const more = [
         ...others.map((m) => ({ key: m.to, label: m.words, onClick: () => setMove(m) })),
         ...(held || ends ? [] : [{ key: 'hold', label: 'Put on hold', onClick: () => setHolding(true) }]),
+        { key: 'quote', label: <Link to={`/orders/${order.id}/quote`}>The quote</Link> },
+        { key: 'continue', label: 'Continue this army', onClick: () => setContinuing(true) },
         { key: 'lines', label: 'Paste units as lines', onClick: () => open('lines') },
         { key: 'ask', label: 'Ask the client something', onClick: () => open('questions') },
         { key: 'parcel', label: 'Note a parcel', onClick: () => open('parcel') },
@@ -71,6 +77,7 @@ export function Act({ order, open }: { order: Order; open: (what: Opened) => voi
                 </Button>
             )}
             {move && <MoveDialog order={order} move={move} close={() => setMove(null)} />}
+            {continuing && <Continue order={order} close={() => setContinuing(false)} />}
             {holding && <HoldDialog order={order} close={() => setHolding(false)} />}
             {resume.isError && <Says kind="bad">{saysWhy(resume.error)}</Says>}
         </Flex>

@@ -1,13 +1,29 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Flex, InputNumber, Modal } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { addUnit, orderQuery } from '../../api/orders';
+import { costsQuery } from '../../api/quotes';
 import type { Order } from '../../api/types';
 import { useNotices } from '../../app/notices';
 import { Field } from '../../ui/Field';
+import { money } from '../../ui/money';
 import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
+
+/** What a model is sold for there, and whether that is below what it costs. */
+function TierCost({ sculpt, tier }: { sculpt: string; tier: string }) {
+    const query = useQuery(costsQuery(sculpt));
+    const row = query.data?.data.find((r) => r.tier === tier);
+    if (!row?.price || !query.data) return null;
+    return (
+        <p className="small m-0">
+            <b className="num">{money(row.price, query.data.currency)}</b> a model
+            {row.ceiling !== row.price && `, at most ${money(row.ceiling ?? '0', query.data.currency)}`}
+            {row.below_cost && <span className="late"> · below cost</span>}
+        </p>
+    );
+}
 
 export function AddUnit({ order, open, close }: { order: Order; open: boolean; close: () => void }) {
     const queries = useQueryClient();
@@ -47,6 +63,7 @@ export function AddUnit({ order, open, close }: { order: Order; open: boolean; c
                         options={tiers.map((t) => ({ value: t.key, label: t.name }))}
                     />
                 </Field>
+                <TierCost sculpt={unit.sculpt} tier={unit.tier} />
                 <Field label="How many models">
                     <InputNumber
                         min={1}

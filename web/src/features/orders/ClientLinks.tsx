@@ -1,26 +1,46 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Button, Flex } from 'antd';
+import { Link } from 'react-router';
+import { saysWhy } from '../../api/client';
 import { orderLinksQuery, shareOrder } from '../../api/orders';
-import { MadeLinks, MakeLink } from '../../ui/Links';
+import { MadeLinks, NewLink } from '../../ui/Links';
+import { Says } from '../../ui/Says';
+import { day } from '../../ui/when';
 
-/** Links by which the client sees what is painted, how it is meant to look and how far it is. */
+/** The one page by which the client sees their order, for its whole life. */
 export function ClientLinks({ order }: { order: number }) {
+    const queries = useQueryClient();
     const links = useQuery(orderLinksQuery(order));
     const kept = orderLinksQuery(order).queryKey;
+    const make = useMutation({
+        mutationFn: () => shareOrder(order),
+        onSuccess: () => queries.invalidateQueries({ queryKey: kept }),
+    });
+    const held = (links.data?.data ?? []).filter((l) => l.holds);
     return (
         <section className="card pad" aria-label="For the client">
-            <div className="eyebrow">For the client</div>
+            <div className="eyebrow">The client’s page</div>
             <p className="small soft mt-4 mb-8">
-                A page with the figures drawn in the order’s colours, what their tier promises, and how many
-                are finished. No prices, no sign-in.
+                One address for the whole order: the quote to say yes to, questions, how far it is,
+                photographs, certificates. No sign-in, nobody’s name, no cost. It ends with the days for
+                claims.
             </p>
-            <MakeLink
-                button="Make a link for the client"
-                label="days that the client’s link holds"
-                first={60}
-                make={(days) => shareOrder(order, days)}
+            <Flex gap={8} wrap>
+                <Button loading={make.isPending} onClick={() => make.mutate()}>
+                    {held.length > 0 ? 'Make the address anew' : 'Make its address'}
+                </Button>
+                <Link to={`/orders/${order}/for-the-client`}>Look at it</Link>
+            </Flex>
+            {make.data && <NewLink path={make.data.path} />}
+            {make.isError && <Says kind="bad">{saysWhy(make.error)}</Says>}
+            <MadeLinks
+                links={held.map((l) => ({
+                    ...l,
+                    says: `Made ${l.made_at ? day(l.made_at) : ''}`,
+                    ends: 'holds',
+                }))}
                 kept={kept}
             />
-            <MadeLinks links={(links.data?.data ?? []).map((l) => ({ ...l, says: 'A link' }))} kept={kept} />
         </section>
     );
 }

@@ -11,12 +11,13 @@ import { Says } from '../../ui/Says';
 import { useChange } from './change';
 import { Owed } from './Owed';
 
-const START = { reason: '', who: '', how: '', until: null as Dayjs | null, promised: null as Dayjs | null };
+const START = { reason: '', who: '', how: '', promised: null as Dayjs | null };
 
 /** One move of an order, with what is kept of it. */
 export function MoveDialog({ order, move, close }: { order: Order; move: PossibleMove; close: () => void }) {
     const [facts, setFacts] = useState(START);
     const [pieces, setPieces] = useState<number[]>([]);
+    const [ticks, setTicks] = useState<string[]>([]);
     const isClaim = move.to === 'in_work';
     const go = useChange(
         order.id,
@@ -27,9 +28,9 @@ export function MoveDialog({ order, move, close }: { order: Order; move: Possibl
                 reason: facts.reason,
                 who: facts.who,
                 how: facts.how,
-                until: facts.until?.format('YYYY-MM-DD') ?? null,
                 promised: facts.promised?.format('YYYY-MM-DD') ?? null,
                 ...(isClaim ? { pieces } : {}),
+                ...(move.to === 'accepted' ? { ticks } : {}),
             }),
         close,
     );
@@ -41,14 +42,10 @@ export function MoveDialog({ order, move, close }: { order: Order; move: Possibl
     return (
         <Modal open title={move.words} footer={null} onCancel={close} destroyOnHidden>
             <Flex vertical gap={10}>
-                {(move.to === 'quoted' || move.to === 'accepted') && <Sum order={order} />}
-                {move.to === 'quoted' && (
-                    <Field label="The quote holds until">
-                        <Day value={facts.until} onChange={(until) => setFacts({ ...facts, until })} />
-                    </Field>
-                )}
+                {move.to === 'accepted' && <Sum order={order} />}
                 {move.to === 'accepted' && (
                     <>
+                        <Taken order={order} ticks={ticks} pick={setTicks} />
                         {text('who', 'Who said yes')}
                         {text('how', 'How: by letter, by telephone, in the studio')}
                         <Field label="Promised for">
@@ -97,6 +94,23 @@ function Sum({ order }: { order: Order }) {
             <b className="num">{money(order.life.total, order.currency)}</b> for all units, at the prices that
             stand at them now.
         </p>
+    );
+}
+
+/** Extras of the version that is accepted, each taken or not. */
+function Taken({ order, ticks, pick }: { order: Order; ticks: string[]; pick: (ticks: string[]) => void }) {
+    const choices = order.life.quote?.is_open ? order.life.quote.choices : [];
+    return choices.length === 0 ? null : (
+        <Field label="Extras that are taken">
+            <Checkbox.Group
+                value={ticks}
+                onChange={pick}
+                options={choices.map((c) => ({
+                    value: c.id,
+                    label: `${c.words}, ${c.count > 1 ? `${c.count} × ` : ''}${money(c.price, order.currency)}`,
+                }))}
+            />
+        </Field>
     );
 }
 

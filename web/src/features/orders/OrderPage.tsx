@@ -21,6 +21,7 @@ import { CameIn, ParcelDialog } from './Parcels';
 import { PasteLines } from './PasteLines';
 import { Payments, PaymentsPlan } from './Payments';
 import { Questions } from './Questions';
+import { QuoteCard } from './QuoteCard';
 import { Receive } from './Receive';
 import { Road } from './Road';
 import { UnitCard } from './UnitCard';
@@ -90,6 +91,7 @@ function OrderView({ order }: { order: Order }) {
                 </Flex>
                 <Flex vertical gap={14}>
                     <Facts order={order} editable={editable} />
+                    <QuoteCard order={order} />
                     <Questions order={order} editable={editable} ask={() => open('questions')} />
                     <Payments order={order} editable={editable} open={() => open('payments')} />
                     <CameIn order={order} editable={editable} receive={() => open('receive')} />

@@ -31,7 +31,7 @@ export function Questions({ order, editable, ask }: { order: Order; editable: bo
                     <b>{q.text}</b>
                     <p className="small m-0">
                         <span className="soft">
-                            asked {day(q.asked_at, false)}
+                            {q.from_client ? `${q.from_client} asked` : 'asked'} {day(q.asked_at, false)}
                             {q.answered_at && `, ${q.answered_by} on ${day(q.answered_at, false)}`}
                         </span>
                         {!q.answered_at && q.blocks && (
@@ -50,7 +50,7 @@ export function Questions({ order, editable, ask }: { order: Order; editable: bo
                     )}
                     {!q.answered_at && editable && (
                         <Button size="small" onClick={() => setAnswering(q)}>
-                            Note the answer
+                            {q.from_client ? 'Answer' : 'Note the answer'}
                         </Button>
                     )}
                 </div>

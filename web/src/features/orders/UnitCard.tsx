@@ -68,6 +68,7 @@ function Price({ plan, currency }: { plan: Order['unit_plans'][number]; currency
                       : plan.price
                         ? `${moneyRange(plan.price, currency)} each`
                         : 'no price yet'}
+                {plan.below_cost && <span className="late"> · below cost</span>}
                 {plan.agreed.map((a, i) => (
                     <span key={i} title={a.reason}>
                         {' '}

@@ -48,6 +48,7 @@ export function Tiers({ data, close }: { data: UnitPlan; close: () => void }) {
                                   `model${t.key === data.unit.tier.key ? ', as it is' : `, ${change(now, t.minutes)}`}`}
                             {t.price ? ` · ${moneyRange(t.price, query.data.currency)} each` : ''}
                         </span>
+                        {t.below_cost && <Says kind="warn">At this tier it is sold below its cost.</Says>}
                         {t.gains.length > 0 && (
                             <div className="small">
                                 + {t.gains.slice(0, 5).join(' ')}

@@ -12,6 +12,7 @@ import { OrdersTabs } from '../orders/OrdersTabs';
 import { HIDING, KINDS } from './paint';
 import { PaintForm } from './PaintForm';
 import { PaintTable } from './PaintTable';
+import { PotForm } from './PotForm';
 
 /** The shelf: what schemes are made of. */
 export default function PaintsPage() {
@@ -21,6 +22,7 @@ export default function PaintsPage() {
     const wanted = useSettled(find, 200);
     const query = useInfiniteQuery(paintsQuery(wanted));
     const [table, setTable] = useState<'table' | 'starter' | null>(null);
+    const [pot, setPot] = useState<ShelfPaint | null>(null);
     const may = can(person, 'schemes.edit');
     const add = may && (
         <Button type="primary" onClick={() => setAdding(true)}>
@@ -59,9 +61,10 @@ export default function PaintsPage() {
                         </Empty>
                     }
                 >
-                    {(paints) => <Shelf paints={paints} />}
+                    {(paints) => <Shelf paints={paints} pick={may ? setPot : null} />}
                 </Listed>
             </div>
+            {pot && <PotForm paint={pot} close={() => setPot(null)} />}
             {table && <PaintTable starter={table === 'starter'} close={() => setTable(null)} />}
             <Drawer
                 open={adding}
@@ -76,7 +79,7 @@ export default function PaintsPage() {
     );
 }
 
-const Shelf = ({ paints }: { paints: ShelfPaint[] }) => (
+const Shelf = ({ paints, pick }: { paints: ShelfPaint[]; pick: ((paint: ShelfPaint) => void) | null }) => (
     <Table
         size="small"
         className="card"
@@ -95,7 +98,21 @@ const Shelf = ({ paints }: { paints: ShelfPaint[] }) => (
             },
             { key: 'kind', title: 'Kind', render: (_, p) => KINDS[p.kind] ?? p.kind },
             { key: 'hiding', title: 'Covers', render: (_, p) => HIDING[p.hiding] },
-            { key: 'ml', title: 'Pot', align: 'right', className: 'num', render: (_, p) => `${p.ml} ml` },
+            { key: 'ml', title: 'Left', align: 'right', className: 'num', render: (_, p) => `${p.ml} ml` },
+            {
+                key: 'price',
+                title: 'A pot costs',
+                align: 'right',
+                className: 'num',
+                render: (_, p) =>
+                    pick ? (
+                        <Button type="link" size="small" onClick={() => pick(p)}>
+                            {p.price ?? 'say it'}
+                        </Button>
+                    ) : (
+                        p.price
+                    ),
+            },
         ]}
     />
 );

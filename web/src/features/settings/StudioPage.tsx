@@ -11,6 +11,7 @@ import { Pick } from '../../ui/Pick';
 import { Says } from '../../ui/Says';
 import { Failed, Loading } from '../../ui/states';
 import { valuesOf, word } from '../standard/words';
+import { Money } from './Money';
 import { ROLES } from './roles';
 import { SettingsTabs } from './SettingsTabs';
 
@@ -129,15 +130,7 @@ function StudioForm({ studio }: { studio: Studio }) {
                 />
             </Field>
             <Mark sha={form.mark} set={(mark) => setForm({ ...form, mark })} />
-            <Field
-                label="An hour at the bench costs"
-                help={`In ${form.currency}; prices are held against it.`}
-            >
-                <Input
-                    value={form.hourly_rate}
-                    onChange={(e) => setForm({ ...form, hourly_rate: e.target.value })}
-                />
-            </Field>
+            <Money form={form} set={(patch) => setForm({ ...form, ...patch })} />
             <Field label="Quotes" help="Whether an order goes out as a quote before it is accepted.">
                 <Pick
                     value={form.quotes}

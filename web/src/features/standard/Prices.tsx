@@ -4,6 +4,7 @@ import type { Ladder, Price } from '../../api/types';
 import { useNotices } from '../../app/notices';
 import { Top } from '../../app/Top';
 import { Pick } from '../../ui/Pick';
+import { Costs } from './Costs';
 import { useDraft } from './draft';
 import { StandardTabs } from './StandardTabs';
 import { plain, valuesOf } from './words';
@@ -100,6 +101,7 @@ export function Prices({ ladder, prices }: { ladder: Ladder; prices: Price[] }) 
                         />
                     </Flex>
                 )}
+                {ladder.version.status !== 'draft' && <Costs ladder={ladder} />}
             </div>
         </>
     );

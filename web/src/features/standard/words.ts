@@ -26,6 +26,7 @@ interface Closed {
     order_status: Schemas['OrderStatus'];
     payment_when: Schemas['PaymentWhen'];
     place: Schemas['ClausePlace'];
+    quote_end: Schemas['QuoteEnd'];
     quotes: Schemas['QuotesSetting'];
     rank: Schemas['Rank'];
     relief: Schemas['Relief'];
