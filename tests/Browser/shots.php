@@ -45,15 +45,16 @@ try {
         $drawn();
         $chrome->shot("$folder/$page.png");
     }
-    $chrome->choose('Figure', 'Lantern Provost');
+    $chrome->open("/orders/{$order('26-040')['id']}/quote");
+    $chrome->waitFor('Versions that went out');
+    $chrome->shot("$folder/quote.png");
+    $chrome->press('Make the address of the client’s page');
+    $chrome->waitFor('/for-you/');
+    preg_match('#/for-you/[0-9a-f]{32}#', (string) $chrome->page->executeScript('return document.body.innerText'), $page);
+    $chrome->open($page[0] ?? '/');
+    $chrome->waitFor('since the last one');
     $drawn();
-    $chrome->page->executeScript(
-        'document.querySelector("[aria-label=\"Two tiers side by side\"]").scrollIntoView({block: "center"})',
-    );
-    $chrome->shot("$folder/divide.png");
-    $chrome->open('/settings/people');
-    $chrome->waitFor('Largest batch');
-    $chrome->shot("$folder/people.png");
+    $chrome->shot("$folder/client.png");
     $chrome->open('/orders');
     $chrome->waitFor('Mudlarks for the flats');
     $chrome->shot("$folder/orders.png");

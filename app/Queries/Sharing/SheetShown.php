@@ -6,6 +6,7 @@ namespace App\Queries\Sharing;
 
 use App\Models\ShareLink;
 use App\Models\StandardVersion;
+use App\Models\Studio;
 use App\Pictures\Drawings;
 use App\Queries\Figures\FigureShown;
 use App\Queries\Photographs\ExamplesShown;
@@ -15,6 +16,8 @@ use App\Repositories\Standards;
 use Ordotype\Core\Ladder\ComparedRung;
 use Ordotype\Core\Ladder\ComparisonSheet;
 use Ordotype\Core\Planning\Plan\PlannedArea;
+use Ordotype\Core\Studio\QuoteEnd;
+use Ordotype\Core\Studio\UnitPrice;
 use Ordotype\Core\Words\Voices;
 
 /** One figure at every offered tier, for a client. */
@@ -57,6 +60,11 @@ final class SheetShown
             'sculpt' => $sculpt->name,
             'slug' => $slug,
             'currency' => $standard->currency,
+            'is_fixed' => Studio::row()->quote_end === QuoteEnd::Fixed,
+            'crops' => UnitForClient::crops(
+                array_map(fn (ComparedRung $r) => $r->plan, $compared),
+                UnitForClient::CROPS_OF_ALL,
+            ),
             'frame_mm' => $sculpt->frameMm ?? [60, 80],
             'figure' => FigureShown::of($sculpt, $scheme, $shelf),
             'rungs' => array_map(
@@ -69,7 +77,7 @@ final class SheetShown
     /** @return array<string, mixed> */
     private function rung(ComparedRung $rung, bool $prices): array
     {
-        $price = $prices ? $rung->price() : null;
+        $price = $prices ? UnitPrice::of($rung->price(), null, null) : null;
 
         return [
             'key' => $rung->tier->key,
@@ -78,11 +86,14 @@ final class SheetShown
             'status' => $rung->tier->status->value,
             'intent' => $rung->tier->intent,
             'distance_cm' => $rung->tier->viewing->distanceCm,
-            'adds' => (new Voices($rung->fromBelow))->gains(),
+            'adds' => (new Voices($rung->fromBelow))->benefits(),
             'loses' => (new Voices($rung->fromBelow))->losses(),
-            'not_here' => $rung->toNext === null ? [] : (new Voices($rung->toNext))->gains(),
-            'price' => $price === null ? null : ['low' => $price->low, 'high' => $price->high],
+            'not_here' => $rung->toNext === null ? [] : (new Voices($rung->toNext))->benefits(),
+            'price' => $price === null
+                ? null
+                : ['price' => $price->price->decimal(), 'ceiling' => $price->ceiling->decimal()],
             'drawn' => (object) $this->drawings->views($rung->plan, plain: true),
+            'large' => $this->drawings->views($rung->plan, width: UnitForClient::LARGE, plain: true)['front'] ?? null,
             'marks' => array_map(
                 fn (PlannedArea $a) => ['area' => $a->demand->area->key ?? '', 'effects' => self::marks($a)],
                 $rung->plan->areas,

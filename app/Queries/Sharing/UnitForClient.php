@@ -30,11 +30,11 @@ use Ordotype\Core\Words\Voices;
 final class UnitForClient
 {
     /** Of the picture that crops are cut from, pixels across. */
-    private const LARGE = 1200;
+    public const LARGE = 1200;
 
     private const CROPS = 2;
 
-    private const CROPS_OF_ALL = 3;
+    public const CROPS_OF_ALL = 3;
 
     public function __construct(
         private readonly Standards $standards,
@@ -178,7 +178,7 @@ final class UnitForClient
      * @param  list<Plan>  $plans
      * @return list<array<string, mixed>>
      */
-    private static function crops(array $plans, int $most): array
+    public static function crops(array $plans, int $most): array
     {
         return array_map(
             fn (Crop $c) => [

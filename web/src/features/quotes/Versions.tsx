@@ -31,7 +31,8 @@ export function Versions({ quote, editable }: { quote: Quote; editable: boolean 
                     <p className="small soft m-0">
                         {v.run_out ? <span className="late">run out</span> : v.words}
                         {v.answered_by && ` by ${v.answered_by}`}
-                        {v.answered_at ? `, ${day(v.answered_at, false)}` : `, until ${day(v.until, false)}`}
+                        {v.answered_at && `, ${day(v.answered_at, false)}`}
+                        {v.state === 'open' && `, until ${day(v.until, false)}`}
                         {v.reason && `: ${v.reason}`}
                     </p>
                     <a

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Flex } from 'antd';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { ladderQuery, sheetQuery } from '../../api/standard';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
@@ -15,7 +16,9 @@ import { NoFigure, StandardTabs } from './StandardTabs';
 /** One figure at every offered tier, as a client sees it. */
 export default function ComparisonPage() {
     const person = usePerson();
-    const [chosen, setChosen] = useState('');
+    const [asked, setAsked] = useSearchParams();
+    const chosen = asked.get('figure') ?? '';
+    const setChosen = (figure: string) => setAsked({ figure }, { replace: true });
     const [prices, setPrices] = useState(true);
     const ladder = useQuery(ladderQuery());
     const figures = ladder.data?.sculpts ?? [];

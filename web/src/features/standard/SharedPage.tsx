@@ -23,8 +23,8 @@ export default function SharedPage() {
                     </Flex>
                     <Comparison sheet={sheet} prices secret={secret} />
                     <p className="small soft">
-                        Prices are ranges and not binding until the studio has confirmed an order. The figures
-                        are drawn from the studio’s standard in the order’s colours; they are not photographs.
+                        Nothing is binding until the studio has confirmed an order. The figures are drawn from
+                        the studio’s standard in the order’s colours; they are not photographs.
                     </p>
                 </main>
             )}
