@@ -57,7 +57,7 @@ final class ClientPage
             ->get('photographs.*');
     }
 
-    /** Whether the page of an order shows a picture: of finished work, its test model, a question, the studio's mark. */
+    /** Whether the page of an order shows a picture: of finished work, its test model, a question, or the mark. */
     public static function shows(Order $order, string $sha): bool
     {
         $finished = $order

@@ -82,7 +82,7 @@ final class Quoting
     public function compose(Order $order, bool $inWords): array
     {
         $studio = Studio::row();
-        $order->loadMissing(['units.pieces', 'units.sculpt', 'version', 'scheme', 'overrules', 'payments', 'continues']);
+        $order->loadMissing(['units.pieces', 'units.sculpt', 'version', 'scheme', 'overrules', 'payments']);
         $standard = $this->standards->core($order->version);
         $units = $order->units->filter(fn (Unit $u) => $u->standing()->isNotEmpty())->values();
         $typed = $order->quote ?? [];

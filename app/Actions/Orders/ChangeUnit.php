@@ -27,7 +27,10 @@ final class ChangeUnit
     ) {
     }
 
-    /** @param  array{label?: string|null, price?: string|null, ceiling?: string|null, count?: int}  $facts  only what changes */
+    /**
+     * @param  array{label?: string|null, price?: string|null, ceiling?: string|null, count?: int}  $facts  only what
+     *     changes
+     */
     public function edit(Unit $unit, int $revision, array $facts): Unit
     {
         return DB::transaction(function () use ($unit, $revision, $facts): Unit {

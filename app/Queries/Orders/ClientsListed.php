@@ -82,7 +82,9 @@ final class ClientsListed
                 'moves' => $rows('order_moves', $o->id, ['from_status', 'to_status', 'facts', 'at']),
                 'payments' => $rows('order_payments', $o->id, ['amount', 'percent', 'noted_on', 'noted_way']),
                 'parcels' => $rows('parcels', $o->id, ['direction', 'on_day', 'way', 'tracking', 'recipient']),
-                'quotes' => $rows('quotes', $o->id, ['number', 'valid_until', 'state', 'answered_by', 'answered_at', 'body']),
+                'quotes' => $rows('quotes', $o->id, [
+                    'number', 'valid_until', 'state', 'answered_by', 'answered_at', 'body',
+                ]),
                 'questions' => $rows('questions', $o->id, ['text', 'asked_at', 'answer', 'answered_by']),
             ])->all(),
         ];

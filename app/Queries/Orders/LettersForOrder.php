@@ -58,7 +58,9 @@ final class LettersForOrder
             'until' => $open === null ? null : Read::day($open->valid_until),
             'day' => '[the new day]',
             'question' => $question?->text,
-            'way' => $parcel === null ? '' : " by $parcel->way".($parcel->tracking === null ? '' : ", number $parcel->tracking"),
+            'way' => $parcel === null
+                ? ''
+                : " by $parcel->way".($parcel->tracking === null ? '' : ", number $parcel->tracking"),
         ];
 
         return [

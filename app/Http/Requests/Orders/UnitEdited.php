@@ -39,7 +39,9 @@ final class UnitEdited extends StudioRequest
         return ['price.regex' => $amount, 'ceiling.regex' => $amount];
     }
 
-    /** @return array{label?: string|null, price?: string|null, ceiling?: string|null, count?: int} only what was sent */
+    /**
+     * @return array{label?: string|null, price?: string|null, ceiling?: string|null, count?: int} only what was sent
+     */
     public function facts(): array
     {
         $sent = (array) $this->validated();

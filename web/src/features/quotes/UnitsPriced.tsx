@@ -107,7 +107,10 @@ function Cost({ unit: u, quote }: { unit: UnitInQuote; quote: Quote }) {
     const { cost, low, high, marked_up: marked, minutes: takes } = u.cost;
     return (
         <Tooltip
-            title={`Eight times of ten between ${money(low, quote.currency)} and ${money(high, quote.currency)}, by ${minutes(takes)} with its share of setting up.`}
+            title={
+                `Eight times of ten between ${money(low, quote.currency)} and ${money(high, quote.currency)}, ` +
+                `by ${minutes(takes)} with its share of setting up.`
+            }
         >
             <span className="num">
                 <b className={u.below_cost ? 'late' : ''}>{money(cost, quote.currency)}</b>
