@@ -164,7 +164,7 @@ abstract class CoreCommand extends Command
      * @param  callable(): T  $read
      * @return T
      */
-    private function reading(string $path, callable $read): mixed
+    protected function reading(string $path, callable $read): mixed
     {
         $this->reading = basename($path).' ';
         $result = $read();

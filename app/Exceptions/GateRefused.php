@@ -41,6 +41,16 @@ final class GateRefused extends Refusal
         );
     }
 
+    /** One model settles the colours of the rest, and goes ahead. */
+    public static function testModelFirst(Piece $piece): self
+    {
+        return new self(
+            "Model $piece->number waits: the test model is painted first, and looked at, before the rest gets colours.",
+            '/steps',
+            409,
+        );
+    }
+
     /** Nothing is painted in colours that the unit's test model was rejected in. */
     public static function waitsForTestModel(Piece $piece, string $note): self
     {

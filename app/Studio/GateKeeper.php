@@ -45,6 +45,15 @@ final class GateKeeper
             : self::standing($gates, Gate::BeforeVarnish, $piece, $release) !== GateStanding::Before;
     }
 
+    /** Whether nothing beyond the gate of the test model was done on it, where its work has that gate. */
+    private static function isBare(Piece $piece, Release $release): bool
+    {
+        $gates = new Gates($release->plan->work->steps, [Gate::TestModel]);
+
+        return $gates->wantsTestModel() &&
+            self::standing($gates, Gate::TestModel, $piece, $release) !== GateStanding::Past;
+    }
+
     /** The last word on a unit's test model; null where it has none, or nobody looked at it yet. */
     public static function onTestModel(Unit $unit): ?GateAnswer
     {
@@ -82,7 +91,11 @@ final class GateKeeper
             $said,
             fn (GateAnswer $a) => ! $a->passed && $a->gate !== Gate::TestModel->value,
         );
-        $waits = $test !== null && ! $test->passed && $test->piece_id !== $piece->id;
+        $named = $piece->unit->test_piece_id;
+        $isRejected = $test !== null && ! $test->passed && $test->piece_id !== $piece->id;
+        // Named and not judged yet: what has no colours stays without them until it is.
+        $isAhead = $test === null && $named !== null && $named !== $piece->id && self::isBare($piece, $release);
+        $waits = $isRejected || $isAhead;
         if ($refused === [] && ! $waits) {
             return;
         }
@@ -93,7 +106,9 @@ final class GateKeeper
             array_values($places),
         );
         if ($holding === Gate::TestModel) {
-            throw GateRefused::waitsForTestModel($piece, (string) $test?->note);
+            throw $isAhead
+                ? GateRefused::testModelFirst($piece)
+                : GateRefused::waitsForTestModel($piece, (string) $test?->note);
         }
         if ($holding !== null) {
             throw GateRefused::refusedThere($piece, Terms::gate($holding), (string) $refused[$holding->value]->note);

@@ -29,6 +29,46 @@ final class CommandLineTest extends TestCase
         rmdir($this->folder);
     }
 
+    public function test_a_batch_is_laid_out_for_people_with_hours_and_says_what_is_wrong_with_them(): void
+    {
+        $demo = dirname(__DIR__, 2).'/database/demo';
+        $of = [
+            "--standard=$demo/standards/five-rungs.json", '--tier=muster', "--sculpt=$demo/sculpts/mudlark.json",
+            "--scheme=$demo/schemes/tidemark.json", "--shelf=$demo/shelf.csv", '--pieces=6',
+        ];
+        $days = array_map(
+            fn (int $d): array => ['date' => "2026-12-0$d", 'from' => '09:00', 'to' => '12:30'],
+            range(1, 9),
+        );
+        $people = ['format' => 'ordotype/people@1', 'people' => [
+            ['key' => 'ada', 'skill' => 5, 'days' => $days],
+            ['key' => 'bo', 'skill' => 3, 'largest_batch' => 4, 'days' => $days],
+        ], 'fan' => true];
+        $file = "$this->folder/people.json";
+        file_put_contents($file, json_encode($people));
+        $made = Json::decode($this->artisan('ordotype:batch', "--people=$file", '--json', ...$of)->getOutput());
+        assert($made instanceof stdClass);
+        self::assertSame([[], ['ada', 'bo']], [$made->left, $made->people]);
+        // Nobody works before nine, at noon or at night.
+        foreach ($made->runs as $run) {
+            $hour = fmod($run->from, 1440.0);
+            self::assertTrue($hour >= 540.0 - 1e-6 && fmod($run->to, 1440.0) <= 750.0 + 1e-6, "run $run->no");
+        }
+        $done = array_merge(...array_map(fn ($r) => array_column($r->operations, 'id'), $made->runs));
+        sort($done);
+        self::assertSame(array_keys($made->operations), $done, 'each once');
+        $alone = $this->artisan('ordotype:batch', ...$of)->getOutput();
+        self::assertStringContainsString('Base colour, one coat, Saddle Brown', $alone);
+        self::assertStringContainsString('No less than', $alone);
+        $people['people'][0]['skill'] = 9;
+        $people['people'][1]['days'][2]['from'] = 'nine';
+        file_put_contents($file, json_encode($people));
+        $wrong = $this->artisan('ordotype:batch', "--people=$file", ...$of);
+        self::assertSame(1, $wrong->getExitCode());
+        self::assertStringContainsString('/people/0/skill: must be within 1 to 5', $wrong->getErrorOutput());
+        self::assertStringContainsString('/people/1/days/2/from: must be an hour', $wrong->getErrorOutput());
+    }
+
     public function test_plan_prints_the_open_format_and_the_same_bytes_twice(): void
     {
         [$first, $second] = [

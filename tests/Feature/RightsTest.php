@@ -186,6 +186,7 @@ final class RightsTest extends StudioTestCase
         'DELETE photographs/{photograph}' => 'lead painter odo desk',
         'GET pictures/{sha}' => 'lead painter odo desk',
         'GET bench' => 'lead painter odo',
+        'GET bench/{unit}/forecast' => 'lead painter odo',
         'GET bench/{unit}' => 'lead painter odo',
         'POST bench/marks' => 'lead painter odo',
         'DELETE bench/marks' => 'lead painter odo',

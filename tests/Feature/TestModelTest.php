@@ -34,6 +34,8 @@ final class TestModelTest extends StudioTestCase
         $this->api('lead', 'PUT', "units/$unit->id/test-model", ['model' => 1], 200);
         $this->mark([$first, $second], $ground);
         $judge('lead', ['passed' => true], 409);
+        $early = $this->api('painter', 'POST', 'bench/marks', ['pieces' => [$second], 'steps' => [$paint[0]]], 409);
+        self::assertStringContainsString('the test model is painted first', (string) $early->json('detail'));
         $this->mark([$first], $paint);
         $judge('painter', ['passed' => true], 403);
         $judge('lead', ['passed' => false], 422)->assertJsonPath('errors.0.pointer', '/note');

@@ -59,8 +59,7 @@ final class WorkOnPieces
                     $rows = [...$rows, ...$new];
                 }
             }
-            $each = $minutes === null || $rows === [] ? null : round($minutes / count($rows), 2);
-            StepLog::query()->insert(array_map(fn (array $row) => $row + ['minutes' => $each], $rows));
+            StepLog::query()->insert(self::spread($rows, $minutes));
             $begun = $found
                 ->where('stage', Stage::Planned->value)
                 ->whereIn('id', array_column($rows, 'piece_id'));
@@ -68,6 +67,25 @@ final class WorkOnPieces
 
             return array_values($found->load('standing')->all());
         });
+    }
+
+    /**
+     * Minutes that were spent on all of it, shared by what each was planned at: never more or less than was told.
+     *
+     * @param  list<array<string, mixed>>  $rows  of the log
+     * @return list<array<string, mixed>>
+     */
+    private static function spread(array $rows, ?float $minutes): array
+    {
+        $planned = array_sum(array_column($rows, 'planned_minutes'));
+        $share = fn (array $row): float => $planned > 0.0
+            ? (float) $row['planned_minutes'] / $planned
+            : 1 / count($rows);
+
+        return array_map(
+            fn (array $row) => $row + ['minutes' => $minutes === null ? null : round($minutes * $share($row), 2)],
+            $rows,
+        );
     }
 
     /**

@@ -23,8 +23,11 @@ use Ordotype\Core\Words\OrderWords;
 /** One batch as the bench works through it: its passes, and what each model has had. */
 final class BatchOnBench
 {
-    public function __construct(private readonly Releases $releases, private readonly BenchWork $work)
-    {
+    public function __construct(
+        private readonly Releases $releases,
+        private readonly BenchWork $work,
+        private readonly WetPaint $wet,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -105,6 +108,7 @@ final class BatchOnBench
             'stage' => $piece->stage,
             'wants' => $wants === null ? null : array_map(fn (StepKey $k) => $k->id, $wants),
             'done' => BenchWork::done($piece),
+            'wet' => $this->wet->of($piece, $release),
             'found' => array_values(
                 $this->work
                     ->sentBack($piece)

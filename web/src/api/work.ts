@@ -18,6 +18,18 @@ export const batchQuery = (unit: number) =>
 
 export const mark = (body: Bodies['MarkStepsBody']) => given(client.POST('/bench/marks', { body }));
 
+export const forecastQuery = (unit: number, painters: number, fan: boolean) =>
+    queryOptions({
+        queryKey: ['forecast', unit, painters, fan],
+        queryFn: () =>
+            given(
+                client.GET('/bench/{unit}/forecast', {
+                    params: { path: { unit }, query: { painters, fan } },
+                }),
+            ),
+        staleTime: 60_000,
+    });
+
 /** So many passes, from the first, were done before it came here. */
 export const takeOver = (unit: number, body: Bodies['TakeOverBody']) =>
     given(client.POST('/units/{unit}/taken-over', { params: { path: { unit } }, body }));

@@ -20,3 +20,7 @@ export const day = (date: string, year = true): string =>
 /** A moment as the studio writes it: 26 November 2026 at 14:05. */
 export const moment = (at: string): string =>
     new Date(at).toLocaleString('en-GB', { ...where(at), dateStyle: 'long', timeStyle: 'short' });
+
+/** An hour as the studio's clock shows it: 14:36. */
+export const time = (at: string): string =>
+    new Date(at).toLocaleTimeString('en-GB', { ...where(at), hour: '2-digit', minute: '2-digit' });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Bench;
 
 use App\Actions\Bench\WorkOnPieces;
+use App\Http\Requests\Bench\ForecastAsked;
 use App\Http\Requests\Bench\MarkSteps;
 use App\Http\Requests\Bench\PiecesOffered;
 use App\Http\Requests\Bench\StepsUnmarked;
@@ -13,6 +14,7 @@ use App\Http\Requests\ListAsked;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Queries\Bench\BatchesOnBench;
+use App\Queries\Bench\BatchForecast;
 use App\Queries\Bench\BatchOnBench;
 use App\Studio\BenchWork;
 use Illuminate\Http\JsonResponse;
@@ -27,6 +29,11 @@ final class BenchController
     public function show(Unit $unit, BatchOnBench $batch): JsonResponse
     {
         return new JsonResponse($batch->of($unit));
+    }
+
+    public function forecast(ForecastAsked $given, Unit $unit, BatchForecast $forecast): JsonResponse
+    {
+        return new JsonResponse($forecast->of($unit, $given->painters(), $given->fan()));
     }
 
     public function mark(MarkSteps $request, WorkOnPieces $work): JsonResponse

@@ -1,19 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Flex } from 'antd';
+import { App, Button, Flex } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Batch, BatchPass } from '../../api/types';
+import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { batchQuery } from '../../api/work';
 import { useKey } from '../../app/keys';
 import { can, usePerson } from '../../app/session';
 import { Top } from '../../app/Top';
-import { Figure } from '../../ui/Figure';
 import { Swatch } from '../../ui/marks';
 import { Failed, Loading } from '../../ui/states';
+import { time } from '../../ui/when';
+import { AfterPass } from './AfterPass';
+import { ClockCard } from './ClockCard';
+import { Forecast } from './Forecast';
 import { PassCard } from './PassCard';
 import { Gates } from './Gates';
 import { Repairs } from './Repairs';
-import { type BatchDesk, finished, isDone, useBatch, working } from './useBatch';
+import { type BatchDesk, finished, isDone, useBatch, wetUntil, working } from './useBatch';
+import { useClock } from './useClock';
 
 export default function BatchPage() {
     const { id } = useParams();
@@ -28,13 +32,36 @@ export default function BatchPage() {
 
 function Work({ batch }: { batch: Batch }) {
     const desk = useBatch(batch);
+    const clock = useClock(batch.unit.id);
+    const { modal } = App.useApp();
     const [at, setAt] = useState(batch.next_pass);
     const pass = batch.passes[at];
     const go = (by: number) => setAt((i) => Math.max(0, Math.min(batch.passes.length - 1, i + by)));
+    const mark = (pieces: BatchPiece[], steps: string[], of: BatchPass) => {
+        const done = () => {
+            const minutes = clock.take();
+            desk.mark.mutate({
+                pieces: pieces.map((p) => p.id),
+                steps,
+                ...(minutes === undefined ? {} : { minutes }),
+            });
+        };
+        const wet = pieces.filter((p) => wetUntil(p, of) !== null);
+        const [first] = wet;
+        if (first === undefined) done();
+        else
+            modal.confirm({
+                title: `Still wet on ${wet.length === 1 ? `model ${first.number}` : `${wet.length} models`}`,
+                content: `Until ${time(wetUntil(first, of) ?? '')}. Is it done all the same?`,
+                okText: 'It is done',
+                cancelText: 'Not yet',
+                onOk: done,
+            });
+    };
     const all = () => {
         if (!pass) return;
         const open = batch.pieces.filter((p) => working(p) && !isDone(p, pass));
-        if (open.length > 0) desk.mark.mutate({ pieces: open.map((p) => p.id), steps: pass.steps });
+        if (open.length > 0) mark(open, pass.steps, pass);
     };
     useKey('nextPass', () => go(1));
     useKey('passBefore', () => go(-1));
@@ -55,20 +82,16 @@ function Work({ batch }: { batch: Batch }) {
                             pass={pass}
                             desk={desk}
                             all={all}
+                            mark={mark}
                             before={at === 0 ? null : () => go(-1)}
                             next={at === batch.passes.length - 1 ? null : () => go(1)}
                         />
                     )}
+                    <Forecast unit={batch.unit.id} />
                 </Flex>
                 <aside className="stack">
-                    <section className="card pad">
-                        <Figure
-                            areas={batch.figure}
-                            view="front"
-                            frame={batch.unit.frame_mm}
-                            lit={pass?.areas ?? null}
-                        />
-                    </section>
+                    <ClockCard clock={clock} />
+                    <AfterPass batch={batch} pass={pass} />
                     <Then passes={batch.passes.slice(at + 1, at + 4)} />
                 </aside>
             </div>

@@ -3,8 +3,9 @@ import { keyShown } from '../../app/keys';
 import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
 import { Caution } from '../../ui/states';
+import { time } from '../../ui/when';
 import css from './Bench.module.css';
-import { type BatchDesk, isDone, needs, working } from './useBatch';
+import { type BatchDesk, isDone, needs, wetUntil, working } from './useBatch';
 
 /** The pass that is worked on: its pot, its brush, and the models to tap when they are done. */
 export function PassCard({
@@ -12,6 +13,7 @@ export function PassCard({
     pass,
     desk,
     all,
+    mark,
     before,
     next,
 }: {
@@ -19,6 +21,7 @@ export function PassCard({
     pass: BatchPass;
     desk: BatchDesk;
     all: () => void;
+    mark: (pieces: BatchPiece[], steps: string[], of: BatchPass) => void;
     before: (() => void) | null;
     next: (() => void) | null;
 }) {
@@ -56,7 +59,7 @@ export function PassCard({
             <Caution text={pass.caution} />
             <div className={css.taps} role="group" aria-label="Models">
                 {batch.pieces.map((p) => (
-                    <Tap key={p.id} piece={p} pass={pass} desk={desk} />
+                    <Tap key={p.id} piece={p} pass={pass} desk={desk} mark={mark} />
                 ))}
             </div>
             <Flex gap={10} wrap className={css.acts ?? ''}>
@@ -74,24 +77,33 @@ export function PassCard({
     );
 }
 
-function Tap({ piece: p, pass, desk }: { piece: BatchPiece; pass: BatchPass; desk: BatchDesk }) {
+function Tap({
+    piece: p,
+    pass,
+    desk,
+    mark,
+}: {
+    piece: BatchPiece;
+    pass: BatchPass;
+    desk: BatchDesk;
+    mark: (pieces: BatchPiece[], steps: string[], of: BatchPass) => void;
+}) {
     const steps = needs(p, pass);
     const none = steps.length === 0;
     const done = !none && isDone(p, pass);
+    const wet = done || none ? null : wetUntil(p, pass);
     return (
         <Button
-            className={`tap ${css.tap} ${done ? css.done : ''}`}
+            className={`tap ${css.tap} ${done ? css.done : ''} ${wet ? css.wet : ''}`}
             disabled={!working(p) || none}
             aria-pressed={done}
             title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`}
-            onClick={() =>
-                done
-                    ? desk.unmark.mutate({ pieces: [p.id], steps })
-                    : desk.mark.mutate({ pieces: [p.id], steps })
-            }
+            onClick={() => (done ? desk.unmark.mutate({ pieces: [p.id], steps }) : mark([p], steps, pass))}
         >
             <b>{p.number}</b>
-            <span className="small">{none ? 'not this one' : done ? 'done' : p.code}</span>
+            <span className="small">
+                {none ? 'not this one' : done ? 'done' : wet ? `wet until ${time(wet)}` : p.code}
+            </span>
         </Button>
     );
 }

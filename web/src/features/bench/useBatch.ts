@@ -14,6 +14,12 @@ export const needs = (p: BatchPiece, pass: BatchPass): string[] =>
 export const isDone = (p: BatchPiece, pass: BatchPass): boolean =>
     needs(p, pass).every((s) => p.done.includes(s));
 
+/** Until when the paint under a pass is wet on a model; null: it is dry. */
+export const wetUntil = (p: BatchPiece, pass: BatchPass): string | null => {
+    const until = p.wet.find((w) => w.pass === pass.no)?.until ?? null;
+    return until !== null && new Date(until).getTime() > Date.now() ? until : null;
+};
+
 /** Models that want nothing more: every step they need, and every repair, is done. */
 export function finished(batch: Batch): BatchPiece[] {
     return batch.pieces.filter(
@@ -31,7 +37,7 @@ export function useBatch(batch: Batch) {
     const go = useNavigate();
     const refresh = () => queries.invalidateQueries({ queryKey: ['batch'] });
     const mark = useMutation({
-        mutationFn: (what: { pieces: number[]; steps: string[] }) => markSteps(what),
+        mutationFn: (what: { pieces: number[]; steps: string[]; minutes?: number }) => markSteps(what),
         onSuccess: refresh,
         onError: notices.failed,
     });

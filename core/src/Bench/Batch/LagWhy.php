@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ordotype\Core\Bench\Batch;
+
+/** Why one operation comes after another. */
+enum LagWhy: string
+{
+    case Order = 'order';
+    case Drying = 'drying';
+    case Coats = 'coats';
+    case Slips = 'slips';
+    case Wet = 'wet';
+    case Gate = 'gate';
+    case TestModel = 'test_model';
+}

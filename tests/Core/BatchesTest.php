@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use InvalidArgumentException;
+use Ordotype\Core\Bench\Batch\Batch;
+use Ordotype\Core\Bench\Batch\BatchPainter;
+use Ordotype\Core\Bench\Batch\BatchWork;
+use Ordotype\Core\Bench\Batch\Bounds;
+use Ordotype\Core\Bench\Batch\ExactOrder;
+use Ordotype\Core\Bench\Batch\FixedOrder;
+use Ordotype\Core\Bench\Batch\Lag;
+use Ordotype\Core\Bench\Batch\LagWhy;
+use Ordotype\Core\Bench\Batch\Operation;
+use Ordotype\Core\Bench\Batch\OwnMix;
+use Ordotype\Core\Bench\Batch\Station;
+use Ordotype\Core\Bench\Batch\Timetable;
+use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Bench\ReleaseInputs;
+use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\WorkOrder;
+use Ordotype\Core\Planning\Unit\PieceNeeds;
+use Ordotype\Core\Planning\Unit\UnitPlan;
+use Ordotype\Core\Standard\FaultTable;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Reference\Csv;
+use Tests\Support\BatchChecker;
+use Tests\Support\Demo;
+
+/** Timetables of batches, held by a checker that was written from the page. */
+final class BatchesTest extends TestCase
+{
+    public function test_a_thousand_random_batches_break_nothing_and_lie_above_their_bounds(): void
+    {
+        $dice = new Randomizer(new Mt19937(30));
+        for ($n = 0; $n < 1000; $n++) {
+            $batch = self::random($dice);
+            $timetable = OwnMix::of($batch);
+            self::assertSame([], BatchChecker::problems($batch, $timetable), "batch $n");
+            if ($batch->painters[0]->hours === []) {
+                $bounds = new Bounds($batch);
+                self::assertGreaterThanOrEqual($bounds->better - 1e-6, $timetable->finish, "batch $n");
+                self::assertGreaterThanOrEqual($bounds->plain() - 1e-6, $bounds->better, "batch $n");
+            }
+        }
+    }
+
+    /** What is proven lies no higher than any of four other ways to work the same batch. */
+    public function test_what_is_proven_is_undercut_by_no_other_order(): void
+    {
+        $dice = new Randomizer(new Mt19937(31));
+        $proven = 0;
+        for ($n = 0; $n < 120; $n++) {
+            $batch = self::random($dice, painters: 1, most: 3);
+            $known = OwnMix::of($batch);
+            $best = ExactOrder::of($batch, $known);
+            if ($best === null) {
+                continue;
+            }
+            $proven++;
+            self::assertSame([], BatchChecker::problems($batch, $best), "batch $n");
+            foreach ([$known, FixedOrder::pieceByPiece($batch), FixedOrder::stepByStep($batch)] as $other) {
+                self::assertLessThanOrEqual($other->finish + 1e-6, $best->finish, "batch $n");
+            }
+            for ($try = 0; $try < 30; $try++) {
+                $shuffled = FixedOrder::of($batch, [self::shuffled($batch, $dice)]);
+                self::assertLessThanOrEqual($shuffled->finish + 1e-6, $best->finish, "batch $n");
+            }
+        }
+        self::assertGreaterThan(40, $proven);
+    }
+
+    public function test_the_checker_finds_what_is_moved(): void
+    {
+        $dice = new Randomizer(new Mt19937(32));
+        $planted = $found = 0;
+        for ($n = 0; $n < 300; $n++) {
+            $batch = self::random($dice);
+            $timetable = OwnMix::of($batch);
+            $i = $dice->getInt(0, count($batch->operations) - 1);
+            $held = array_filter($batch->before[$i], fn (Lag $l) => $l->minutes > 0.0);
+            if ($held === []) {
+                continue;
+            }
+            $lag = array_values($held)[0];
+            $starts = $timetable->starts;
+            $starts[$i] = $starts[$lag->from] + $batch->operations[$lag->from]->minutes + $lag->minutes / 2;
+            $moved = new Timetable($timetable->runs, array_values($starts), $timetable->finish, 0.0);
+            $planted++;
+            $found += BatchChecker::problems($batch, $moved) === [] ? 0 : 1;
+        }
+        self::assertGreaterThan(60, $planted);
+        self::assertGreaterThanOrEqual(0.98, $found / $planted);
+    }
+
+    public function test_a_batch_of_the_demo_is_worked_in_far_less_time_than_piece_by_piece(): void
+    {
+        $batch = self::demo('sluice-warden', 'company', 12, 1);
+        [$mix, $each] = [OwnMix::of($batch), FixedOrder::pieceByPiece($batch)];
+        self::assertSame([], BatchChecker::problems($batch, $mix));
+        self::assertSame([], BatchChecker::problems($batch, $each));
+        self::assertLessThan($each->finish / 3, $mix->finish);
+        self::assertLessThan(1.2 * (new Bounds($batch))->better, $mix->finish);
+        $two = self::demo('sluice-warden', 'company', 12, 2);
+        self::assertLessThan(0.85 * $mix->finish, OwnMix::of($two)->finish);
+        // Moving air dries paint quicker, and nothing else.
+        $fan = self::demo('sluice-warden', 'company', 12, 1, fan: true);
+        self::assertLessThan($batch->heads[count($batch->operations) - 1], $fan->heads[count($fan->operations) - 1]);
+        $glue = fn (Batch $b): array => array_filter($b->lags, fn (Lag $l) => str_starts_with(
+            $b->operations[$l->from]->pot,
+            'matt_varnish',
+        ) && $l->why === LagWhy::Drying);
+        self::assertEquals(
+            array_map(fn (Lag $l) => $l->minutes, $glue($batch)),
+            array_map(fn (Lag $l) => $l->minutes, $glue($fan)),
+        );
+    }
+
+    public function test_what_is_done_is_left_out_and_a_circle_is_refused(): void
+    {
+        $all = self::demo('mudlark', 'muster', 3, 1);
+        $steps = $all->operations[0]->steps;
+        $less = self::demo('mudlark', 'muster', 3, 1, done: [1 => $steps]);
+        self::assertCount(count($all->operations) - 1, $less->operations);
+        $this->expectException(InvalidArgumentException::class);
+        $operation = fn (): Operation => new Operation(1, 0, 'p', 1.0);
+        new Batch([$operation(), $operation()], [
+            new Lag(0, 1, 0.0, LagWhy::Order), new Lag(1, 0, 0.0, LagWhy::Order),
+        ], [new BatchPainter('a')]);
+    }
+
+    /** The catalogue's columns `station` and `fan`. */
+    public function test_stations_and_moving_air_are_those_of_the_catalogue(): void
+    {
+        $standard = Demo::standard();
+        foreach (Csv::rows('techniques.csv') as $row) {
+            $technique = $standard->technique($row['key']);
+            self::assertSame($row['station'] === 'spray', Station::isSprayed($technique), $row['key']);
+            self::assertSame($row['fan'] === '1', Station::driesByAir($technique), $row['key']);
+        }
+    }
+
+    /** @param  array<int, list<string>>  $done */
+    private static function demo(
+        string $sculpt,
+        string $tier,
+        int $pieces,
+        int $painters,
+        bool $fan = false,
+        array $done = [],
+    ): Batch {
+        $standard = Demo::standard();
+        $request = new PlanRequest(
+            $standard,
+            $standard->tier($tier),
+            Demo::sculpt($sculpt),
+            Demo::scheme(),
+            shelf: Demo::shelf(),
+            pieces: $pieces,
+        );
+        $plan = UnitPlan::of($request, [new PieceNeeds(1)], planner: Demo::planner());
+        $release = Release::of(
+            1,
+            $request,
+            new ReleaseInputs(0, '', null, [], ''),
+            $plan,
+            WorkOrder::of($request)->rules($plan->work->steps),
+            new FaultTable([]),
+        );
+
+        return BatchWork::of(
+            $release,
+            range(1, $pieces),
+            array_map(fn (int $k) => new BatchPainter("painter $k"), range(1, $painters)),
+            $fan,
+            $done,
+        );
+    }
+
+    private static function random(Randomizer $dice, ?int $painters = null, int $most = 5): Batch
+    {
+        $steps = $dice->getInt(2, $most + 1);
+        $template = [];
+        for ($s = 0; $s < $steps; $s++) {
+            $template[] = [
+                'pot' => 'pot '.$dice->getInt(0, 3),
+                'minutes' => $dice->getInt(1, 12),
+                'spray' => $dice->getInt(0, 6) === 0,
+                'skill' => $dice->getInt(1, 3),
+                'before' => array_values(array_filter(range(0, max(0, $s - 1)), fn (int $b) => $b < $s && $dice->getInt(0, 2) > 0)),
+                'dry' => $dice->getInt(0, 30),
+            ];
+        }
+        $setups = array_map(fn (int $p) => (float) $dice->getInt(0, 4), range(0, 3));
+        $operations = $lags = [];
+        for ($piece = 1, $pieces = $dice->getInt(1, $most); $piece <= $pieces; $piece++) {
+            $at = count($operations);
+            foreach ($template as $s => $step) {
+                $operations[] = new Operation(
+                    $piece,
+                    $s,
+                    $step['pot'].($step['spray'] ? ', sprayed' : ''),
+                    (float) $step['minutes'],
+                    $setups[(int) substr($step['pot'], 4)],
+                    $step['spray'],
+                    $step['skill'],
+                    $s === 1,
+                );
+                foreach ($step['before'] as $before) {
+                    $lags[] = new Lag($at + $before, $at + $s, (float) $template[$before]['dry'], LagWhy::Drying);
+                }
+            }
+        }
+        $hours = $dice->getInt(0, 3) === 0
+            ? array_map(fn (int $d) => [1440.0 * $d, 1440.0 * $d + 90.0], range(0, 60))
+            : [];
+        $hands = [];
+        for ($k = $painters ?? $dice->getInt(1, 3); $k > 0; $k--) {
+            $hands[] = new BatchPainter(
+                "painter $k",
+                $k === 1 ? 5 : $dice->getInt(2, 5),
+                $painters === null && $dice->getInt(0, 3) === 0 ? 2 : null,
+                $painters === null ? $hours : [],
+            );
+        }
+        assert($hands !== []);
+
+        return new Batch($operations, $lags, $hands);
+    }
+
+    /** @return list<int> operations in some order that keeps what must come before */
+    private static function shuffled(Batch $batch, Randomizer $dice): array
+    {
+        $waits = array_map(count(...), $batch->before);
+        $order = [];
+        while (count($order) < count($waits)) {
+            $free = array_keys(array_filter($waits, fn (int $w, int $i) => $w === 0 && ! in_array($i, $order, true), ARRAY_FILTER_USE_BOTH));
+            $i = $free[$dice->getInt(0, count($free) - 1)];
+            $order[] = $i;
+            foreach ($batch->after[$i] as $lag) {
+                $waits[$lag->to]--;
+            }
+        }
+
+        return $order;
+    }
+}

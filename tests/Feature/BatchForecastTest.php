@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Piece;
+use App\Models\StepLog;
+use App\Models\Unit;
+use Illuminate\Support\Carbon;
+
+/** What the bench says of time: how long the rest takes, what is wet until when, and minutes that somebody's clock told. */
+final class BatchForecastTest extends StudioTestCase
+{
+    public function test_what_is_left_takes_less_in_its_own_mix_and_less_with_two_and_with_a_fan(): void
+    {
+        $unit = $this->unit('26-038');
+        $of = fn (string $query): array => $this->api('painter', 'GET', "bench/$unit->id/forecast$query", null, 200)->json();
+        $one = $of('');
+        self::assertSame([1, false], [$one['painters'], $one['fan']]);
+        self::assertLessThanOrEqual($one['step_by_step']['minutes'], $one['own_mix']['minutes']);
+        self::assertLessThan($one['piece_by_piece']['minutes'], $one['own_mix']['minutes']);
+        self::assertGreaterThanOrEqual($one['at_least'], $one['own_mix']['minutes'] + 0.1);
+        self::assertNotSame([], $one['first']);
+        self::assertGreaterThan($one['curve'][23]['waiting'], $one['curve'][0]['waiting']);
+        self::assertLessThan($one['own_mix']['minutes'], $of('?painters=2')['own_mix']['minutes']);
+        self::assertLessThan($one['piece_by_piece']['minutes'], $of('?fan=1')['piece_by_piece']['minutes']);
+        $this->api('painter', 'GET', "bench/$unit->id/forecast?painters=0", null, 422);
+        $this->api('desk', 'GET', "bench/$unit->id/forecast", null, 403);
+        // What is done is not forecast once more.
+        $work = app(\App\Actions\Bench\WorkOnPieces::class);
+        $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200)->json();
+        $pass = $batch['passes'][$batch['next_pass']];
+        $this->actingAs($this->person('painter'));
+        $work->mark(array_column($batch['pieces'], 'id'), $pass['steps']);
+        self::assertLessThan($one['own_mix']['minutes'], $of('')['own_mix']['minutes']);
+    }
+
+    public function test_paint_is_wet_until_it_is_dry_and_the_page_names_the_passes_that_wait(): void
+    {
+        [$unit, $piece, $batch] = $this->batch();
+        $first = collect($batch['passes'])->first(fn (array $p) => $p['dry'] >= 5 && ! in_array($p['steps'][0], $batch['pieces'][0]['done'], true));
+        $this->mark($piece, $first['steps'], null);
+        $wet = fn (): array => collect($this->api('painter', 'GET', "bench/$unit->id", null, 200)->json('pieces'))
+            ->firstWhere('id', $piece->id)['wet'];
+        $then = $wet();
+        self::assertNotSame([], $then);
+        $dry = Carbon::parse($then[0]['until']);
+        self::assertTrue($dry->isFuture());
+        self::assertEqualsWithDelta($first['dry'] * 60, abs($dry->diffInSeconds(now())), 30);
+        Carbon::setTestNow($dry->copy()->addMinutes(1));
+        self::assertSame([], array_filter($wet(), fn (array $w) => $w['until'] === $then[0]['until']));
+        Carbon::setTestNow();
+    }
+
+    public function test_minutes_of_the_clock_are_spread_by_what_was_planned_and_planned_ones_are_never_booked(): void
+    {
+        [, $piece, $batch] = $this->batch();
+        $open = array_values(array_filter($batch['passes'], fn (array $p) => array_diff($p['steps'], $batch['pieces'][0]['done']) !== []));
+        $this->mark($piece, $open[0]['steps'], null);
+        self::assertNull(StepLog::query()->where('piece_id', $piece->id)->latest('id')->firstOrFail()->minutes);
+        $steps = [...$open[1]['steps'], ...$open[2]['steps']];
+        $this->mark($piece, $steps, 30.0);
+        $logs = StepLog::query()->where('piece_id', $piece->id)->whereIn('step', $steps)->get();
+        self::assertEqualsWithDelta(30.0, $logs->sum(fn (StepLog $l) => (float) $l->minutes), 0.05);
+        $ratios = $logs->map(fn (StepLog $l) => (float) $l->minutes / (float) $l->planned_minutes);
+        self::assertEqualsWithDelta($ratios->min(), $ratios->max(), 0.6 * $ratios->max());
+    }
+
+    /** @return array{Unit, Piece, array<string, mixed>} a batch, one of its models that is worked on, and what the bench shows */
+    private function batch(): array
+    {
+        $unit = $this->unit('26-041');
+        $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => $unit->revision], 200);
+        $batch = $this->api('painter', 'GET', "bench/$unit->id", null, 200)->json();
+
+        return [$unit, Piece::query()->findOrFail($batch['pieces'][0]['id']), $batch];
+    }
+
+    /** @param  list<string>  $steps */
+    private function mark(Piece $piece, array $steps, ?float $minutes): void
+    {
+        $body = ['pieces' => [$piece->id], 'steps' => $steps] + ($minutes === null ? [] : ['minutes' => $minutes]);
+        $this->api('painter', 'POST', 'bench/marks', $body, 200);
+    }
+}
