@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { App, Button, Flex } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { batchQuery } from '../../api/work';
@@ -34,6 +34,7 @@ function Work({ batch }: { batch: Batch }) {
     const desk = useBatch(batch);
     const clock = useClock(batch.unit.id);
     const { modal } = App.useApp();
+    const asking = useRef(false);
     const [at, setAt] = useState(batch.next_pass);
     const pass = batch.passes[at];
     const go = (by: number) => setAt((i) => Math.max(0, Math.min(batch.passes.length - 1, i + by)));
@@ -48,15 +49,19 @@ function Work({ batch }: { batch: Batch }) {
         };
         const wet = pieces.filter((p) => wetUntil(p, of) !== null);
         const [first] = wet;
+        if (asking.current) return;
         if (first === undefined) done();
-        else
+        else {
+            asking.current = true;
             modal.confirm({
                 title: `Still wet on ${wet.length === 1 ? `model ${first.number}` : `${wet.length} models`}`,
                 content: `Until ${time(wetUntil(first, of) ?? '')}. Is it done all the same?`,
                 okText: 'It is done',
                 cancelText: 'Not yet',
                 onOk: done,
+                afterClose: () => (asking.current = false),
             });
+        }
     };
     const all = () => {
         if (!pass) return;
