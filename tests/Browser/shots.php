@@ -26,7 +26,7 @@ $order = fn (string $number): mixed => $find(
 );
 /** Waits for the worker: drawings take seconds each. */
 $drawn = function () use ($chrome): void {
-    $waits = 'return document.querySelectorAll("[role=status] .ant-spin").length';
+    $waits = 'return document.querySelectorAll("[role=status] .ant-spin, .ant-skeleton").length';
     for ($n = 0; $n < 120 && (sleep(1) || $chrome->page->executeScript($waits) > 0); $n++);
 };
 try {
@@ -95,6 +95,8 @@ try {
     $chrome->shot("$folder/bench.png");
     $chrome->open('/bench/'.$order('26-038')['units'][0]['id']);
     $chrome->waitFor('All done');
+    $chrome->waitFor('in its own mix');
+    $drawn();
     $chrome->shot("$folder/batch.png");
     $chrome->open('/check');
     $chrome->waitFor('Signed off');

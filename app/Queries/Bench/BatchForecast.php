@@ -68,7 +68,7 @@ final class BatchForecast
             ),
             'curve' => array_map(
                 fn (int $n) => ['pieces' => $n, 'waiting' => round(Waiting::of($steps, $n), 1)],
-                range(1, self::CURVE),
+                range(1, max(self::CURVE, count($numbers))),
             ),
             'none_from' => Waiting::none($steps),
         ];

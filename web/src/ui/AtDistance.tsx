@@ -25,9 +25,7 @@ export function AtDistance({
     const [eye, setEye] = useState(EYE_CM);
     return (
         <>
-            <Button size="small" onClick={() => setOpen(true)}>
-                As seen from {distanceCm} cm
-            </Button>
+            <Button onClick={() => setOpen(true)}>As seen from {distanceCm} cm</Button>
             <Modal
                 open={open}
                 title={`As seen from ${distanceCm} cm`}

@@ -22,7 +22,7 @@ export function Cropped({ address, crop, alt }: { address: string; crop: Crop; a
                     }}
                 />
             ) : (
-                <Skeleton.Node active className={css.wait ?? ''} />
+                <Skeleton.Node active className={css.wait ?? ''} style={{ width: '100%', height: '100%' }} />
             )}
         </div>
     );

@@ -74,9 +74,10 @@ export function Forecast({ unit }: { unit: number }) {
                             </tbody>
                         </table>
                         <p className="small m-0">
-                            Step by step one painter waits {minutes(f.curve[f.pieces - 1]?.waiting ?? 0)} with{' '}
-                            {f.pieces} {f.pieces === 1 ? 'model' : 'models'}
-                            {f.none_from === null ? '.' : `; from ${f.none_from} on nobody waits for paint.`}
+                            Were each pass to wait until the one before it is dry, {f.pieces}{' '}
+                            {f.pieces === 1 ? 'model' : 'models'} would wait{' '}
+                            {minutes(f.curve[f.pieces - 1]?.waiting ?? 0)}
+                            {f.none_from === null ? '.' : `, and ${f.none_from} not at all.`}
                         </p>
                     </div>
                     <div>
