@@ -15,14 +15,9 @@ use Ordotype\Core\Bench\Batch\OwnMix;
 use Ordotype\Core\Bench\Batch\Run;
 use Ordotype\Core\Bench\Batch\Timetable;
 use Ordotype\Core\Bench\Release;
-use Ordotype\Core\Bench\ReleaseInputs;
 use Ordotype\Core\Format\Json;
 use Ordotype\Core\Format\ReleaseReader;
 use Ordotype\Core\Format\TimetableFormat;
-use Ordotype\Core\Planning\Plan\WorkOrder;
-use Ordotype\Core\Planning\Unit\PieceNeeds;
-use Ordotype\Core\Planning\Unit\UnitPlan;
-use Ordotype\Core\Standard\FaultTable;
 
 final class BatchCommand extends CoreCommand
 {
@@ -68,11 +63,8 @@ final class BatchCommand extends CoreCommand
         if (is_string($file)) {
             return $this->reading($file, fn () => ReleaseReader::read(DocumentFile::read($file, 'release@1')));
         }
-        $request = $this->request();
-        $plan = UnitPlan::of($request, [new PieceNeeds(1)], planner: $this->planner());
-        $edges = WorkOrder::of($request)->rules($plan->work->steps);
 
-        return Release::of(1, $request, new ReleaseInputs(0, '', null, [], ''), $plan, $edges, new FaultTable([]));
+        return $this->asReleased($this->request());
     }
 
     private function told(Batch $batch, Timetable $timetable, Release $release): void

@@ -37,6 +37,9 @@ final class BenchCommand extends CoreCommand
         {--runs=7 : how often each is measured; the median is printed}
         {--growth : instead, check 10 000 clauses and plan with 300 techniques more}
         {--booth : instead, draw pictures of the figure at the tier}
+        {--batch : instead, lay batches of all figures out and hold them against their bounds}
+        {--scheme=database/demo/schemes/tidemark.json : colours of the batches}
+        {--shelf=database/demo/shelf.csv : paints of the batches}
         {--plot= : file for a drawing of the growth, as SVG}
         {--json : print figures instead of tables}';
 
@@ -50,6 +53,9 @@ final class BenchCommand extends CoreCommand
         $sculpt = $this->sculpt(self::path($this->needed('sculpt')));
         if ($this->option('growth') === true) {
             return $this->growth($sculpt, $tier);
+        }
+        if ($this->option('batch') === true) {
+            return $this->batches($standard, $this->wholeNumber('runs', 1, 1000));
         }
         if ($this->option('booth') === true) {
             $plan = $this->planner()->plan(new PlanRequest($standard, $tier, $sculpt));
@@ -154,6 +160,55 @@ final class BenchCommand extends CoreCommand
         return self::SUCCESS;
     }
 
+    /** Six figures at three tiers; of the sizes, as many as there are runs. */
+    private function batches(Standard $standard, int $runs): int
+    {
+        foreach (array_slice(BatchBench::SIZES, 0, $runs) as [$pieces, $painters, $median, $worst]) {
+            $releases = [];
+            foreach ($this->figures() as $sculpt) {
+                foreach (['muster', 'banner', 'centrepiece'] as $key) {
+                    $releases["$sculpt->name, {$standard->tier($key)->name}"] = $this->asReleased(
+                        new PlanRequest(
+                            $standard,
+                            $standard->tier($key),
+                            $sculpt,
+                            $this->scheme(),
+                            shelf: $this->shelf(),
+                            pieces: $pieces,
+                        ),
+                    );
+                }
+            }
+            $rows = BatchBench::rows($releases, $pieces, $painters);
+            $this->table(
+                ['Batch', 'Operations', 'Hand', 'Chain', 'Better', 'Finish, min', 'Proven', 'Over, %', 'ms'],
+                array_map(
+                    fn (array $r) => [
+                        $r[0],
+                        $r[1],
+                        ...array_map(fn (float $minutes) => number_format($minutes), array_slice($r, 2, 4)),
+                        $r[6] ? 'yes' : '',
+                        number_format($r[7], 1),
+                        round($r[8]),
+                    ],
+                    $rows,
+                ),
+            );
+            $this->line(BatchBench::summary($rows, $pieces, $painters, $median, $worst));
+        }
+
+        return self::SUCCESS;
+    }
+
+    /** @return list<Sculpt> the demo's */
+    private function figures(): array
+    {
+        return array_map(
+            fn (string $file) => $this->sculpt($file),
+            glob(base_path('database/demo/sculpts/*.json')) ?: [],
+        );
+    }
+
     /** @param  list<array{areas: int, choice_ms: float, plan_ms: float, steps: int, passes: int}>  $rows */
     private function show(Tier $tier, Sculpt $sculpt, int $runs, array $rows): void
     {
@@ -253,10 +308,7 @@ final class BenchCommand extends CoreCommand
      */
     private function army(Standard $standard, int $runs): float
     {
-        $figures = array_map(
-            fn (string $file) => $this->sculpt($file),
-            glob(base_path('database/demo/sculpts/*.json')) ?: [],
-        );
+        $figures = $this->figures();
         $tiers = array_values(array_filter($standard->tiers, fn ($t) => $t->status === TierStatus::Offered));
         $requests = [];
         for ($i = 0; $i < 20; $i++) {

@@ -8,6 +8,8 @@ use App\Formats\DocumentFile;
 use App\Formats\UnreadableFile;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
+use Ordotype\Core\Bench\Release;
+use Ordotype\Core\Bench\ReleaseInputs;
 use Ordotype\Core\Colour\Scheme;
 use Ordotype\Core\Colour\Shelf;
 use Ordotype\Core\Format\AmendmentFormat;
@@ -21,8 +23,12 @@ use Ordotype\Core\Planning\Choice\ChosenTechnique;
 use Ordotype\Core\Planning\Demand\Method;
 use Ordotype\Core\Planning\Plan\Planner;
 use Ordotype\Core\Planning\Plan\PlanRequest;
+use Ordotype\Core\Planning\Plan\WorkOrder;
+use Ordotype\Core\Planning\Unit\PieceNeeds;
+use Ordotype\Core\Planning\Unit\UnitPlan;
 use Ordotype\Core\Sculpt\Sculpt;
 use Ordotype\Core\Standard\Amendment;
+use Ordotype\Core\Standard\FaultTable;
 use Ordotype\Core\Standard\Standard;
 use OutOfBoundsException;
 
@@ -122,6 +128,15 @@ abstract class CoreCommand extends Command
             $this->shelf(),
             $this->hasOption('pieces') ? $this->wholeNumber('pieces', 1, self::MOST_PIECES) : 1,
         );
+    }
+
+    /** What a unit of the request would be released with, without studio, order and faults. */
+    protected function asReleased(PlanRequest $request): Release
+    {
+        $plan = UnitPlan::of($request, [new PieceNeeds(1)], planner: $this->planner());
+        $edges = WorkOrder::of($request)->rules($plan->work->steps);
+
+        return Release::of(1, $request, new ReleaseInputs(0, '', null, [], ''), $plan, $edges, new FaultTable([]));
     }
 
     /** A technique as it is used, in words: "edge highlight (prominent) ×2". */

@@ -421,6 +421,28 @@ final class CommandLineTest extends TestCase
         self::assertSame([5, 10, 16, 24, 32, 40, 50, 60], array_column($rows, 'areas'));
     }
 
+    public function test_bench_holds_batches_against_what_nobody_undercuts(): void
+    {
+        $told = $this->artisan('ordotype:bench', '--batch', '--runs=1')->getOutput();
+        // 18 batches of ten: hand, chain, better, finish, and how much it is over the better.
+        $n = ' ([\d,.]+) +\|';
+        preg_match_all('/\|[^|]+, \w+ +\|[^|]+\|'.$n.$n.$n.$n.'[^|]+\|'.$n.'/', $told, $rows, PREG_SET_ORDER);
+        self::assertCount(18, $rows);
+        $gaps = [];
+        foreach ($rows as $row) {
+            $row = array_map(fn (string $n): float => (float) str_replace(',', '', $n), array_slice($row, 1));
+            [$hand, $chain, $better, $finish, $gap] = $row;
+            self::assertGreaterThanOrEqual(max($hand, $chain), $better);
+            self::assertGreaterThanOrEqual($better, $finish);
+            self::assertEqualsWithDelta(100 * ($finish / $better - 1), $gap, 0.3, 'of whole minutes');
+            $gaps[] = $gap;
+        }
+        sort($gaps);
+        $median = number_format($gaps[9], 1);
+        self::assertStringContainsString("over the better bound by $median % (aim 14) in the median", $told);
+        self::assertLessThanOrEqual(14.0, $gaps[9]);
+    }
+
     private function failing(string ...$arguments): string
     {
         $process = $this->artisan(...$arguments);

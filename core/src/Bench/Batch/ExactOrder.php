@@ -11,6 +11,11 @@ namespace Ordotype\Core\Bench\Batch;
  */
 final class ExactOrder
 {
+    /** States that are tried, and how many operations all of them may hold: each state of a large batch costs more. */
+    private const TRIES = 60_000;
+
+    private const OPERATIONS = 3_000_000;
+
     private float $least;
 
     /** @var list<int> */
@@ -33,8 +38,9 @@ final class ExactOrder
      * @param  Timetable  $known  one that is there already
      * @return Timetable|null a better one or the same, proven; null: it was given up
      */
-    public static function of(Batch $batch, Timetable $known, int $most = 60_000): ?Timetable
+    public static function of(Batch $batch, Timetable $known, ?int $most = null): ?Timetable
     {
+        $most ??= min(self::TRIES, intdiv(self::OPERATIONS, max(1, count($batch->operations))));
         $first = $batch->painters[0];
         $isPlain = array_filter($batch->lags, fn (Lag $l) => $l->wet !== null) === [];
         if (count($batch->painters) > 1 || $first->hours !== [] || $batch->largest() !== null || ! $isPlain) {
@@ -42,6 +48,10 @@ final class ExactOrder
         }
         if ((new Bounds($batch))->better >= $known->finish - 1e-6) {
             return $known->proven();
+        }
+        if ($most < count($batch->operations)) {
+            // Not even one order could be gone through to its end.
+            return null;
         }
         $self = new self($batch, $most, $known->finish);
         $waits = array_map(count(...), $batch->before);
@@ -80,6 +90,9 @@ final class ExactOrder
         }
         $this->seen[$state] = $now;
         foreach ($this->candidates($now, $pot, $waits, $ready, $pieces) as $i) {
+            if ($this->tries > $this->most) {
+                return;
+            }
             $operation = $this->batch->operations[$i];
             $setup = $pot === $operation->pot ? 0.0 : $operation->setup;
             $end = max($now + $setup, $ready[$i]) + $operation->minutes;
