@@ -96,4 +96,49 @@ final class Growth
     {
         return array_map(fn (BackedEnum $c) => (string) $c->value, $cases);
     }
+
+    /**
+     * Milliseconds against the number of areas, choice and whole plan, as SVG.
+     *
+     * @param  list<array{areas: int, choice_ms: float, plan_ms: float, steps: int, passes: int}>  $rows
+     */
+    public static function drawn(array $rows, string $tier): string
+    {
+        $most = max(120.0, ...array_map(fn (array $r) => $r['plan_ms'], $rows));
+        $x = fn (float $areas): float => round(60 + $areas * 8, 1);
+        $y = fn (float $ms): float => round(330 - (280 * $ms) / $most, 1);
+        $svg =
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 600 390" '.
+            'font-family="sans-serif" font-size="13"><rect width="600" height="390" fill="#FFFDF8"/>';
+        for ($ms = 0; $ms <= $most; $ms += 30) {
+            $svg .=
+                "<path d='M60 {$y($ms)}H545' stroke='#DDD5C7'/><text x='52' y='".
+                ($y($ms) + 4).
+                "' text-anchor='end' fill='#5B6168'>$ms</text>";
+        }
+        foreach ($rows as $row) {
+            $svg .= "<text x='{$x(
+                $row['areas'],
+            )}' y='350' text-anchor='middle' fill='#5B6168'>{$row['areas']}</text>";
+        }
+        foreach (
+            [
+                'choice_ms' => ['#1F7A6C', 'choice of techniques'],
+                'plan_ms' => ['#B93A24', 'whole plan with its order'],
+            ] as $key => [$colour, $name]
+        ) {
+            $points = implode(' ', array_map(fn (array $r) => "{$x($r['areas'])},{$y($r[$key])}", $rows));
+            $last = $rows[count($rows) - 1];
+            $svg .=
+                "<polyline points='$points' fill='none' stroke='$colour' stroke-width='2.5'/><text x='70' y='".
+                ($key === 'choice_ms' ? 44 : 24).
+                "' fill='$colour'>$name: ".
+                round($last[$key]).
+                " ms at {$last['areas']} areas</text>";
+        }
+
+        return $svg.
+            "<text x='300' y='376' text-anchor='middle' fill='#22262B'>areas of a figure, ".
+            "tier $tier, milliseconds</text></svg>\n";
+    }
 }
