@@ -441,6 +441,19 @@ final class BrowserTest extends BrowserTestCase
         $chrome->signIn('Ines Tallow');
         $chrome->page->get($batch);
         $this->paint();
+        // The last pass is taken back by its key, and done again.
+        $chrome->waitFor('Take back: ');
+        $offer = WebDriverBy::xpath("//button[starts-with(normalize-space(.), 'Offer 1 finished')]");
+        $this->until(fn () => count($chrome->page->findElements($offer)) === 1);
+        $chrome->page->getKeyboard()->sendKeys('u');
+        $this->until(fn () => $chrome->page->findElements($offer) === []);
+        self::assertFalse($chrome->seen('Take back: '), 'once');
+        $chrome->page->getKeyboard()->sendKeys('a');
+        $this->until(function () use ($chrome, $offer) {
+            $this->doneAllTheSame();
+
+            return count($chrome->page->findElements($offer)) === 1;
+        });
         $chrome->press('Offer 1 finished to the check');
         $chrome->waitFor('Offered to the check');
         $chrome->signOut();

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { client, given } from './client';
 import { pagesOf } from './pages';
 import type { components } from './schema';
@@ -18,9 +18,11 @@ export const batchQuery = (unit: number) =>
 
 export const mark = (body: Bodies['MarkStepsBody']) => given(client.POST('/bench/marks', { body }));
 
-export const forecastQuery = (unit: number, painters: number, fan: boolean) =>
+/** Asked anew when a pass is done on all models, not with every tap. */
+export const forecastQuery = (unit: number, from: number, painters: number, fan: boolean) =>
     queryOptions({
-        queryKey: ['forecast', unit, painters, fan],
+        queryKey: ['forecast', unit, from, painters, fan],
+        placeholderData: keepPreviousData,
         queryFn: () =>
             given(
                 client.GET('/bench/{unit}/forecast', {

@@ -51,6 +51,7 @@ const LISTED = {
     nextPass: { on: ['n'], where: 'Bench', does: 'next pass' },
     passBefore: { on: ['b'], where: 'Bench', does: 'pass before' },
     allDone: { on: ['a'], where: 'Bench', does: 'all models done' },
+    markBack: { on: ['u'], where: 'Bench', does: 'take back what was marked last' },
     clock: { on: ['s'], where: 'Bench', does: 'start or pause the clock' },
 } satisfies Record<string, Key>;
 

@@ -16,7 +16,7 @@ import { Forecast } from './Forecast';
 import { PassCard } from './PassCard';
 import { Gates } from './Gates';
 import { Repairs } from './Repairs';
-import { type BatchDesk, finished, isDone, useBatch, wetUntil, working } from './useBatch';
+import { type BatchDesk, finished, isDone, type Marked, useBatch, wetUntil, working } from './useBatch';
 import { useClock } from './useClock';
 
 export default function BatchPage() {
@@ -35,17 +35,21 @@ function Work({ batch }: { batch: Batch }) {
     const clock = useClock(batch.unit.id);
     const { modal } = App.useApp();
     const asking = useRef(false);
+    const [last, setLast] = useState<Marked | null>(null);
     const [at, setAt] = useState(batch.next_pass);
     const pass = batch.passes[at];
     const go = (by: number) => setAt((i) => Math.max(0, Math.min(batch.passes.length - 1, i + by)));
     const mark = (pieces: BatchPiece[], steps: string[], of: BatchPass) => {
         const done = () => {
             const minutes = clock.take();
-            desk.mark.mutate({
-                pieces: pieces.map((p) => p.id),
-                steps,
-                ...(minutes === undefined ? {} : { minutes }),
-            });
+            desk.mark.mutate(
+                {
+                    pieces: pieces.map((p) => p.id),
+                    steps,
+                    ...(minutes === undefined ? {} : { minutes }),
+                },
+                { onSuccess: () => setLast({ pieces, steps, pass: of }) },
+            );
         };
         const wet = pieces.filter((p) => wetUntil(p, of) !== null);
         const [first] = wet;
@@ -68,6 +72,15 @@ function Work({ batch }: { batch: Batch }) {
         const open = batch.pieces.filter((p) => working(p) && !isDone(p, pass));
         if (open.length > 0) mark(open, pass.steps, pass);
     };
+    // Taken back one by one or offered meanwhile, it is no longer there to be taken back.
+    const stands = batch.pieces.some(
+        (p) => working(p) && last?.pieces.some((q) => q.id === p.id) === true && isDone(p, last.pass),
+    );
+    const takeBack = () => {
+        if (last === null || !stands || desk.unmark.isPending) return;
+        desk.unmark.mutate({ pieces: last.pieces.map((p) => p.id), steps: last.steps });
+    };
+    useKey('markBack', takeBack);
     useKey('nextPass', () => go(1));
     useKey('passBefore', () => go(-1));
     useKey('allDone', all);
@@ -88,11 +101,13 @@ function Work({ batch }: { batch: Batch }) {
                             desk={desk}
                             all={all}
                             mark={mark}
+                            last={stands ? last : null}
+                            takeBack={takeBack}
                             before={at === 0 ? null : () => go(-1)}
                             next={at === batch.passes.length - 1 ? null : () => go(1)}
                         />
                     )}
-                    <Forecast unit={batch.unit.id} />
+                    <Forecast unit={batch.unit.id} from={batch.next_pass} />
                 </Flex>
                 <aside className="stack">
                     <ClockCard clock={clock} />

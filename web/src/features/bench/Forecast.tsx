@@ -8,10 +8,10 @@ import { Says } from '../../ui/Says';
 import css from './Bench.module.css';
 
 /** How long what is left takes, in which mix, and why nobody waits. */
-export function Forecast({ unit }: { unit: number }) {
+export function Forecast({ unit, from }: { unit: number; from: number }) {
     const [painters, setPainters] = useState(1);
     const [fan, setFan] = useState(false);
-    const query = useQuery(forecastQuery(unit, painters, fan));
+    const query = useQuery(forecastQuery(unit, from, painters, fan));
     const f = query.data;
     return (
         <section className={`card pad ${css.forecast}`} aria-label="How long it takes">

@@ -5,7 +5,7 @@ import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
 import { Caution } from '../../ui/states';
 import { time } from '../../ui/when';
 import css from './Bench.module.css';
-import { type BatchDesk, isDone, needs, wetUntil, working } from './useBatch';
+import { type BatchDesk, isDone, type Marked, markedWords, needs, wetUntil, working } from './useBatch';
 
 /** The pass that is worked on: its pot, its brush, and the models to tap when they are done. */
 export function PassCard({
@@ -14,6 +14,8 @@ export function PassCard({
     desk,
     all,
     mark,
+    last,
+    takeBack,
     before,
     next,
 }: {
@@ -22,6 +24,8 @@ export function PassCard({
     desk: BatchDesk;
     all: () => void;
     mark: (pieces: BatchPiece[], steps: string[], of: BatchPass) => void;
+    last: Marked | null;
+    takeBack: () => void;
     before: (() => void) | null;
     next: (() => void) | null;
 }) {
@@ -72,6 +76,11 @@ export function PassCard({
                 <Button size="large" disabled={next === null} onClick={() => next?.()}>
                     Next <kbd>{keyShown('nextPass')}</kbd>
                 </Button>
+                {last && (
+                    <Button type="link" size="large" className={css.undo ?? ''} onClick={takeBack}>
+                        Take back: {markedWords(last)} <kbd>{keyShown('markBack')}</kbd>
+                    </Button>
+                )}
             </Flex>
         </section>
     );

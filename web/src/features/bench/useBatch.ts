@@ -30,6 +30,20 @@ export function finished(batch: Batch): BatchPiece[] {
     );
 }
 
+/** What was marked last, on this page. */
+export interface Marked {
+    pieces: BatchPiece[];
+    steps: string[];
+    pass: BatchPass;
+}
+
+/** What was marked, in words: "Mounting on a handle, model 10". */
+export const markedWords = ({ pieces, pass }: Marked): string => {
+    const [first] = pieces;
+    const of = pieces.length === 1 && first ? `model ${first.number}` : `${pieces.length} models`;
+    return `${[pass.technique, pass.paint].filter(Boolean).join(', ')}, ${of}`;
+};
+
 /** What is done with a batch: marked, taken back, offered to the check. */
 export function useBatch(batch: Batch) {
     const queries = useQueryClient();
