@@ -36,6 +36,19 @@ final class BatchForecastTest extends StudioTestCase
         self::assertLessThan($one['own_mix']['minutes'], $of('')['own_mix']['minutes']);
     }
 
+    public function test_the_waiting_is_told_for_as_many_models_as_there_are(): void
+    {
+        $large = $this->unit('26-038');
+        $last = $large->pieces->last() ?? self::fail('no models');
+        foreach (range(11, 30) as $number) {
+            $more = $last->replicate();
+            $more->forceFill(['number' => $number, 'code' => "LRG$number"])->save();
+        }
+        $told = $this->api('lead', 'GET', "bench/$large->id/forecast", null, 200)->json();
+        self::assertSame(range(1, max(24, $told['pieces'])), array_column($told['curve'], 'pieces'));
+        self::assertGreaterThan(24, $told['pieces']);
+    }
+
     public function test_paint_is_wet_until_it_is_dry_and_the_page_names_the_passes_that_wait(): void
     {
         [$unit, $piece, $batch] = $this->batch();

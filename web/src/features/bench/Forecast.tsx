@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { Checkbox, Flex, InputNumber } from 'antd';
+import { Checkbox, Flex, InputNumber, Table } from 'antd';
 import { useState } from 'react';
 import { saysWhy } from '../../api/client';
 import { forecastQuery } from '../../api/work';
@@ -47,32 +47,27 @@ export function Forecast({ unit, from }: { unit: number; from: number }) {
                                 {f.proven ? ', proven the least' : `, never under ${minutes(f.at_least)}`}
                             </span>
                         </p>
-                        <table className={css.ways}>
-                            <thead>
-                                <tr>
-                                    <th scope="col">Worked</th>
-                                    <th scope="col">takes</th>
-                                    <th scope="col">waits</th>
-                                    <th scope="col">pots</th>
-                                </tr>
-                            </thead>
-                            <tbody>
-                                {(
-                                    [
-                                        ['own mix', f.own_mix],
-                                        ['step by step', f.step_by_step],
-                                        ['model by model', f.piece_by_piece],
-                                    ] as const
-                                ).map(([words, way]) => (
-                                    <tr key={words}>
-                                        <th scope="row">{words}</th>
-                                        <td>{minutes(way.minutes)}</td>
-                                        <td>{way.waiting < 0.5 ? 'no wait' : minutes(way.waiting)}</td>
-                                        <td>{way.changes}</td>
-                                    </tr>
-                                ))}
-                            </tbody>
-                        </table>
+                        <Table
+                            className={css.ways ?? ''}
+                            size="small"
+                            pagination={false}
+                            rowKey="words"
+                            dataSource={[
+                                { words: 'own mix', ...f.own_mix },
+                                { words: 'step by step', ...f.step_by_step },
+                                { words: 'model by model', ...f.piece_by_piece },
+                            ]}
+                            columns={[
+                                { title: 'Worked', dataIndex: 'words', rowScope: 'row' },
+                                { title: 'takes', render: (_, way) => minutes(way.minutes) },
+                                {
+                                    title: 'waits',
+                                    render: (_, way) =>
+                                        way.waiting < 0.5 ? 'no wait' : minutes(way.waiting),
+                                },
+                                { title: 'pots', dataIndex: 'changes' },
+                            ]}
+                        />
                         <p className="small m-0">
                             Were each pass to wait until the one before it is dry, {f.pieces}{' '}
                             {f.pieces === 1 ? 'model' : 'models'} would wait{' '}

@@ -106,12 +106,12 @@ function Tap({
             className={`tap ${css.tap} ${done ? css.done : ''} ${wet ? css.wet : ''}`}
             disabled={!working(p) || none}
             aria-pressed={done}
-            title={`Model ${p.number}, ${done ? 'done' : 'to do'}, ${stageWords(p.stage)}`}
+            title={`Model ${p.number}, ${done ? 'done' : wet ? `wet until ${time(wet)}` : 'to do'}, ${stageWords(p.stage)}`}
             onClick={() => (done ? desk.unmark.mutate({ pieces: [p.id], steps }) : mark([p], steps, pass))}
         >
             <b>{p.number}</b>
             <span className="small">
-                {none ? 'not this one' : done ? 'done' : wet ? `wet until ${time(wet)}` : p.code}
+                {none ? 'not this one' : done ? 'done' : wet ? `until ${time(wet)}` : p.code}
             </span>
         </Button>
     );

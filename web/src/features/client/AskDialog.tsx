@@ -1,12 +1,10 @@
-import { Flex, Input, Modal, Button } from 'antd';
+import { Button, Flex, Modal } from 'antd';
 import { useState } from 'react';
-import { saysWhy } from '../../api/client';
 import type { OrderForClient } from '../../api/quotes';
 import { Field } from '../../ui/Field';
 import { Pick } from '../../ui/Pick';
-import { Says } from '../../ui/Says';
-import { myName } from './name';
 import { useAsking } from './useAsking';
+import { useWords, Words } from './Words';
 
 /** Something that the client asks the studio. */
 export function AskDialog({
@@ -18,8 +16,7 @@ export function AskDialog({
     secret: string;
     close: () => void;
 }) {
-    const [name, setName] = useState(myName);
-    const [text, setText] = useState('');
+    const words = useWords();
     const [unit, setUnit] = useState(0);
     const ask = useAsking(secret, close);
     return (
@@ -35,25 +32,22 @@ export function AskDialog({
                         ]}
                     />
                 </Field>
-                <Field label="What you would know">
-                    <Input.TextArea
-                        autoSize={{ minRows: 3 }}
-                        value={text}
-                        onChange={(e) => setText(e.target.value)}
-                    />
-                </Field>
-                <Field label="Your name">
-                    <Input autoComplete="name" value={name} onChange={(e) => setName(e.target.value)} />
-                </Field>
-                {ask.isError && <Says kind="bad">{saysWhy(ask.error)}</Says>}
-                <Button
-                    type="primary"
-                    loading={ask.isPending}
-                    disabled={text.trim() === '' || name.trim() === ''}
-                    onClick={() => ask.mutate({ name, text, ...(unit === 0 ? {} : { unit }) })}
-                >
-                    Ask
-                </Button>
+                <Words label="What you would know" rows={3} words={words} refused={ask}>
+                    <Button
+                        type="primary"
+                        loading={ask.isPending}
+                        disabled={words.isEmpty || !words.isNamed}
+                        onClick={() =>
+                            ask.mutate({
+                                name: words.name,
+                                text: words.text,
+                                ...(unit === 0 ? {} : { unit }),
+                            })
+                        }
+                    >
+                        Ask
+                    </Button>
+                </Words>
             </Flex>
         </Modal>
     );

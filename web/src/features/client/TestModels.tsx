@@ -1,14 +1,10 @@
-import { Button, Flex, Image, Input } from 'antd';
-import { useState } from 'react';
-import { saysWhy } from '../../api/client';
+import { Button, Flex, Image } from 'antd';
 import type { OrderForClient } from '../../api/quotes';
-import { Field } from '../../ui/Field';
-import { Says } from '../../ui/Says';
 import { day } from '../../ui/when';
 import css from './Client.module.css';
 import type { PageProps } from './ForYouPage';
-import { myName } from './name';
 import { useAsking } from './useAsking';
+import { useWords, Words } from './Words';
 
 /** Test models: photographs, and the client's word on the colours. */
 export function TestModels({ order, secret }: PageProps) {
@@ -39,36 +35,27 @@ export function TestModels({ order, secret }: PageProps) {
 }
 
 function Word({ test, secret }: { test: OrderForClient['test_models'][number]; secret: string }) {
-    const [name, setName] = useState(myName);
-    const [text, setText] = useState('');
-    const say = useAsking(secret, () => setText(''));
-    const sent = (go_ahead: boolean) => say.mutate({ name, text, unit: test.unit, go_ahead });
+    const words = useWords();
+    const say = useAsking(secret, () => words.setText(''));
+    const sent = (go_ahead: boolean) =>
+        say.mutate({ name: words.name, text: words.text, unit: test.unit, go_ahead });
     return (
-        <Flex vertical gap={8} className="mt-8">
-            <Field label="What you would have otherwise, if anything">
-                <Input.TextArea
-                    autoSize={{ minRows: 2 }}
-                    value={text}
-                    onChange={(e) => setText(e.target.value)}
-                />
-            </Field>
-            <Field label="Your name">
-                <Input autoComplete="name" value={name} onChange={(e) => setName(e.target.value)} />
-            </Field>
-            {say.isError && <Says kind="bad">{saysWhy(say.error)}</Says>}
-            <Flex gap={8} wrap>
-                <Button type="primary" disabled={name.trim() === ''} onClick={() => sent(true)}>
-                    Go ahead with these colours
-                </Button>
-                <Button disabled={name.trim() === '' || text.trim() === ''} onClick={() => sent(false)}>
-                    Change this
-                </Button>
-            </Flex>
-            <p className="small soft m-0">
-                {test.changes === 0
-                    ? 'One change of colours is free; what comes after it is quoted.'
-                    : 'The free change is used: the studio quotes another one before it does it.'}
-            </p>
-        </Flex>
+        <div className="mt-8">
+            <Words label="What you would have otherwise, if anything" rows={2} words={words} refused={say}>
+                <Flex gap={8} wrap>
+                    <Button type="primary" disabled={!words.isNamed} onClick={() => sent(true)}>
+                        Go ahead with these colours
+                    </Button>
+                    <Button disabled={!words.isNamed || words.isEmpty} onClick={() => sent(false)}>
+                        Change this
+                    </Button>
+                </Flex>
+                <p className="small soft m-0">
+                    {test.changes === 0
+                        ? 'One change of colours is free; what comes after it is quoted.'
+                        : 'The free change is used: the studio quotes another one before it does it.'}
+                </p>
+            </Words>
+        </div>
     );
 }
