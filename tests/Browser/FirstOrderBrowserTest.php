@@ -213,7 +213,7 @@ final class FirstOrderBrowserTest extends EmptyStudioTestCase
         $chrome->press('Send the models');
         $chrome->fill('How: by post, by hand', 'parcel post', '.ant-modal');
         // One of the three goes later.
-        $chrome->click($chrome->page->findElement(WebDriverBy::cssSelector('.ant-modal .ant-checkbox-wrapper')));
+        $chrome->click($chrome->css('.ant-modal .ant-checkbox-wrapper'));
         $this->inDialog('Send it');
         $this->until(fn () => count($this->seen($order)['life']['parcels']) === 2);
         self::assertSame('done', $this->seen($order)['status']);
@@ -227,7 +227,7 @@ final class FirstOrderBrowserTest extends EmptyStudioTestCase
     {
         $chrome = self::$chrome;
         $this->more('Take up a claim');
-        $chrome->click($chrome->page->findElement(WebDriverBy::cssSelector('.ant-modal .ant-checkbox-wrapper')));
+        $chrome->click($chrome->css('.ant-modal .ant-checkbox-wrapper'));
         $chrome->fill('What is wrong, and whose: ours, the post’s, or a new wish', 'The post’s: a hook is bent.', '.ant-modal');
         $this->inDialog('Take up a claim');
         $this->until(fn () => $this->seen($order)['status'] === 'in_work');
@@ -242,8 +242,22 @@ final class FirstOrderBrowserTest extends EmptyStudioTestCase
 
     private function more(string $act): void
     {
-        self::$chrome->press('More');
-        self::$chrome->click(self::$chrome->text($act, '*[contains(@class, "ant-dropdown-menu-title-content")]'));
+        $chrome = self::$chrome;
+        $open = fn () => count(array_filter(
+            $chrome->page->findElements(WebDriverBy::cssSelector('.ant-modal')),
+            fn ($dialog) => $dialog->isDisplayed(),
+        ));
+        // The dialog before this one fades first; a list that the page draws anew under the mouse is opened again.
+        $this->until(fn () => $open() === 0);
+        $this->until(function () use ($chrome, $act, $open) {
+            $chrome->press('More');
+            $chrome->click($chrome->text($act, '*[contains(@class, "ant-dropdown-menu-title-content")]'));
+            for ($i = 0; $i < 50 && $open() === 0; $i++) {
+                usleep(100_000);
+            }
+
+            return $open() > 0;
+        });
     }
 
     /** @return array<string, mixed> */

@@ -101,12 +101,13 @@ function Tap({
     const none = steps.length === 0;
     const done = !none && isDone(p, pass);
     const wet = done || none ? null : wetUntil(p, pass);
+    const state = done ? 'done' : wet ? `wet until ${time(wet)}` : 'to do';
     return (
         <Button
             className={`tap ${css.tap} ${done ? css.done : ''} ${wet ? css.wet : ''}`}
             disabled={!working(p) || none}
             aria-pressed={done}
-            title={`Model ${p.number}, ${done ? 'done' : wet ? `wet until ${time(wet)}` : 'to do'}, ${stageWords(p.stage)}`}
+            title={`Model ${p.number}, ${state}, ${stageWords(p.stage)}`}
             onClick={() => (done ? desk.unmark.mutate({ pieces: [p.id], steps }) : mark([p], steps, pass))}
         >
             <b>{p.number}</b>
