@@ -27,6 +27,9 @@ final readonly class Batch
     /** @var list<float> by operation: the shortest time from its end to the end of what must follow it */
     public array $tails;
 
+    /** @var list<bool> by operation: what is sprayed comes after it */
+    public array $feeds;
+
     /**
      * @param  list<Operation>  $operations
      * @param  list<Lag>  $lags
@@ -56,13 +59,16 @@ final readonly class Batch
                 $heads[$i] = max($heads[$i], $end);
             }
         }
+        $feeds = array_fill(0, count($operations), false);
         foreach (array_reverse($order) as $i) {
             foreach ($after[$i] as $lag) {
+                $feeds[$i] = $feeds[$i] || $feeds[$lag->to] || $operations[$lag->to]->isSprayed;
                 $tails[$i] = max($tails[$i], $lag->minutes + $operations[$lag->to]->minutes + $tails[$lag->to]);
             }
         }
         $this->heads = array_values($heads);
         $this->tails = array_values($tails);
+        $this->feeds = array_values($feeds);
     }
 
     /** @return list<int> numbers of its pieces */

@@ -94,6 +94,12 @@ final class Hands
             count(array_keys($this->open, INF, true)) < $this->largest;
     }
 
+    /** When the spraying station is free again. */
+    public function gunFree(): float
+    {
+        return $this->guns[$this->gun()][0];
+    }
+
     /** Minutes of set-up that a painter would pay for it now. */
     public function setupFor(int $painter, int $i): float
     {

@@ -79,6 +79,17 @@ final class OwnMix
         $share = (int) ceil($pieces / count($batch->painters));
         $of = fn (float $part): int => max(1, (int) round($part * $share));
 
+        if (count($batch->painters) > 1) {
+            // More than a painter's share in one run: one keeps the gun, the others keep a pot.
+            return [
+                new MixSetting($of(1.5), 0.1, 40.0, 1.0, 20.0, 30.0, 2.0, feed: 10.0),
+                new MixSetting($of(0.5), 0.3, 40.0, 4.0, 20.0, 100.0, 2.0, intdiv($pieces + 1, 2), 30.0, 50.0),
+                new MixSetting($of(1.5), 0.1, 40.0, 4.0, 4.0, 100.0, 2.0, feed: 300.0),
+                new MixSetting($of(0.5), 0.3, 10.0, 0.5, 60.0, 30.0, 0.5),
+                new MixSetting($of(1.5), 1.0, 3.0, 1.0, 4.0, 30.0, 15.0, feed: 100.0),
+            ];
+        }
+
         return [
             new MixSetting($pieces),
             new MixSetting($of(1.0), chain: 0.1, wait: 40.0, stay: 0.0, spray: 30.0, patience: 15.0),
@@ -106,6 +117,8 @@ final class OwnMix
             $of(4) === 0 ? 30.0 : $s->spray,
             $by($s->patience),
             $of(5) === 0 ? [0, intdiv($pieces + 1, 2), intdiv($pieces + 2, 3)][$of(3)] : $s->wave,
+            $by($s->feed),
+            $s->ahead,
         );
     }
 
@@ -148,13 +161,19 @@ final class OwnMix
                 $first = (int) array_key_first($free);
             }
             $setup = $hands->setupFor($painter, $first);
-            $idle = max(0.0, min($free) - $now - $setup);
+            $ready = min($free);
+            if ($operation->isSprayed) {
+                // The gun is held while its pot is laid out: whoever comes second waits for both.
+                $ready = max($ready, $hands->gunFree() + $setup);
+            }
+            $idle = max(0.0, $ready - $now - $setup);
             $score = $s->wait * $idle + ($s->setup * $setup) / min($s->run, count($free)) -
                 $s->chain * $batch->tails[$first] -
                 ($setup === 0.0 && $hands->pot[$painter] === $operation->pot ? $s->stay : 0.0) -
-                ($operation->isSprayed ? $s->spray : 0.0);
+                ($operation->isSprayed ? $s->spray : 0.0) -
+                ($batch->feeds[$first] ? $s->feed : 0.0);
             if ($s->wave > 0) {
-                $score += 1e4 * intdiv($operation->piece - 1, $s->wave);
+                $score += $s->ahead * intdiv($operation->piece - 1, $s->wave);
             }
             if ($score < $least) {
                 [$least, $best] = [$score, $turn];
