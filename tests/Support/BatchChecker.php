@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Ordotype\Core\Bench\Batch\Batch;
+use Ordotype\Core\Bench\Batch\Progress;
 use Ordotype\Core\Bench\Batch\Timetable;
 
 /** What is wrong with a timetable, read from the page and not from what lays it out. */
@@ -13,10 +14,13 @@ final class BatchChecker
     private const SLACK = 1e-6;
 
     /** @return list<string> */
-    public static function problems(Batch $batch, Timetable $timetable): array
+    public static function problems(Batch $batch, Timetable $timetable, Progress $progress = new Progress()): array
     {
         $wrong = [];
         $who = $at = [];
+        foreach ($progress->done as $i => [$end, $by]) {
+            [$at[$i], $who[$i]] = [$end - $batch->operations[$i]->minutes, $by ?? -1];
+        }
         foreach ($timetable->runs as $run) {
             foreach ($run->operations as $i) {
                 if (isset($who[$i])) {
@@ -24,12 +28,18 @@ final class BatchChecker
                 }
                 $who[$i] = $run->painter;
                 $at[$i] = $timetable->starts[$i];
+                if ($at[$i] < $progress->now - self::SLACK) {
+                    $wrong[] = "operation $i begins before now";
+                }
             }
         }
         foreach ($batch->operations as $i => $operation) {
             if (! isset($who[$i])) {
                 $wrong[] = "operation $i is not done";
 
+                continue;
+            }
+            if (isset($progress->done[$i])) {
                 continue;
             }
             if ($batch->painters[$who[$i]]->skill < $operation->skill) {
@@ -46,7 +56,8 @@ final class BatchChecker
             }
         }
         foreach ($batch->lags as $lag) {
-            if (isset($at[$lag->from], $at[$lag->to])) {
+            $isPast = isset($progress->done[$lag->from], $progress->done[$lag->to]);
+            if (isset($at[$lag->from], $at[$lag->to]) && ! $isPast) {
                 $gap = $at[$lag->to] - $at[$lag->from] - $batch->operations[$lag->from]->minutes;
                 if ($gap < $lag->minutes - self::SLACK) {
                     $wrong[] = "$lag->to comes too soon after $lag->from";
@@ -67,7 +78,7 @@ final class BatchChecker
                 $batch->guns,
             ),
             ...self::hands($batch, $at, $who),
-            ...self::largest($batch, $at),
+            ...self::largest($batch, $at, $progress->now),
         ];
     }
 
@@ -127,7 +138,7 @@ final class BatchChecker
      * @param  array<int, float>  $at
      * @return list<string>
      */
-    private static function largest(Batch $batch, array $at): array
+    private static function largest(Batch $batch, array $at, float $now): array
     {
         $most = $batch->largest();
         if ($most === null) {
@@ -146,7 +157,7 @@ final class BatchChecker
         $wrong = [];
         foreach ($spans as $piece => [$begun]) {
             $open = array_filter($spans, fn (array $s) => $s[0] <= $begun && $begun < $s[1] - self::SLACK);
-            if ($begun < INF && count($open) > $most) {
+            if ($begun < INF && $begun >= $now && count($open) > $most) {
                 $wrong[] = "too many pieces are begun with piece $piece";
             }
         }

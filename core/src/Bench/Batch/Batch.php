@@ -27,6 +27,9 @@ final readonly class Batch
     /** @var list<float> by operation: the shortest time from its end to the end of what must follow it */
     public array $tails;
 
+    /** @var list<int> by operation: the skill that it takes, with what goes into it while it is wet */
+    public array $skills;
+
     /** @var list<bool> by operation: what is sprayed comes after it */
     public array $feeds;
 
@@ -49,6 +52,13 @@ final readonly class Batch
             $after[$lag->from][] = $lag;
             $before[$lag->to][] = $lag;
         }
+        $skills = array_map(fn (Operation $o) => $o->skill, $operations);
+        foreach ($lags as $lag) {
+            $skills[$lag->from] = $lag->wet === null
+                ? $skills[$lag->from]
+                : max($skills[$lag->from], $operations[$lag->to]->skill);
+        }
+        $this->skills = array_values($skills);
         $this->before = $before;
         $this->after = $after;
         $order = self::order($before, $after);

@@ -41,4 +41,16 @@ final readonly class BatchPainter
 
         return null;
     }
+
+    /** The day that a moment lies on; null: outside their hours. */
+    public function dayAt(float $moment): ?int
+    {
+        foreach ($this->hours as $i => [$begins, $ends]) {
+            if ($begins - 1e-6 <= $moment && $moment <= $ends + 1e-6) {
+                return $this->days[$i] ?? $i;
+            }
+        }
+
+        return $this->hours === [] ? 0 : null;
+    }
 }

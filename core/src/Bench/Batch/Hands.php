@@ -55,10 +55,10 @@ final class Hands
 
     private readonly ?int $largest;
 
-    public function __construct(public readonly Batch $batch)
+    public function __construct(public readonly Batch $batch, Progress $progress = new Progress())
     {
         $painters = count($batch->painters);
-        $this->at = array_fill(0, $painters, 0.0);
+        $this->at = array_fill(0, $painters, $progress->now);
         $this->pot = $this->day = array_fill(0, $painters, null);
         $this->guns = array_fill(0, $batch->guns, [0.0, null, null]);
         $this->waits = array_map(count(...), $batch->before);
@@ -70,6 +70,11 @@ final class Hands
             if ($this->waits[$i] === 0) {
                 $this->becomesFree($i, 0.0);
             }
+        }
+        $done = $progress->done;
+        uasort($done, fn (array $a, array $b) => $a[0] <=> $b[0]);
+        foreach ($done as $i => [$ends, $painter]) {
+            $this->wasDone($i, $ends, $painter);
         }
     }
 
@@ -238,18 +243,40 @@ final class Hands
         return null;
     }
 
+    /** Done before the timetable begins: its pot is in hand, its paint dries from its end. */
+    private function wasDone(int $i, float $ends, ?int $painter): void
+    {
+        $operation = $this->batch->operations[$i];
+        if ($painter !== null) {
+            $this->at[$painter] = max($this->at[$painter], $ends);
+            $this->pot[$painter] = $operation->pot;
+            $this->day[$painter] = $this->batch->painters[$painter]->dayAt($ends);
+        }
+        if ($operation->isSprayed) {
+            $this->guns[$this->gun()] = [$ends, $painter, $operation->pot];
+        }
+        $this->follow($i, $ends - $operation->minutes, $ends);
+    }
+
     private function keep(int $painter, int $i, float $begins, int $day): void
     {
         $operation = $this->batch->operations[$i];
         $ends = $begins + $operation->minutes;
-        $this->starts[$i] = $begins;
         $this->at[$painter] = $ends;
         $this->pot[$painter] = $operation->pot;
         $this->day[$painter] = $day;
-        $this->finish = max($this->finish, $ends);
         if ($operation->isSprayed) {
             $this->guns[$this->gun()] = [$ends, $painter, $operation->pot];
         }
+        $this->follow($i, $begins, $ends);
+    }
+
+    /** What an operation that lies so leaves free. */
+    private function follow(int $i, float $begins, float $ends): void
+    {
+        $operation = $this->batch->operations[$i];
+        $this->starts[$i] = $begins;
+        $this->finish = max($this->finish, $ends);
         $piece = $operation->piece;
         unset($this->free[$operation->turn][$i], $this->freeOf[$piece][$i]);
         $this->pieceFree[$piece] = $ends;
@@ -265,7 +292,7 @@ final class Hands
         }
         foreach ($this->batch->after[$i] as $lag) {
             $this->ready[$lag->to] = max($this->ready[$lag->to], $ends + $lag->minutes);
-            if (--$this->waits[$lag->to] === 0) {
+            if (--$this->waits[$lag->to] === 0 && ! isset($this->starts[$lag->to])) {
                 $this->becomesFree($lag->to, $this->ready[$lag->to]);
             }
         }

@@ -22,15 +22,21 @@ final class OwnMix
 
     public static function of(Batch $batch, int $seed = 1): Timetable
     {
+        return self::from($batch, new Progress(), $seed);
+    }
+
+    /** What is left of a batch; what somebody has under the brush stays theirs. */
+    public static function from(Batch $batch, Progress $progress, int $seed = 1): Timetable
+    {
         $tries = min(self::TRIES, intdiv(self::LAID, max(1, count($batch->operations))));
         $best = null;
         $bestOf = null;
         foreach (self::settings($batch) as $setting) {
-            [$best, $bestOf] = self::better($batch, $setting, $best, $bestOf);
+            [$best, $bestOf] = self::better($batch, $progress, $setting, $best, $bestOf);
         }
         $dice = new Dice($seed);
         for ($n = 0; $n < $tries && $bestOf !== null; $n++) {
-            [$best, $bestOf] = self::better($batch, self::changed($bestOf, $dice, $batch), $best, $bestOf);
+            [$best, $bestOf] = self::better($batch, $progress, self::changed($bestOf, $dice, $batch), $best, $bestOf);
         }
         assert($best !== null);
 
@@ -45,10 +51,15 @@ final class OwnMix
             (self::CHANGE * $timetable->changes()) / count($batch->painters);
     }
 
-    public static function with(Batch $batch, MixSetting $setting): Timetable
+    public static function with(Batch $batch, MixSetting $setting, Progress $progress = new Progress()): Timetable
     {
-        $hands = new Hands($batch);
+        $hands = new Hands($batch, $progress);
         $painters = array_keys($batch->painters);
+        foreach ($progress->inHand as $painter => $i) {
+            if ($hands->isFree($i)) {
+                $hands->run($painter, [$i]);
+            }
+        }
         $stuck = [];
         while (! $hands->isDone() && count($stuck) < count($painters)) {
             $able = array_diff($painters, $stuck);
@@ -123,9 +134,14 @@ final class OwnMix
     }
 
     /** @return array{Timetable, MixSetting} the better of the two */
-    private static function better(Batch $batch, MixSetting $setting, ?Timetable $best, ?MixSetting $of): array
-    {
-        $timetable = self::with($batch, $setting);
+    private static function better(
+        Batch $batch,
+        Progress $progress,
+        MixSetting $setting,
+        ?Timetable $best,
+        ?MixSetting $of,
+    ): array {
+        $timetable = self::with($batch, $setting, $progress);
 
         return $best === null || $of === null || self::cost($batch, $timetable) < self::cost($batch, $best) - 1e-9
             ? [$timetable, $setting]
@@ -150,7 +166,7 @@ final class OwnMix
             }
             $first = (int) array_key_first($free);
             $operation = $batch->operations[$first];
-            if ($operation->skill > $skill) {
+            if ($batch->skills[$first] > $skill) {
                 continue;
             }
             if ($operation->begins) {
