@@ -9,8 +9,8 @@ use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\Unit;
 use Ordotype\Core\Bench\Release;
-use Ordotype\Core\Inspection\Gates;
-use Ordotype\Core\Inspection\GateStanding;
+use Ordotype\Core\Planning\Sequencing\Gates;
+use Ordotype\Core\Planning\Sequencing\GateStanding;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Words\Terms;
 

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use InvalidArgumentException;
 use Ordotype\Core\Bench\Batch\Batch;
 use Ordotype\Core\Bench\Batch\BatchPainter;
+use Ordotype\Core\Bench\Batch\BatchPart;
 use Ordotype\Core\Bench\Batch\BatchWork;
 use Ordotype\Core\Bench\Batch\Bounds;
 use Ordotype\Core\Bench\Batch\ExactOrder;
@@ -29,6 +30,7 @@ use Ordotype\Core\Planning\Plan\WorkOrder;
 use Ordotype\Core\Planning\Unit\PieceNeeds;
 use Ordotype\Core\Planning\Unit\UnitPlan;
 use Ordotype\Core\Standard\FaultTable;
+use Ordotype\Core\Standard\Gate;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -220,6 +222,74 @@ final class BatchesTest extends TestCase
         ], [new BatchPainter('a')]);
     }
 
+    /** One runs ahead; the rest stop where colours begin until it is judged; each gate holds for an hour. */
+    public function test_gates_and_the_test_model_hold_what_lies_beyond_them_until_they_are_answered(): void
+    {
+        $release = self::release('sluice-warden', 'company', 4);
+        $part = fn (?int $test, array $answered = []) => new BatchPart($release, [1 => 1, 2 => 2, 3 => 3, 4 => 4], $test, $answered);
+        $painters = [new BatchPainter('a'), new BatchPainter('b')];
+        $batch = BatchWork::several([$part(1)], $painters);
+        $mix = OwnMix::of($batch);
+        self::assertSame([], BatchChecker::problems($batch, $mix));
+        $gates = $part(1)->gates;
+        $places = array_flip(array_keys($release->steps()));
+        $isBeyond = fn (int $i, Gate $gate): bool => $gates->isBeyond(
+            $gate,
+            max(array_map(fn (string $s) => $places[$s], $batch->operations[$i]->steps)),
+        );
+        $of = fn (int $piece): array => array_keys(
+            array_filter($batch->operations, fn (Operation $o) => $o->piece === $piece),
+        );
+        $end = fn (int $i): float => $mix->starts[$i] + $batch->operations[$i]->minutes;
+        $painted = max(array_map($end, array_filter($of(1), fn (int $i) => ! $isBeyond($i, Gate::BeforeVarnish))));
+        foreach ([2, 3, 4] as $other) {
+            $colours = array_filter($of($other), fn (int $i) => $isBeyond($i, Gate::TestModel));
+            self::assertNotSame([], $colours);
+            $first = min(array_map(fn (int $i) => $mix->starts[$i], $colours));
+            self::assertGreaterThanOrEqual($painted + 60.0 - 1e-6, $first);
+        }
+        foreach ([1, 2, 3, 4] as $piece) {
+            foreach ($gates->all() as $gate) {
+                [$after, $before] = [
+                    array_filter($of($piece), fn (int $i) => $isBeyond($i, $gate)),
+                    array_filter($of($piece), fn (int $i) => ! $isBeyond($i, $gate)),
+                ];
+                $from = max(array_map($end, $before)) + 60.0 - 1e-6;
+                self::assertGreaterThanOrEqual($from, min(array_map(fn (int $i) => $mix->starts[$i], $after)));
+            }
+        }
+        // What was answered holds nothing any more.
+        $let = array_fill(1, 4, $gates->all());
+        $answered = BatchWork::several([$part(null, $let)], $painters);
+        self::assertEquals(BatchWork::of($release, [1, 2, 3, 4], $painters), $answered);
+        self::assertGreaterThan(OwnMix::of($answered)->finish + 60.0, $mix->finish);
+        // An answer that is overdue is expected an hour from now.
+        $prepared = array_filter($of(1), fn (int $i) => ! $isBeyond($i, Gate::Prepared));
+        $progress = new Progress(500.0, array_map(fn () => [30.0, 0], array_flip($prepared)));
+        $force = InForce::of($batch, InForce::runsOf($mix), $progress);
+        $rest = array_diff($of(1), $prepared);
+        self::assertGreaterThanOrEqual(560.0, min(array_map(fn (int $i) => $force->timetable->starts[$i], $rest)));
+    }
+
+    public function test_units_in_one_batch_share_hands_and_what_dries_on_one_is_used_on_the_other(): void
+    {
+        $parts = [
+            new BatchPart(self::release('mudlark', 'muster', 3), [1 => 1, 2 => 2, 3 => 3], isGated: false),
+            new BatchPart(self::release('sluice-warden', 'muster', 2), [4 => 1, 5 => 2], isGated: false),
+        ];
+        $painters = [new BatchPainter('a')];
+        $both = BatchWork::several($parts, $painters);
+        $mix = OwnMix::of($both);
+        self::assertSame([], BatchChecker::problems($both, $mix));
+        self::assertSame([1, 2, 3, 4, 5], $both->pieces());
+        $apart = 0.0;
+        foreach ($parts as $part) {
+            $apart += OwnMix::of(BatchWork::several([$part], $painters))->finish;
+        }
+        self::assertLessThan(0.8 * $apart, $mix->finish);
+        self::assertGreaterThanOrEqual((new Bounds($both))->better - 1e-6, $mix->finish);
+    }
+
     /** The catalogue's columns `station` and `fan`. */
     public function test_stations_and_moving_air_are_those_of_the_catalogue(): void
     {
@@ -271,6 +341,19 @@ final class BatchesTest extends TestCase
         bool $fan = false,
         array $done = [],
     ): Batch {
+        $release = self::release($sculpt, $tier, $pieces);
+
+        return BatchWork::of(
+            $release,
+            range(1, $pieces),
+            array_map(fn (int $k) => new BatchPainter("painter $k"), range(1, $painters)),
+            $fan,
+            $done,
+        );
+    }
+
+    private static function release(string $sculpt, string $tier, int $pieces): Release
+    {
         $standard = Demo::standard();
         $request = new PlanRequest(
             $standard,
@@ -281,21 +364,14 @@ final class BatchesTest extends TestCase
             pieces: $pieces,
         );
         $plan = UnitPlan::of($request, [new PieceNeeds(1)], planner: Demo::planner());
-        $release = Release::of(
+
+        return Release::of(
             1,
             $request,
             new ReleaseInputs(0, '', null, [], ''),
             $plan,
             WorkOrder::of($request)->rules($plan->work->steps),
             new FaultTable([]),
-        );
-
-        return BatchWork::of(
-            $release,
-            range(1, $pieces),
-            array_map(fn (int $k) => new BatchPainter("painter $k"), range(1, $painters)),
-            $fan,
-            $done,
         );
     }
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Ordotype\Core\Inspection\Gates;
-use Ordotype\Core\Inspection\GateStanding;
+use Ordotype\Core\Planning\Sequencing\Gates;
+use Ordotype\Core\Planning\Sequencing\GateStanding;
 use Ordotype\Core\Planning\Sequencing\Phase;
 use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Extent;

@@ -16,7 +16,7 @@ use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
 use App\Studio\GateKeeper;
 use Illuminate\Support\Facades\DB;
-use Ordotype\Core\Inspection\GateStanding;
+use Ordotype\Core\Planning\Sequencing\GateStanding;
 use Ordotype\Core\Standard\Gate;
 use Ordotype\Core\Words\Terms;
 

@@ -10,6 +10,7 @@ use Ordotype\Core\Planning\Sequencing\Phase;
 use Ordotype\Core\Planning\Sequencing\PrecedenceGraph;
 use Ordotype\Core\Planning\Sequencing\Rule;
 use Ordotype\Core\Planning\Sequencing\Step;
+use Ordotype\Core\Standard\Gate;
 
 /**
  * The operations of a release: one for each coat of each pass on each piece. A coat's minutes are its share of the
@@ -18,24 +19,36 @@ use Ordotype\Core\Planning\Sequencing\Step;
  */
 final class BatchWork
 {
-    /** @var list<Operation> */
-    private array $operations = [];
+    /** Turns of one unit's work; those of the next come after them. */
+    private const TURNS = 100_000;
 
     /** @var list<Lag> */
     private array $lags = [];
 
     /** @var list<Step> */
-    private array $steps;
+    private readonly array $steps;
 
-    private DryingTimes $drying;
+    private readonly DryingTimes $drying;
+
+    private readonly Release $release;
+
+    /** @var array<int, array{array<int, int>, array<int, int>}> by piece: the first and last operation of each pass */
+    private array $ends = [];
 
     /**
      * @param  float  $fan  what drying is multiplied with where air dries: 1, or Station::FAN
+     * @param  int  $from  the turn before its first
+     * @param  list<Operation>  $operations  of the parts before it
      */
-    private function __construct(private readonly Release $release, private readonly float $fan)
-    {
-        $this->steps = $release->plan->work->steps;
-        $this->drying = new DryingTimes($this->steps, $release->request->sculpt, 1);
+    private function __construct(
+        private readonly BatchPart $part,
+        private readonly float $fan,
+        private readonly int $from,
+        private array $operations,
+    ) {
+        $this->release = $part->release;
+        $this->steps = $this->release->plan->work->steps;
+        $this->drying = new DryingTimes($this->steps, $this->release->request->sculpt, 1);
     }
 
     /**
@@ -51,13 +64,36 @@ final class BatchWork
         array $done = [],
         int $guns = 1,
     ): Batch {
-        $self = new self($release, $fan ? Station::FAN : 1.0);
-        $links = $self->links();
-        foreach ($pieces as $piece) {
-            $self->piece($piece, $links, $done[$piece] ?? []);
+        $part = new BatchPart($release, array_combine($pieces, $pieces), isGated: false);
+
+        return self::several([$part], $painters, $fan, $guns, $done);
+    }
+
+    /**
+     * @param  list<BatchPart>  $parts
+     * @param  non-empty-list<BatchPainter>  $painters
+     * @param  array<int, list<string>>  $done  by number in the batch: keys of steps that are left out
+     */
+    public static function several(
+        array $parts,
+        array $painters,
+        bool $fan = false,
+        int $guns = 1,
+        array $done = [],
+    ): Batch {
+        $operations = $lags = [];
+        foreach ($parts as $n => $part) {
+            $self = new self($part, $fan ? Station::FAN : 1.0, self::TURNS * $n, $operations);
+            $links = $self->links();
+            foreach (array_keys($part->pieces) as $piece) {
+                $self->piece($piece, $links, $done[$piece] ?? []);
+            }
+            $self->testModel($links);
+            $operations = $self->operations;
+            $lags = [...$lags, ...$self->lags];
         }
 
-        return new Batch($self->operations, $self->lags, $painters, $guns);
+        return new Batch($operations, $lags, $painters, $guns);
     }
 
     /**
@@ -116,7 +152,7 @@ final class BatchWork
      */
     private function piece(int $piece, array $links, array $done): void
     {
-        $needed = array_flip(array_keys(array_diff_key($this->release->stepsOf($piece), array_flip($done))));
+        $needed = array_flip(array_keys(array_diff_key($this->release->stepsOf($this->part->pieces[$piece]), array_flip($done))));
         $first = $last = [];
         foreach ($this->release->passes() as $p => $pass) {
             $steps = array_values(
@@ -133,6 +169,58 @@ final class BatchWork
                         ? new Lag($last[$p], $first[$q], 0.0, $why, Batch::WET * min(1.0, $this->fan))
                         : new Lag($last[$p], $first[$q], $why === LagWhy::Drying ? $this->dry($s) : 0.0, $why);
                 }
+            }
+        }
+        $this->ends[$piece] = [$first, $last];
+        foreach ($this->part->holding($piece) as $gate) {
+            $this->hold($gate, LagWhy::Gate, $links, $piece, $piece, $gate);
+        }
+    }
+
+    /**
+     * The others wait where colours begin until the one that runs ahead is painted and judged.
+     *
+     * @param  array<int, array<int, array{int, int, LagWhy}>>  $links
+     */
+    private function testModel(array $links): void
+    {
+        $test = $this->part->test;
+        if ($test === null || ! $this->part->gates->wantsTestModel()) {
+            return;
+        }
+        $painted = in_array(Gate::BeforeVarnish, $this->part->gates->all(), true) ? Gate::BeforeVarnish : null;
+        foreach (array_diff(array_keys($this->part->pieces), [$test]) as $other) {
+            $this->hold($painted, LagWhy::TestModel, $links, $test, $other, Gate::TestModel);
+        }
+    }
+
+    /**
+     * What lies beyond a gate on one piece waits for the answer, after what lies before a gate on the same or another.
+     *
+     * @param  Gate|null  $until  null: all of the piece
+     * @param  array<int, array<int, array{int, int, LagWhy}>>  $links
+     */
+    private function hold(?Gate $until, LagWhy $why, array $links, int $piece, int $held, Gate $beyond): void
+    {
+        $isBeyond = fn (?Gate $gate, int $pass): bool => $gate !== null &&
+            $this->part->gates->isBeyond($gate, max($this->release->passes()[$pass]->steps));
+        $before = array_filter($this->ends[$piece][1], fn (int $p) => ! $isBeyond($until, $p), ARRAY_FILTER_USE_KEY);
+        $after = array_filter($this->ends[$held][0], fn (int $p) => $isBeyond($beyond, $p), ARRAY_FILTER_USE_KEY);
+        [$last, $first] = [$before, $after];
+        foreach ($links as $p => $laters) {
+            foreach (array_keys($laters) as $q) {
+                // Only the ends of what lies before, and the beginnings of what lies beyond: the rest follows.
+                if (isset($before[$p], $before[$q])) {
+                    unset($last[$p]);
+                }
+                if (isset($after[$p], $after[$q])) {
+                    unset($first[$q]);
+                }
+            }
+        }
+        foreach ($last as $from) {
+            foreach ($first as $to) {
+                $this->lags[] = new Lag($from, $to, $this->part->wait, $why);
             }
         }
     }
@@ -155,7 +243,7 @@ final class BatchWork
         for ($c = 0; $c < $coats; $c++) {
             $this->operations[] = new Operation(
                 $piece,
-                100 * $turn + $c,
+                $this->from + 100 * $turn + $c,
                 $technique->key.'|'.($of[0]->colour?->words() ?? ''),
                 $hand / $coats + ($c === 0 ? $handling : 0.0) + ($c === $coats - 1 ? $slips : 0.0),
                 $technique->setup,

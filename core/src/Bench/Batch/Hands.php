@@ -55,9 +55,12 @@ final class Hands
 
     private readonly ?int $largest;
 
+    private readonly float $now;
+
     public function __construct(public readonly Batch $batch, Progress $progress = new Progress())
     {
         $painters = count($batch->painters);
+        $this->now = $progress->now;
         $this->at = array_fill(0, $painters, $progress->now);
         $this->pot = $this->day = array_fill(0, $painters, null);
         $this->guns = array_fill(0, $batch->guns, [0.0, null, null]);
@@ -291,7 +294,10 @@ final class Hands
             $this->open[$piece] = $ends;
         }
         foreach ($this->batch->after[$i] as $lag) {
-            $this->ready[$lag->to] = max($this->ready[$lag->to], $ends + $lag->minutes);
+            $ready = $ends + $lag->minutes;
+            // An answer that is overdue is expected one usual wait from now.
+            $ready = $lag->why->isAnswer() && $ready < $this->now ? $this->now + $lag->minutes : $ready;
+            $this->ready[$lag->to] = max($this->ready[$lag->to], $ready);
             if (--$this->waits[$lag->to] === 0 && ! isset($this->starts[$lag->to])) {
                 $this->becomesFree($lag->to, $this->ready[$lag->to]);
             }

@@ -14,4 +14,13 @@ enum LagWhy: string
     case Wet = 'wet';
     case Gate = 'gate';
     case TestModel = 'test_model';
+
+    /** Whether somebody is waited for, and not paint. */
+    public function isAnswer(): bool
+    {
+        return match ($this) {
+            self::Gate, self::TestModel => true,
+            self::Order, self::Drying, self::Coats, self::Slips, self::Wet => false,
+        };
+    }
 }

@@ -41,7 +41,9 @@ final readonly class NextRun
         $starts = array_map(fn (array $run) => min(self::startsOf($force->timetable, $run[1])), $own);
         $soonest = (int) array_search(min($starts), $starts, true);
 
-        return new self(NextWhy::Waiting, $own[$soonest], is_finite($starts[$soonest]) ? $starts[$soonest] : null, $held);
+        $until = is_finite($starts[$soonest]) ? $starts[$soonest] : null;
+
+        return new self(NextWhy::Waiting, $own[$soonest], $until, $held);
     }
 
     /** @param  list<int>  $operations */

@@ -2,10 +2,8 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Inspection;
+namespace Ordotype\Core\Planning\Sequencing;
 
-use Ordotype\Core\Planning\Sequencing\Phase;
-use Ordotype\Core\Planning\Sequencing\Step;
 use Ordotype\Core\Standard\Gate;
 use OutOfBoundsException;
 

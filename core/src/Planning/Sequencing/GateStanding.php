@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ordotype\Core\Inspection;
+namespace Ordotype\Core\Planning\Sequencing;
 
 /** Where a piece stands to a gate. */
 enum GateStanding
