@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Bench\BatchController;
 use App\Http\Controllers\Bench\BenchController;
 use App\Http\Controllers\Certificate\SignOffController;
 use App\Http\Controllers\Check\CheckController;
@@ -233,6 +234,10 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::post('units/{unit}/release', [PlanController::class, 'release']);
         Route::delete('units/{unit}/release', [PlanController::class, 'takeBack']);
         Route::post('units/{unit}/taken-over', [BenchController::class, 'takeOver']);
+        Route::post('batches', [BatchController::class, 'make']);
+        Route::put('batches/{batch}', [BatchController::class, 'change']);
+        Route::post('batches/{batch}/runs', [BatchController::class, 'layAnew']);
+        Route::delete('batches/{batch}', [BatchController::class, 'end']);
         Route::put('orders/{order}/budget', [QuoteController::class, 'fitBudget']);
         Route::get('units/{unit}/extras', [QuoteController::class, 'extras']);
         Route::get('units/{unit}/schools', [ArrangementController::class, 'schools']);
@@ -269,6 +274,9 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::post('bench/marks', [BenchController::class, 'mark']);
         Route::delete('bench/marks', [BenchController::class, 'unmark']);
         Route::post('bench/offers', [BenchController::class, 'offer']);
+        Route::get('batches', [BatchController::class, 'index']);
+        Route::get('batches/{batch}', [BatchController::class, 'show']);
+        Route::get('batches/{batch}/anew', [BatchController::class, 'anew']);
     });
 
     Route::put('checks/{check}/faults/{fault}', [CheckController::class, 'overrule'])->middleware('can:check.overrule');

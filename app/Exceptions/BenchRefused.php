@@ -19,6 +19,24 @@ final class BenchRefused extends Refusal
         return new self('This unit is on the bench already: its plan stays as it was released.', '', 409);
     }
 
+    /** What was ended is not laid out any more. */
+    public static function batchEnded(): self
+    {
+        return new self('This batch was ended: lay its models out as a new one.', '', 409);
+    }
+
+    /** A model is painted in one batch at a time. */
+    public static function inAnotherBatch(Piece $piece): self
+    {
+        return new self("Model $piece->number ($piece->code) is in another batch: end that first.", '/units', 409);
+    }
+
+    /** Nothing of these units is worked on. */
+    public static function nothingToPaint(): self
+    {
+        return new self('None of these units has models on the bench.', '/units', 409);
+    }
+
     /** The piece is not on the bench any more. */
     public static function leftTheBench(Piece $piece): self
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exceptions;
 
+use App\Models\BatchRow;
 use App\Models\ClauseRow;
 use App\Models\Client;
 use App\Models\Order;
@@ -25,6 +26,12 @@ final class Conflict extends RuntimeException
     private function __construct(string $message, public readonly array $current)
     {
         parent::__construct($message);
+    }
+
+    /** Somebody else has laid a batch out since it was read. */
+    public static function batch(BatchRow $batch): self
+    {
+        return new self('Somebody else has laid this batch out in the meantime.', ['revision' => $batch->revision]);
     }
 
     /** Somebody else has changed a clause since it was read, or taken it out. */

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Activity;
+use App\Models\BatchRow;
+use App\Models\Piece;
+use App\Models\Unit;
+use Illuminate\Support\Carbon;
+use Ordotype\Core\Bench\Stage;
+
+/** Batches: who paints which models together, what each does next, and when it is finished. */
+final class BatchesLaidTest extends StudioTestCase
+{
+    /** A Wednesday, an hour before anybody begins. */
+    private const NOW = '2026-12-02 08:00:00';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Carbon::setTestNow(self::NOW);
+    }
+
+    protected function tearDown(): void
+    {
+        Carbon::setTestNow();
+        parent::tearDown();
+    }
+
+    public function test_a_batch_lies_in_its_painters_hours_and_ends_when_the_last_hand_comes_off(): void
+    {
+        $batch = $this->made();
+        self::assertGreaterThan(1, count($batch['runs']));
+        self::assertSame(0, $batch['left']);
+        self::assertFalse($batch['loose']);
+        $people = array_column($batch['painters'], null, 'user');
+        foreach ($batch['runs'] as $run) {
+            [$from, $to] = [Carbon::parse($run['from']), Carbon::parse($run['to'])];
+            $hand = $people[$run['painter']];
+            self::assertContains($from->dayOfWeekIso, $hand['days']);
+            self::assertGreaterThanOrEqual($hand['from'], $from->format('H:i'));
+            self::assertLessThanOrEqual($hand['to'].':01', $to->format('H:i:s'));
+        }
+        $last = max(array_column($batch['runs'], 'to'));
+        if ($batch['more_runs'] === 0) {
+            self::assertSame($last, $batch['finish']);
+        }
+        $alone = $this->made(['painters' => [$this->hand('painter')], 'units' => [$this->unit('26-041')->id]], release: '26-041');
+        self::assertSame([$this->person('painter')->id], array_values(array_unique(array_column($alone['runs'], 'painter'))));
+        $list = $this->api('painter', 'GET', 'batches', null, 200)->json('data');
+        self::assertSame([$batch['brief'], $alone['brief']], $list);
+    }
+
+    public function test_what_a_painter_is_told_to_do_is_taken_by_the_bench_and_then_something_else_is_next(): void
+    {
+        $batch = $this->made(['painters' => [$this->hand('painter')]]);
+        Carbon::setTestNow('2026-12-02 09:00:00');
+        $id = $batch['brief']['id'];
+        $shown = fn (): array => $this->api('painter', 'GET', "batches/$id", null, 200)->json();
+        $runs = count($shown()['runs']);
+        $seen = [];
+        for ($n = 0; $n < 6; $n++) {
+            $next = $shown()['painters'][0]['next'];
+            if ($next['why'] === 'waiting') {
+                self::assertGreaterThan(now()->toIso8601ZuluString(), $next['until']);
+                Carbon::setTestNow(Carbon::parse($next['until'])->addSecond());
+
+                continue;
+            }
+            self::assertContains($next['why'], ['turn', 'ahead']);
+            $does = $next['does'];
+            $unit = Unit::query()->findOrFail($does['unit']);
+            $release = $this->api('painter', 'GET', "bench/$unit->id", null, 200)->json();
+            $pass = $release['passes'][$does['pass'] - 1];
+            self::assertSame($does['technique'], $pass['technique']);
+            $pieces = array_filter($release['pieces'], fn (array $p) => in_array($p['number'], $does['models'], true));
+            Carbon::setTestNow(now()->addMinutes((int) ceil($does['minutes'])));
+            $this->api('painter', 'POST', 'bench/marks', [
+                'pieces' => array_column($pieces, 'id'),
+                'steps' => $pass['steps'],
+            ], 200);
+            $seen[] = $does['technique'].' '.implode(',', $does['models']);
+        }
+        self::assertSame($seen, array_values(array_unique($seen)), 'nothing is told twice');
+        $after = $shown();
+        self::assertLessThan($runs + $batch['more_runs'], count($after['runs']) + $after['more_runs']);
+        self::assertLessThan($batch['hand_minutes'], $after['hand_minutes']);
+        foreach ($after['drying'] as $wet) {
+            self::assertGreaterThan(now()->toIso8601ZuluString(), $wet['until']);
+        }
+    }
+
+    public function test_a_model_is_in_one_batch_and_free_again_when_that_is_ended(): void
+    {
+        $unit = $this->unit('26-038');
+        $batch = $this->made();
+        $this->api('lead', 'POST', 'batches', $this->body(), 409)
+            ->assertJsonPath('errors.0.pointer', '/units');
+        $id = $batch['brief']['id'];
+        $this->api('lead', 'DELETE', "batches/$id", null, 204);
+        $this->api('lead', 'DELETE', "batches/$id", null, 204);
+        self::assertSame(1, Activity::query()->where('action', 'batch.ended')->count());
+        self::assertSame(0, Piece::query()->where('unit_id', $unit->id)->whereNotNull('batch_id')->count());
+        $this->api('lead', 'PUT', "batches/$id", $this->change($batch), 409);
+        self::assertSame([], $this->api('lead', 'GET', 'batches', null, 200)->json('data'));
+        $this->made();
+        self::assertSame(1, BatchRow::query()->whereNull('ended_at')->count());
+    }
+
+    public function test_other_painters_lay_it_out_anew_and_an_old_look_is_refused(): void
+    {
+        $batch = $this->made(['painters' => [$this->hand('painter')]]);
+        $id = $batch['brief']['id'];
+        $two = $this->change($batch, ['painters' => [$this->hand('painter'), $this->hand('lead')]]);
+        $changed = $this->api('lead', 'PUT', "batches/$id", $two, 200)->json();
+        self::assertLessThan($batch['finish'], $changed['finish']);
+        self::assertCount(2, array_unique(array_column($changed['runs'], 'painter')));
+        $this->api('lead', 'PUT', "batches/$id", $two, 409)->assertJsonPath('current.revision', $changed['revision']);
+        $this->api('lead', 'POST', "batches/$id/runs", ['revision' => $changed['revision']], 200);
+        $anew = $this->api('painter', 'GET', "batches/$id/anew", null, 200)->json();
+        self::assertSame([false, 0], [$anew['is_better'], $anew['left']], 'laid out a moment ago, nothing is better');
+        self::assertEqualsWithDelta(0.0, $anew['sooner'], 0.1);
+    }
+
+    public function test_a_lost_model_leaves_the_runs_and_a_painter_without_the_skill_is_given_none(): void
+    {
+        $batch = $this->made();
+        $id = $batch['brief']['id'];
+        $piece = Piece::query()->where('batch_id', $id)->orderBy('number')->firstOrFail();
+        $piece->update(['stage' => Stage::Lost->value]);
+        $shown = $this->api('lead', 'GET', "batches/$id", null, 200)->json();
+        $of = fn (array $b): array => array_merge([], ...array_map(
+            fn (array $r) => $r['does']['unit'] === $piece->unit_id ? $r['does']['models'] : [],
+            $b['runs'],
+        ));
+        self::assertContains($piece->number, $of($batch));
+        self::assertNotContains($piece->number, $of($shown));
+        self::assertLessThan($batch['hand_minutes'], $shown['hand_minutes']);
+        $this->person('painter')->update(['skill' => 1]);
+        $alone = $this->change($shown, ['painters' => [$this->hand('painter')]]);
+        $left = $this->api('lead', 'PUT', "batches/$id", $alone, 200)->json();
+        self::assertGreaterThan(0, $left['left']);
+        self::assertNull($left['finish']);
+        self::assertTrue($left['loose']);
+    }
+
+    public function test_what_is_wrong_in_it_is_named_and_who_may_not_is_refused(): void
+    {
+        $this->api('painter', 'POST', 'batches', $this->body(), 403);
+        $this->api('desk', 'GET', 'batches', null, 403);
+        $bad = [
+            '/zone' => ['zone' => 'Fen/Nowhere'],
+            '/units/0' => ['units' => [999_999]],
+            '/painters' => ['painters' => []],
+            '/painters/0/user' => ['painters' => [$this->hand('desk')]],
+            '/painters/0/to' => ['painters' => [['to' => '08:00'] + $this->hand('lead')]],
+            '/starts_at' => ['starts_at' => 'tomorrow'],
+            '/guns' => ['guns' => 0],
+        ];
+        foreach ($bad as $path => $with) {
+            $answer = $this->api('lead', 'POST', 'batches', $with + $this->body(), 422);
+            self::assertContains($path, array_column($answer->json('errors'), 'pointer'), (string) $answer->getContent());
+        }
+        $draft = Unit::query()->whereNull('released_at')->firstOrFail();
+        $this->api('lead', 'POST', 'batches', ['units' => [$draft->id]] + $this->body(), 409);
+        self::assertSame(0, BatchRow::query()->count());
+    }
+
+    /**
+     * @param  array<string, mixed>  $with
+     * @return array<string, mixed>
+     */
+    private function made(array $with = [], ?string $release = null): array
+    {
+        if ($release !== null) {
+            $unit = $this->unit($release);
+            $this->api('lead', 'POST', "units/$unit->id/release", ['revision' => $unit->revision], 200);
+        }
+
+        return $this->api('lead', 'POST', 'batches', $with + $this->body(), 201)->json();
+    }
+
+    /** @return array<string, mixed> */
+    private function body(): array
+    {
+        return [
+            'name' => 'The watch',
+            'units' => [$this->unit('26-038')->id],
+            'painters' => [$this->hand('painter'), $this->hand('lead')],
+            'starts_at' => '2026-12-02T09:00:00Z',
+            'zone' => 'UTC',
+            'guns' => 1,
+            'fan' => false,
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $batch
+     * @param  array<string, mixed>  $with
+     * @return array<string, mixed>
+     */
+    private function change(array $batch, array $with = []): array
+    {
+        return $with + ['revision' => $batch['revision']] +
+            array_intersect_key($this->body(), array_flip(['name', 'painters', 'guns', 'fan']));
+    }
+
+    /** @return array<string, mixed> */
+    private function hand(string $who): array
+    {
+        $id = $this->person($who)->id;
+
+        return ['user' => $id, 'from' => '09:00', 'to' => '15:00', 'days' => [1, 2, 3, 4, 5], 'largest' => null];
+    }
+}
