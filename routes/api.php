@@ -269,6 +269,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
 
     Route::middleware('can:bench.use')->group(function (): void {
         Route::get('bench', [BenchController::class, 'index']);
+        Route::get('bench/day', [BatchController::class, 'day']);
         Route::get('bench/{unit}', [BenchController::class, 'show']);
         Route::get('bench/{unit}/forecast', [BenchController::class, 'forecast']);
         Route::post('bench/marks', [BenchController::class, 'mark']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Actions\Bench\LayBatches;
 use App\Actions\Bench\WorkOnPieces;
 use App\Actions\Certificate\SignPieces;
 use App\Actions\Check\CheckPiece;
@@ -25,6 +26,7 @@ use App\Repositories\Figures;
 use App\Repositories\Releases;
 use App\Studio\Checks;
 use App\Studio\Pictures;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\StageMove;
@@ -54,6 +56,7 @@ final class DemoStudio
         private readonly Checks $checks,
         private readonly Releases $releases,
         private readonly DemoOrders $orders,
+        private readonly LayBatches $layBatches,
     ) {
     }
 
@@ -85,6 +88,7 @@ final class DemoStudio
             $this->held();
             $this->arranged();
             $this->horde();
+            $this->laidOut();
             Auth::logout();
         });
     }
@@ -98,6 +102,29 @@ final class DemoStudio
             $this->as($piece->number % 2 === 0 ? 'odo' : 'pim');
             $this->paint($piece, max(0, (int) round(count($passes) * (1 - $piece->number / 10))));
         }
+    }
+
+    /** A batch of two orders, one of them late, with models at every stage: while one dries, the other is painted. */
+    private function laidOut(): void
+    {
+        $this->as('lead');
+        $hand = fn (string $who, string $to): array => [
+            'user' => $this->person($who)->id,
+            'from' => '09:00',
+            'to' => $to,
+            'days' => [1, 2, 3, 4, 5],
+            'largest' => null,
+        ];
+        $orders = Order::query()->with('units')->whereIn('number', ['26-038', '26-030'])->get();
+        $this->layBatches->make(
+            $this->person('lead'),
+            'Flats and dyke',
+            array_values($orders->flatMap(fn (Order $o) => $o->units)->map(fn (Unit $u) => $u->id)->all()),
+            [$hand('pim', '17:00'), $hand('odo', '15:30')],
+            CarbonImmutable::now(Studio::row()->time_zone)->setTime(9, 0)->utc(),
+            1,
+            false,
+        );
     }
 
     /** Six finished pieces: one half checked, one sent back, one passed, the rest waiting. */

@@ -20,10 +20,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property int $revision
  * @property CarbonImmutable $starts_at
- * @property string $zone in which its hours are meant
  * @property int $guns
  * @property bool $fan
- * @property list<Hand> $painters with the hours of a day, and the days of a week from 1, Monday
+ * @property list<Hand> $painters with the hours of a day by the studio's clock, and the days of a week from 1, Monday
  * @property list<KeptRun> $runs by id of the painter; each operation as id of the piece, step and coat
  * @property CarbonImmutable $laid_at
  * @property int $made_by

@@ -8,6 +8,7 @@ use App\Models\BatchRow;
 use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\StepLog;
+use App\Models\Studio;
 use App\Models\Unit;
 use App\Models\User;
 use App\Studio\BatchState;
@@ -156,7 +157,7 @@ final class BatchStates
     {
         $found = [];
         foreach ($batch->operations as $i => $o) {
-            $found["{$pieces[$o->piece]->id} {$o->steps[0]} ".$o->turn % 100] = $i;
+            $found[implode(' ', [$pieces[$o->piece]->id, $o->steps[0], BatchWork::coatOf($o)])] = $i;
         }
         $places = array_flip($users);
         $runs = [];
@@ -179,7 +180,7 @@ final class BatchStates
     private static function painter(BatchRow $row, array $hand, float $minutes): BatchPainter
     {
         $skill = (int) (User::query()->whereKey($hand['user'])->value('skill') ?? 1);
-        $day = $row->starts_at->setTimezone($row->zone)->startOfDay();
+        $day = $row->starts_at->setTimezone(Studio::row()->time_zone)->startOfDay();
         $daily = max(1.0, $day->setTimeFromTimeString($hand['from'])->diffInMinutes($day->setTimeFromTimeString($hand['to'])));
         // From the first day to now, and on from there.
         $most = (int) ceil($minutes / $daily * 7 / max(1, count($hand['days'])) + $day->diffInDays(now()) + 14);

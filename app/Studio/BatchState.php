@@ -8,6 +8,7 @@ use App\Models\BatchRow;
 use App\Models\Piece;
 use Carbon\CarbonImmutable;
 use Ordotype\Core\Bench\Batch\Batch;
+use Ordotype\Core\Bench\Batch\BatchWork;
 use Ordotype\Core\Bench\Batch\InForce;
 use Ordotype\Core\Bench\Batch\Progress;
 use Ordotype\Core\Bench\Batch\Timetable;
@@ -77,6 +78,6 @@ final readonly class BatchState
     {
         $is = $this->batch->operations[$operation];
 
-        return [$this->pieces[$is->piece]->id, $is->steps[0], $is->turn % 100];
+        return [$this->pieces[$is->piece]->id, $is->steps[0], BatchWork::coatOf($is)];
     }
 }

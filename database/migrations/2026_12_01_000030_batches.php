@@ -16,7 +16,6 @@ return new class extends Migration
             $table->string('name', 120);
             $table->unsignedInteger('revision')->default(1);
             $table->dateTime('starts_at', 3);
-            $table->string('zone', 64)->comment('in which its hours are meant');
             $table->unsignedTinyInteger('guns')->default(1);
             $table->boolean('fan')->default(false);
             $table->json('painters')->comment('user, from, to, days, largest');

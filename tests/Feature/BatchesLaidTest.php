@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Activity;
 use App\Models\BatchRow;
 use App\Models\Piece;
+use App\Models\Studio;
 use App\Models\Unit;
 use Illuminate\Support\Carbon;
 use Ordotype\Core\Bench\Stage;
@@ -21,6 +22,7 @@ final class BatchesLaidTest extends StudioTestCase
     {
         parent::setUp();
         Carbon::setTestNow(self::NOW);
+        Studio::row()->update(['time_zone' => 'UTC']);
     }
 
     protected function tearDown(): void
@@ -151,7 +153,6 @@ final class BatchesLaidTest extends StudioTestCase
         $this->api('painter', 'POST', 'batches', $this->body(), 403);
         $this->api('desk', 'GET', 'batches', null, 403);
         $bad = [
-            '/zone' => ['zone' => 'Fen/Nowhere'],
             '/units/0' => ['units' => [999_999]],
             '/painters' => ['painters' => []],
             '/painters/0/user' => ['painters' => [$this->hand('desk')]],
@@ -190,7 +191,6 @@ final class BatchesLaidTest extends StudioTestCase
             'units' => [$this->unit('26-038')->id],
             'painters' => [$this->hand('painter'), $this->hand('lead')],
             'starts_at' => '2026-12-02T09:00:00Z',
-            'zone' => 'UTC',
             'guns' => 1,
             'fan' => false,
         ];

@@ -37,11 +37,10 @@ final class LayBatches
         array $units,
         array $painters,
         CarbonImmutable $startsAt,
-        string $zone,
         int $guns,
         bool $fan,
     ): BatchRow {
-        return DB::transaction(function () use ($by, $name, $units, $painters, $startsAt, $zone, $guns, $fan): BatchRow {
+        return DB::transaction(function () use ($by, $name, $units, $painters, $startsAt, $guns, $fan): BatchRow {
             $pieces = Piece::query()
                 ->whereIn('unit_id', $units)
                 ->whereIn('stage', Stage::words(fn (Stage $s) => $s->isAtWork()))
@@ -60,7 +59,6 @@ final class LayBatches
             $row = BatchRow::query()->create([
                 'name' => $name,
                 'starts_at' => $startsAt,
-                'zone' => $zone,
                 'guns' => $guns,
                 'fan' => $fan,
                 'painters' => $painters,

@@ -41,14 +41,12 @@ final class BatchShown
         $state = $this->states->of($row);
         $row->loadMissing(['pieces.unit.order', 'pieces.unit.sculpt']);
         $timetable = $state->force->timetable;
-        $isOpen = count($state->progress->done) < count($state->batch->operations);
 
         return [
             'brief' => $this->brief($row),
             'revision' => $row->revision,
             'starts_at' => $row->starts_at->toIso8601ZuluString(),
             'laid_at' => $row->laid_at->toIso8601ZuluString(),
-            'zone' => $row->zone,
             'guns' => $row->guns,
             'fan' => $row->fan,
             'painters' => $this->painters($state),
@@ -58,13 +56,40 @@ final class BatchShown
             ),
             'more_runs' => max(0, count($timetable->runs) - self::RUNS),
             'drying' => self::drying($state),
-            'finish' => $isOpen && $timetable->left === [] ? self::zulu($state, $timetable->finish) : null,
+            'finish' => self::finish($state),
             'hand_minutes' => round(self::handMinutes($state), 1),
             'waiting' => round($timetable->waiting, 1),
             'changes' => $timetable->changes(),
             'left' => count($timetable->left),
             'loose' => $state->isLoose(),
         ];
+    }
+
+    /**
+     * How a batch stands to the day it is due.
+     *
+     * @return array<string, mixed>
+     */
+    public function standing(BatchState $state): array
+    {
+        $timetable = $state->force->timetable;
+
+        return [
+            'brief' => $this->brief($state->row),
+            'revision' => $state->row->revision,
+            'finish' => self::finish($state),
+            'waiting' => round($timetable->waiting, 1),
+            'left' => count($timetable->left),
+            'loose' => $state->isLoose(),
+        ];
+    }
+
+    private static function finish(BatchState $state): ?string
+    {
+        $isOpen = count($state->progress->done) < count($state->batch->operations);
+        $timetable = $state->force->timetable;
+
+        return $isOpen && $timetable->left === [] ? self::zulu($state, $timetable->finish) : null;
     }
 
     /**
@@ -129,7 +154,7 @@ final class BatchShown
                         'why' => $next->why->value,
                         'until' => $next->until === null ? null : self::zulu($state, $next->until),
                         'held' => $next->held === null ? null : $this->held($state, $next->held),
-                        'does' => $next->run === null ? null : $this->does($state, $next->run[1]),
+                        'does' => $next->run === null ? null : RunWork::of($state, $next->run[1]),
                     ],
                 ];
             },
@@ -149,7 +174,7 @@ final class BatchShown
 
         return [
             'why' => $lag->why->value,
-            'technique' => $this->does($state, [$lag->from])['technique'],
+            'technique' => RunWork::of($state, [$lag->from])['technique'],
             'until' => $done === null ? null : self::zulu($state, $done[0] + $lag->minutes),
         ];
     }
@@ -163,42 +188,8 @@ final class BatchShown
             'to' => self::zulu($state, $run->to),
             'setup' => round($run->setup, 1),
             'waited' => round($run->waited, 1),
-            'does' => $this->does($state, $run->operations),
+            'does' => RunWork::of($state, $run->operations),
         ];
-    }
-
-    /**
-     * One pot over models.
-     *
-     * @param  list<int>  $operations
-     * @return array<string, mixed>
-     */
-    private function does(BatchState $state, array $operations): array
-    {
-        $first = $state->batch->operations[$operations[0]];
-        $piece = $state->pieceOf($operations[0]);
-        $release = $state->releaseOf($operations[0]);
-        $step = $release->steps()[$first->steps[0]];
-        $numbers = array_map(fn (int $i) => $state->pieceOf($i)->number, $operations);
-        $minutes = array_map(fn (int $i) => $state->batch->operations[$i]->minutes, $operations);
-
-        return [
-            'technique' => $step->technique->name,
-            'paint' => $step->colour?->words(),
-            'hex' => $step->colour?->colour?->hex(),
-            'sprayed' => $first->isSprayed,
-            'unit' => $piece->unit_id,
-            'sculpt' => $release->request->sculpt->name,
-            'pass' => $this->passOf($state, $operations[0]),
-            'models' => array_values(array_unique($numbers)),
-            'minutes' => round(array_sum($minutes), 1),
-        ];
-    }
-
-    /** The number of the pass in its release, from 1. */
-    private function passOf(BatchState $state, int $operation): int
-    {
-        return intdiv($state->batch->operations[$operation]->turn % 100_000, 100) + 1;
     }
 
     /** @return list<array<string, mixed>> what is wet now and holds something, until it is dry, the soonest first */
@@ -206,11 +197,7 @@ final class BatchShown
     {
         $wet = [];
         foreach ($state->progress->done as $i => [$end]) {
-            $until = 0.0;
-            foreach ($state->batch->after[$i] as $lag) {
-                $isHeld = ! isset($state->progress->done[$lag->to]) && ! $lag->why->isAnswer();
-                $until = $isHeld ? max($until, $end + $lag->minutes) : $until;
-            }
+            $until = RunWork::dry($state, $i, $end) ?? 0.0;
             if ($until > $state->progress->now) {
                 $step = $state->releaseOf($i)->steps()[$state->batch->operations[$i]->steps[0]];
                 $key = $step->technique->name.' '.$state->pieceOf($i)->unit_id.' '.round($until);

@@ -29,6 +29,7 @@ const FiguresPage = lazy(() => import('../features/figures/FiguresPage'));
 const MapPage = lazy(() => import('../features/figures/MapPage'));
 const BenchPage = lazy(() => import('../features/bench/BenchPage'));
 const BatchPage = lazy(() => import('../features/bench/BatchPage'));
+const DayPage = lazy(() => import('../features/day/DayPage'));
 const ChecksPage = lazy(() => import('../features/check/ChecksPage'));
 const AgreePage = lazy(() => import('../features/check/AgreePage'));
 const DrillPage = lazy(() => import('../features/check/DrillPage'));
@@ -148,6 +149,7 @@ export function Routed() {
                 </Route>
                 <Route element={<Needs ability="bench.use" />}>
                     <Route path="bench" element={<BenchPage />} />
+                    <Route path="bench/day" element={<DayPage />} />
                     <Route path="bench/:id" element={<BatchPage />} />
                 </Route>
                 <Route element={<Needs ability="check.read" />}>

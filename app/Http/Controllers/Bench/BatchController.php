@@ -7,9 +7,12 @@ namespace App\Http\Controllers\Bench;
 use App\Actions\Bench\LayBatches;
 use App\Http\Requests\Bench\BatchAsked;
 use App\Http\Requests\Bench\BatchChanged;
+use App\Http\Requests\Bench\DayAsked;
 use App\Http\Requests\OldRevision;
 use App\Models\BatchRow;
 use App\Queries\Bench\BatchShown;
+use App\Queries\Bench\DayOnBench;
+use App\Studio\Today;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
@@ -30,6 +33,11 @@ final class BatchController
         return new JsonResponse($shown->anew($batch));
     }
 
+    public function day(DayAsked $asked, Today $today, DayOnBench $day): JsonResponse
+    {
+        return new JsonResponse($day->of($asked->on($today)));
+    }
+
     public function make(BatchAsked $asked, LayBatches $lay, BatchShown $shown): JsonResponse
     {
         $row = $lay->make(
@@ -38,7 +46,6 @@ final class BatchController
             $asked->units(),
             $asked->painters(),
             $asked->startsAt(),
-            $asked->zone(),
             $asked->guns(),
             $asked->fan(),
         );

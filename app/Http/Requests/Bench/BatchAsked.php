@@ -23,7 +23,6 @@ class BatchAsked extends StudioRequest
             'units' => ['required', 'array', 'min:1', 'max:40'],
             'units.*' => ['integer', 'distinct', 'exists:units,id'],
             'starts_at' => ['required', 'date_format:Y-m-d\TH:i:s\Z'],
-            'zone' => ['required', 'timezone:all'],
             ...self::hands(),
         ];
     }
@@ -75,11 +74,6 @@ class BatchAsked extends StudioRequest
     public function startsAt(): CarbonImmutable
     {
         return CarbonImmutable::parse($this->text('starts_at'));
-    }
-
-    public function zone(): string
-    {
-        return $this->text('zone');
     }
 
     /** @return list<Hand> */

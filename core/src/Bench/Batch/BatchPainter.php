@@ -42,6 +42,20 @@ final readonly class BatchPainter
         return null;
     }
 
+    /** Minutes between two moments in which they are at work. */
+    public function within(float $from, float $to): float
+    {
+        if ($this->hours === []) {
+            return max(0.0, $to - $from);
+        }
+        $minutes = 0.0;
+        foreach ($this->hours as [$begins, $ends]) {
+            $minutes += max(0.0, min($to, $ends) - max($from, $begins));
+        }
+
+        return $minutes;
+    }
+
     /** The day that a moment lies on; null: outside their hours. */
     public function dayAt(float $moment): ?int
     {

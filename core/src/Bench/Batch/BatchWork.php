@@ -96,6 +96,18 @@ final class BatchWork
         return new Batch($operations, $lags, $painters, $guns);
     }
 
+    /** The place of the pass that an operation is a coat of, among those of its release. */
+    public static function passOf(Operation $operation): int
+    {
+        return intdiv($operation->turn % self::TURNS, 100);
+    }
+
+    /** The place of a coat among those of its pass. */
+    public static function coatOf(Operation $operation): int
+    {
+        return $operation->turn % 100;
+    }
+
     /**
      * What must lie between two passes, by the earlier and the later one.
      *

@@ -181,6 +181,7 @@ final class Hands
         $before = $this->at[$painter];
         $pot = $this->batch->operations[$operations[0]]->pot;
         $isChange = $this->pot[$painter] !== $pot;
+        $who = $this->batch->painters[$painter];
         $done = [];
         [$from, $paid, $waited] = [0.0, 0.0, 0.0];
         foreach ($operations as $n => $i) {
@@ -193,12 +194,8 @@ final class Hands
             if ($n > 0 && ($idle > $patience || $this->day[$painter] !== $day)) {
                 break;
             }
-            if ($done === []) {
-                $isSameDay = $this->day[$painter] === $day || $this->day[$painter] === null;
-                [$from, $waited] = [$begins - $setup, $isSameDay ? $idle : 0.0];
-            } else {
-                $waited += $idle;
-            }
+            $from = $done === [] ? $begins - $setup : $from;
+            $waited += $idle === 0.0 ? 0.0 : $who->within($this->at[$painter], $begins - $setup);
             $paid += $setup;
             $this->keep($painter, $i, $begins, $day);
             $done[] = $i;

@@ -13,6 +13,7 @@ import { time } from '../../ui/when';
 import { AfterPass } from './AfterPass';
 import { ClockCard } from './ClockCard';
 import { Forecast } from './Forecast';
+import { NextCard } from './NextCard';
 import { PassCard } from './PassCard';
 import { Gates } from './Gates';
 import { Repairs } from './Repairs';
@@ -111,6 +112,7 @@ function Work({ batch }: { batch: Batch }) {
                 </Flex>
                 <aside className="stack">
                     <ClockCard clock={clock} />
+                    <NextCard unit={batch.unit.id} go={(no) => setAt(no - 1)} />
                     <AfterPass batch={batch} pass={pass} />
                     <Then passes={batch.passes.slice(at + 1, at + 4)} />
                 </aside>

@@ -22,6 +22,8 @@ export default function BenchPage() {
             <Top>
                 <h1>Bench</h1>
                 <span className="soft">what is released, the most urgent first</span>
+                <span className="room" />
+                <LinkButton to="/bench/day">The day</LinkButton>
             </Top>
             <div className="page">
                 <Listed

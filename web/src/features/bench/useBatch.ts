@@ -49,7 +49,10 @@ export function useBatch(batch: Batch) {
     const queries = useQueryClient();
     const notices = useNotices();
     const go = useNavigate();
-    const refresh = () => queries.invalidateQueries({ queryKey: ['batch'] });
+    const refresh = async () => {
+        void queries.invalidateQueries({ queryKey: ['batches'] });
+        await queries.invalidateQueries({ queryKey: ['batch'] });
+    };
     const mark = useMutation({
         mutationFn: (what: { pieces: number[]; steps: string[]; minutes?: number }) => markSteps(what),
         onSuccess: refresh,
