@@ -150,6 +150,7 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::get('clients', [ClientController::class, 'index']);
         Route::get('clients/{client}', [ClientController::class, 'show']);
         Route::get('clients/{client}/export', [ClientController::class, 'export']);
+        Route::get('orders/{order}/forecast', [OrderController::class, 'forecast']);
         Route::get('orders/{order}/quote', [QuoteController::class, 'show']);
         Route::get('orders/{order}/quotes/{number}/paper', [QuoteController::class, 'paper']);
         Route::get('orders/{order}/client-page', [ClientPageController::class, 'preview']);

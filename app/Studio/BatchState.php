@@ -51,6 +51,19 @@ final readonly class BatchState
         return $this->row->starts_at->addSeconds((int) round(60 * $minutes));
     }
 
+    /** When the last hand comes off a unit's models; null: nobody has the skill or the hours, or nothing is left to do. */
+    public function finishOf(int $unit): ?CarbonImmutable
+    {
+        $last = null;
+        foreach ($this->force->timetable->starts as $i => $start) {
+            if ($this->pieceOf($i)->unit_id === $unit && ! isset($this->progress->done[$i])) {
+                $last = max($last ?? 0.0, $start + $this->batch->operations[$i]->minutes);
+            }
+        }
+
+        return $last === null || is_infinite($last) ? null : $this->moment($last);
+    }
+
     public function pieceOf(int $operation): Piece
     {
         return $this->pieces[$this->batch->operations[$operation]->piece];

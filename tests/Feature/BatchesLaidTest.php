@@ -21,6 +21,8 @@ final class BatchesLaidTest extends StudioTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // The demo's own batch would hold its models.
+        BatchRow::query()->delete();
         Carbon::setTestNow(self::NOW);
         Studio::row()->update(['time_zone' => 'UTC']);
     }
@@ -52,7 +54,8 @@ final class BatchesLaidTest extends StudioTestCase
         $alone = $this->made(['painters' => [$this->hand('painter')], 'units' => [$this->unit('26-041')->id]], release: '26-041');
         self::assertSame([$this->person('painter')->id], array_values(array_unique(array_column($alone['runs'], 'painter'))));
         $list = $this->api('painter', 'GET', 'batches', null, 200)->json('data');
-        self::assertSame([$batch['brief'], $alone['brief']], $list);
+        self::assertSame(['The watch', 'The watch'], array_column($list, 'name'));
+        self::assertSame([$batch['brief']['id'], $alone['brief']['id']], array_column($list, 'id'));
     }
 
     public function test_what_a_painter_is_told_to_do_is_taken_by_the_bench_and_then_something_else_is_next(): void
@@ -146,6 +149,65 @@ final class BatchesLaidTest extends StudioTestCase
         self::assertGreaterThan(0, $left['left']);
         self::assertNull($left['finish']);
         self::assertTrue($left['loose']);
+    }
+
+    public function test_a_day_shows_each_painters_board_what_was_done_what_is_to_come_and_when_they_are_free(): void
+    {
+        $batch = $this->made();
+        $of = fn (string $query): array => $this->api('painter', 'GET', "bench/day$query", null, 200)->json();
+        $day = $of('');
+        self::assertSame('2026-12-02', $day['on']);
+        self::assertSame([$batch['brief']['id']], array_column(array_column($day['batches'], 'brief'), 'id'));
+        self::assertCount(2, $day['boards']);
+        foreach ($day['boards'] as $board) {
+            self::assertSame('2026-12-02T09:00:00Z', $board['hours']['from']);
+            $at = $board['hours']['from'];
+            foreach ($board['blocks'] as $block) {
+                self::assertGreaterThanOrEqual($at, $block['from'], 'nobody does two things at once');
+                self::assertLessThanOrEqual($board['hours']['to'], $block['to']);
+                self::assertTrue($block['dry'] === null || $block['dry'] > $block['to']);
+                $at = $block['to'];
+            }
+            foreach ($board['free'] as $gap) {
+                foreach ($board['blocks'] as $block) {
+                    self::assertTrue($block['to'] <= $gap['from'] || $block['from'] >= $gap['to'], 'free is free');
+                }
+            }
+        }
+        // A day off, and one on which nothing of it is left.
+        self::assertSame([null, null], array_column($of('?on=2026-12-05')['boards'], 'hours'));
+        self::assertSame([[], []], array_column($of('?on=2027-02-03')['boards'], 'blocks'));
+        $this->api('painter', 'GET', 'bench/day?on=someday', null, 422);
+        $this->api('desk', 'GET', 'bench/day', null, 403);
+        // What was marked stands on the board as it was done.
+        Carbon::setTestNow('2026-12-02 09:30:00');
+        $next = array_column($batch['painters'], 'next')[0]['does'];
+        $bench = $this->api('painter', 'GET', "bench/{$next['unit']}", null, 200)->json();
+        $piece = collect($bench['pieces'])->firstWhere('number', $next['models'][0])['id'];
+        $this->api('painter', 'POST', 'bench/marks', [
+            'pieces' => [$piece],
+            'steps' => $bench['passes'][$next['pass'] - 1]['steps'],
+        ], 200);
+        $done = array_filter(
+            array_merge(...array_column($of('')['boards'], 'blocks')),
+            fn (array $b) => $b['done'] && $b['does']['pass'] === $next['pass'],
+        );
+        self::assertSame(['2026-12-02T09:30:00Z'], array_values(array_column($done, 'to')));
+    }
+
+    public function test_an_order_says_when_it_is_painted_once_all_its_models_are_in_batches(): void
+    {
+        $unit = $this->unit('26-038');
+        $of = fn (): array => $this->api('desk', 'GET', "orders/$unit->order_id/forecast", null, 200)->json();
+        self::assertSame(['finish' => null, 'units' => [], 'in_no_batch' => [$unit->id]], $of());
+        $batch = $this->made();
+        $told = $of();
+        self::assertSame($batch['finish'], $told['finish']);
+        self::assertSame([['unit' => $unit->id, 'finish' => $batch['finish']]], $told['units']);
+        self::assertSame($batch['finish'], $batch['brief']['units'][0]['finish']);
+        Piece::query()->where('unit_id', $unit->id)->orderByDesc('id')->firstOrFail()->update(['batch_id' => null]);
+        self::assertNull($of()['finish'], 'one model is in no batch: nobody knows');
+        $this->api('painter', 'GET', "orders/$unit->order_id/forecast", null, 403);
     }
 
     public function test_what_is_wrong_in_it_is_named_and_who_may_not_is_refused(): void

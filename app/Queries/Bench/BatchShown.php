@@ -32,7 +32,7 @@ final class BatchShown
     {
         $rows = BatchRow::query()->whereNull('ended_at')->with(['pieces.unit.order', 'pieces.unit.sculpt'])->orderBy('id')->get();
 
-        return ['data' => array_values($rows->map($this->brief(...))->all())];
+        return ['data' => array_values($rows->map(fn (BatchRow $row) => $this->brief($row))->all())];
     }
 
     /** @return array<string, mixed> */
@@ -43,7 +43,7 @@ final class BatchShown
         $timetable = $state->force->timetable;
 
         return [
-            'brief' => $this->brief($row),
+            'brief' => $this->brief($row, $state),
             'revision' => $row->revision,
             'starts_at' => $row->starts_at->toIso8601ZuluString(),
             'laid_at' => $row->laid_at->toIso8601ZuluString(),
@@ -75,7 +75,7 @@ final class BatchShown
         $timetable = $state->force->timetable;
 
         return [
-            'brief' => $this->brief($state->row),
+            'brief' => $this->brief($state->row, $state),
             'revision' => $state->row->revision,
             'finish' => self::finish($state),
             'waiting' => round($timetable->waiting, 1),
@@ -115,7 +115,7 @@ final class BatchShown
     }
 
     /** @return array<string, mixed> */
-    private function brief(BatchRow $row): array
+    private function brief(BatchRow $row, ?BatchState $state = null): array
     {
         /** @var Collection<int, Unit> $units */
         $units = $row->pieces->map(fn (Piece $p) => $p->unit)->unique('id')->values();
@@ -133,6 +133,8 @@ final class BatchShown
                     'title' => $u->order->title,
                     'sculpt' => $u->sculpt->name,
                     'models' => $row->pieces->where('unit_id', $u->id)->count(),
+                    'due_on' => $u->order->day()?->format('Y-m-d'),
+                    'finish' => $state?->finishOf($u->id)?->startOfSecond()->toIso8601ZuluString(),
                 ])
                 ->all(),
         ];

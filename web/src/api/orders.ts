@@ -20,6 +20,14 @@ export const orderQuery = (order: number) =>
         queryFn: () => given(client.GET('/orders/{order}', { params: { path: { order } } })),
     });
 
+/** When it is painted, as the batches lie. */
+export const orderForecastQuery = (order: number) =>
+    queryOptions({
+        queryKey: ['order', order, 'forecast'],
+        queryFn: () => given(client.GET('/orders/{order}/forecast', { params: { path: { order } } })),
+        staleTime: 60_000,
+    });
+
 export const openOrder = (body: Bodies['OpenOrderBody']) => given(client.POST('/orders', { body }));
 
 /** Only what changes is sent. */

@@ -26,6 +26,7 @@ use App\Models\Order;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Models\User;
+use App\Queries\Orders\ForecastForOrder;
 use App\Queries\Orders\OrderShown;
 use App\Queries\Orders\OrdersListed;
 use Illuminate\Http\JsonResponse;
@@ -51,6 +52,11 @@ final class OrderController
         assert($user instanceof User);
 
         return new JsonResponse($this->shown->of($order, $user));
+    }
+
+    public function forecast(Order $order, ForecastForOrder $forecast): JsonResponse
+    {
+        return new JsonResponse($forecast->of($order));
     }
 
     public function store(NewOrder $given, OpenOrder $open): JsonResponse

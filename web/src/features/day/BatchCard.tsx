@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Flex, Popconfirm } from 'antd';
+import { Link } from 'react-router';
 import { anewQuery, type BenchDay, endBatch, layBatchAnew } from '../../api/batches';
 import { useNotices } from '../../app/notices';
 import { can, usePerson } from '../../app/session';
-import { LinkButton } from '../../ui/LinkButton';
 import { minutes } from '../../ui/marks';
 import { Says } from '../../ui/Says';
 import { day, time } from '../../ui/when';
@@ -16,17 +16,27 @@ export function BatchCard({ batch, change }: { batch: Standing; change: () => vo
     const { brief } = batch;
     const person = usePerson();
     const isLead = can(person, 'plan.edit');
-    const late = batch.finish !== null && brief.due_on !== null && batch.finish.slice(0, 10) > brief.due_on;
+    const late = brief.units.some(isLate);
     return (
         <section className={`card pad ${css.batch} ${late ? css.late : ''}`} aria-label={brief.name}>
             <Flex justify="space-between" gap={8} align="baseline" wrap>
                 <h2 className="m-0">{brief.name}</h2>
                 <span className="soft small">
                     {brief.models} {brief.models === 1 ? 'model' : 'models'}
-                    {brief.due_on ? ` · due ${day(brief.due_on, false)}` : ''}
                 </span>
             </Flex>
-            <p className={css.tells}>{ready(batch, late)}</p>
+            <p className={css.tells}>{ready(batch)}</p>
+            {brief.units.map((u) => (
+                <Flex key={u.id} gap={8} justify="space-between" align="baseline" wrap>
+                    <Link to={`/bench/${u.id}`}>
+                        {u.models} × {u.sculpt}
+                    </Link>
+                    <span className={`small ${isLate(u) ? css.isLate : 'soft'}`}>
+                        {u.finish === null ? 'painted' : `${day(u.finish, false)}, ${time(u.finish)}`}
+                        {u.due_on === null ? '' : `, ${isLate(u) ? 'was ' : ''}due ${day(u.due_on, false)}`}
+                    </span>
+                </Flex>
+            ))}
             <p className="small soft m-0">
                 {batch.waiting < 1
                     ? 'Nobody waits for paint.'
@@ -39,11 +49,6 @@ export function BatchCard({ batch, change }: { batch: Standing; change: () => vo
             )}
             {isLead && <Anew batch={batch} />}
             <Flex gap={8} wrap>
-                {brief.units.map((u) => (
-                    <LinkButton key={u.id} size="small" to={`/bench/${u.id}`}>
-                        {u.models} × {u.sculpt}
-                    </LinkButton>
-                ))}
                 {isLead && (
                     <Button size="small" onClick={change}>
                         Painters and hours
@@ -55,11 +60,15 @@ export function BatchCard({ batch, change }: { batch: Standing; change: () => vo
     );
 }
 
-function ready(batch: Standing, late: boolean): string {
+type OfUnit = Standing['brief']['units'][number];
+
+const isLate = (u: OfUnit): boolean =>
+    u.finish !== null && u.due_on !== null && u.finish.slice(0, 10) > u.due_on;
+
+function ready(batch: Standing): string {
     if (batch.left > 0) return 'It cannot be finished as it is';
     if (batch.finish === null) return 'All of it is painted';
-    const when = `ready ${day(batch.finish, false)}, ${time(batch.finish)}`;
-    return late ? `Late: ${when}` : when.replace('ready', 'Ready');
+    return `Painted ${day(batch.finish, false)}, ${time(batch.finish)}`;
 }
 
 /** The lead sees what laying out anew would move, and does it. */
@@ -80,7 +89,7 @@ function Anew({ batch }: { batch: Standing }) {
         <Says kind="warn">
             {batch.loose
                 ? 'Work is there that no run holds. '
-                : `Laid out anew it is ready ${minutes(anew.sooner ?? 0)} sooner. `}
+                : `Laid out anew it is painted ${minutes(anew.sooner ?? 0)} sooner. `}
             <Button size="small" loading={lay.isPending} onClick={() => lay.mutate()}>
                 Lay it out anew
             </Button>

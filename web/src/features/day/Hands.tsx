@@ -121,6 +121,10 @@ function Clock({ id, value, take }: { id?: string; value: string; take: (time: s
             minuteStep={15}
             allowClear={false}
             needConfirm={false}
+            onKeyDown={(event) => {
+                // Enter in a field of a form sends the form, with what was not written yet.
+                if (event.key === 'Enter') event.preventDefault();
+            }}
             onChange={(at) => at && take(at.format('HH:mm'))}
         />
     );

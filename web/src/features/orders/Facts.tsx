@@ -149,6 +149,7 @@ const schools = (method: NonNullable<Order['method']>): string =>
         .filter(([k]) => k !== 'format')
         .map(
             ([k, v]) =>
-                `${word('school', k)}: ${typeof v === 'string' ? word('answer', `${k}:${v}`) : 'by area'}`,
+                // A paint goes by its own name.
+                `${word('school', k)}: ${typeof v !== 'string' ? 'by area' : k === 'undercoat_colour' ? v : word('answer', `${k}:${v}`)}`,
         )
         .join(', ');

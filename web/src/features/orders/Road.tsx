@@ -1,17 +1,24 @@
+import { useQuery } from '@tanstack/react-query';
 import dayjs, { type Dayjs } from 'dayjs';
+import { orderForecastQuery } from '../../api/orders';
 import type { Order } from '../../api/types';
 import { money } from '../../ui/money';
 import { day } from '../../ui/when';
 import css from './Road.module.css';
 
-type Stop = { words: string; at: Dayjs; note: string | null; kind: 'done' | 'today' | 'promised' | 'asked' };
+type Stop = {
+    words: string;
+    at: Dayjs;
+    note: string | null;
+    kind: 'done' | 'today' | 'promised' | 'asked' | 'painted';
+};
 
 /** Stops that are nearer than this share of the road write their names in different rows. */
 const NEAR = 14;
 const ROWS = 3;
 const ROW_PX = 34;
 
-function stopsOf(order: Order): Stop[] {
+function stopsOf(order: Order, painted: string | null): Stop[] {
     const done: Stop[] = order.life.road
         .filter((s) => s.at !== null)
         .map((s) => ({
@@ -21,6 +28,7 @@ function stopsOf(order: Order): Stop[] {
             kind: 'done',
         }));
     const ends: Stop[] = [{ words: 'Today', at: dayjs(), note: null, kind: 'today' }];
+    if (painted !== null) ends.push({ words: 'Painted', at: dayjs(painted), note: null, kind: 'painted' });
     const promised = order.promised_on ?? order.due_on;
     const isOver = ['delivered', 'closed', 'cancelled'].includes(order.status);
     if (promised && !isOver)
@@ -33,9 +41,14 @@ function stopsOf(order: Order): Stop[] {
     return [...done, ...ends].sort((a, b) => a.at.valueOf() - b.at.valueOf());
 }
 
-/** The way of an order from the first word to the day that was promised, to scale. */
+/**
+ * The way of an order from the first word to the day that was promised, to scale; with the moment at which it is painted,
+ * where the batches tell.
+ */
 export function Road({ order }: { order: Order }) {
-    const stops = stopsOf(order);
+    const isPainted = order.status === 'in_work';
+    const forecast = useQuery({ ...orderForecastQuery(order.id), enabled: isPainted });
+    const stops = stopsOf(order, isPainted ? (forecast.data?.finish ?? null) : null);
     const first = stops[0]?.at.startOf('day') ?? dayjs();
     const last = stops.at(-1)?.at.endOf('day') ?? first;
     const span = Math.max(1, last.diff(first, 'hour'));
