@@ -51,7 +51,15 @@ abstract class BrowserTestCase extends TestCase
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         self::$address = "http://127.0.0.1:$port";
-        self::$server = new Process(
+        self::$server = self::server($port, $root, $env);
+        self::connect();
+        self::$chrome = new Chrome(self::$address);
+    }
+
+    /** @param  array<string, string>  $env */
+    private static function server(int $port, string $root, array $env): Process
+    {
+        return new Process(
             [
                 PHP_BINARY,
                 '-d',
@@ -67,12 +75,22 @@ abstract class BrowserTestCase extends TestCase
             null,
             null,
         );
+    }
+
+    /** The server is there, at the address that it had before. */
+    protected static function connect(): void
+    {
         // Nobody reads what it prints, and a full pipe would stop it.
         self::$server->disableOutput()->start();
         for ($i = 0; $i < 100 && @file_get_contents(self::$address.'/up') === false; $i++) {
             usleep(100_000);
         }
-        self::$chrome = new Chrome(self::$address);
+    }
+
+    /** Nothing answers any more, as where the line is gone. */
+    protected static function cut(): void
+    {
+        self::$server->stop(3);
     }
 
     public static function tearDownAfterClass(): void
@@ -89,6 +107,17 @@ abstract class BrowserTestCase extends TestCase
                 '"application/json"}}).then(r => r.json()).then(done)',
             [$path],
         );
+    }
+
+    /** The first unit of an order, for those who see orders. */
+    protected function unit(string $order): int
+    {
+        foreach ($this->get('orders')['data'] as $one) {
+            if ($one['number'] === $order) {
+                return (int) $one['units'][0]['id'];
+            }
+        }
+        self::fail("no order $order");
     }
 
     /** @return list<string> what axe calls serious or critical on the page that is open */

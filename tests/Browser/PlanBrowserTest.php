@@ -415,16 +415,6 @@ final class PlanBrowserTest extends BrowserTestCase
         self::assertSame('company', $this->get("units/$unit/plan")['unit']['tier']['key']);
     }
 
-    private function unit(string $order): int
-    {
-        foreach ($this->get('orders')['data'] as $one) {
-            if ($one['number'] === $order) {
-                return (int) $one['units'][0]['id'];
-            }
-        }
-        self::fail("no order $order");
-    }
-
     /** @return list<string> */
     private function order(): array
     {

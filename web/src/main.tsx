@@ -65,6 +65,9 @@ function Root() {
     );
 }
 
+// Only where the browser trusts the line: over https, or on this machine.
+if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');
+
 const root = document.getElementById('root');
 if (root)
     createRoot(root).render(

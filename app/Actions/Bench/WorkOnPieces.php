@@ -16,6 +16,7 @@ use App\Repositories\Releases;
 use App\Studio\ActivityLog;
 use App\Studio\BenchWork;
 use App\Studio\GateKeeper;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -40,11 +41,17 @@ final class WorkOnPieces
      * @param  list<int>  $pieces
      * @param  list<string>  $steps  keys
      * @param  float|null  $minutes  that were spent on all of it, where somebody told
+     * @param  CarbonImmutable|null  $at  when it was done; null: now
      * @return list<Piece>
      */
-    public function mark(array $pieces, array $steps, ?string $skipped = null, ?float $minutes = null): array
-    {
-        return DB::transaction(function () use ($pieces, $steps, $skipped, $minutes): array {
+    public function mark(
+        array $pieces,
+        array $steps,
+        ?string $skipped = null,
+        ?float $minutes = null,
+        ?CarbonImmutable $at = null,
+    ): array {
+        return DB::transaction(function () use ($pieces, $steps, $skipped, $minutes, $at): array {
             $found = $this->locked($pieces);
             $rows = [];
             $said = GateKeeper::said($found->pluck('id')->all());
@@ -59,7 +66,8 @@ final class WorkOnPieces
                     $rows = [...$rows, ...$new];
                 }
             }
-            StepLog::query()->insert(self::spread($rows, $minutes));
+            $when = $at === null ? [] : ['done_at' => $at->format('Y-m-d H:i:s.v')];
+            StepLog::query()->insert(array_map(fn (array $row) => $when + $row, self::spread($rows, $minutes)));
             $begun = $found
                 ->where('stage', Stage::Planned->value)
                 ->whereIn('id', array_column($rows, 'piece_id'));

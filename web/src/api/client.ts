@@ -39,7 +39,7 @@ const isProblem = (read: unknown): read is ProblemBody =>
     typeof read === 'object' && read !== null && 'detail' in read && 'status' in read;
 
 /** 128 random bits; also where the page has no TLS. */
-const fresh = (): string =>
+export const fresh = (): string =>
     Array.from(crypto.getRandomValues(new Uint8Array(16)), (b) => b.toString(16).padStart(2, '0')).join('');
 
 /** So long, in ms, a write waits before it is sent a second time. */
@@ -65,7 +65,8 @@ const refusals: Middleware = {
     onRequest({ request }) {
         request.headers.set('Accept', 'application/json');
         request.headers.set('X-XSRF-TOKEN', token());
-        if (request.method !== 'GET') request.headers.set('Idempotency-Key', fresh());
+        if (request.method !== 'GET' && !request.headers.has('Idempotency-Key'))
+            request.headers.set('Idempotency-Key', fresh());
         return request;
     },
     async onResponse({ response }) {

@@ -14,10 +14,19 @@ export const sessionQuery = () =>
         staleTime: 60_000,
     });
 
-export const signIn = (body: components['schemas']['SignInBody']) => given(client.POST('/session', { body }));
+/** What the service worker keeps of the bench is of the person who is signed in. */
+const forgetRead = async (): Promise<void> => {
+    if ('caches' in window) await caches.delete('ordotype-read');
+};
+
+export const signIn = async (body: components['schemas']['SignInBody']) => {
+    await forgetRead();
+    return given(client.POST('/session', { body }));
+};
 
 export const signOut = async (): Promise<void> => {
     await client.DELETE('/session');
+    await forgetRead();
 };
 
 export const vocabulary = () => given(client.GET('/vocabulary'));

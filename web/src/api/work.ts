@@ -16,7 +16,11 @@ export const batchQuery = (unit: number) =>
         queryFn: () => given(client.GET('/bench/{unit}', { params: { path: { unit } } })),
     });
 
-export const mark = (body: Bodies['MarkStepsBody']) => given(client.POST('/bench/marks', { body }));
+/** With a key of its own, so that what was tapped once is done once however often it is sent. */
+const keyed = (key: string) => ({ headers: { 'Idempotency-Key': key } });
+
+export const mark = (body: Bodies['MarkStepsBody'], key: string) =>
+    given(client.POST('/bench/marks', { body, ...keyed(key) }));
 
 /** Asked anew when a pass is done on all models, not with every tap. */
 export const forecastQuery = (unit: number, from: number, painters: number, fan: boolean) =>
@@ -36,8 +40,8 @@ export const forecastQuery = (unit: number, from: number, painters: number, fan:
 export const takeOver = (unit: number, body: Bodies['TakeOverBody']) =>
     given(client.POST('/units/{unit}/taken-over', { params: { path: { unit } }, body }));
 
-export const unmark = (pieces: number[], steps: string[]) =>
-    given(client.DELETE('/bench/marks', { body: { pieces, steps } }));
+export const unmark = (pieces: number[], steps: string[], key: string) =>
+    given(client.DELETE('/bench/marks', { body: { pieces, steps }, ...keyed(key) }));
 
 export const offer = (pieces: number[]) => given(client.POST('/bench/offers', { body: { pieces } }));
 

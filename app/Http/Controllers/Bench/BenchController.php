@@ -39,7 +39,7 @@ final class BenchController
     public function mark(MarkSteps $request, WorkOnPieces $work): JsonResponse
     {
         return $this->marked(
-            $work->mark($request->pieces(), $request->steps(), $request->skipped(), $request->minutes()),
+            $work->mark($request->pieces(), $request->steps(), $request->skipped(), $request->minutes(), $request->at()),
         );
     }
 

@@ -17,22 +17,37 @@ import { NextCard } from './NextCard';
 import { PassCard } from './PassCard';
 import { Gates } from './Gates';
 import { Repairs } from './Repairs';
-import { type BatchDesk, finished, isDone, type Marked, useBatch, wetUntil, working } from './useBatch';
+import { KeptTaps } from './KeptTaps';
+import { withTaps } from './taps';
+import {
+    type BatchDesk,
+    finished,
+    isDone,
+    type Marked,
+    markedWords,
+    useBatch,
+    wetUntil,
+    working,
+} from './useBatch';
 import { useClock } from './useClock';
 
 export default function BatchPage() {
     const { id } = useParams();
     // What was kept from an earlier visit would open the batch where it stood then.
     const [opened] = useState(() => Date.now());
+    const person = usePerson();
     const query = useQuery({ ...batchQuery(Number(id)), staleTime: 0 });
     if (query.isError) return <Failed error={query.error} again={() => void query.refetch()} />;
     if (query.isPending || query.dataUpdatedAt < opened) return <Loading what="the batch" />;
     // Another release has other passes.
-    return <Work key={query.data.unit.release} batch={query.data} />;
+    if (person === null) return null;
+    return <Work key={query.data.unit.release} read={query.data} person={person.id} />;
 }
 
-function Work({ batch }: { batch: Batch }) {
-    const desk = useBatch(batch);
+function Work({ read, person }: { read: Batch; person: number }) {
+    const desk = useBatch(read, person);
+    const { taps } = desk;
+    const batch = withTaps(read, taps.waiting);
     const clock = useClock(batch.unit.id);
     const { modal } = App.useApp();
     const asking = useRef(false);
@@ -43,14 +58,14 @@ function Work({ batch }: { batch: Batch }) {
     const mark = (pieces: BatchPiece[], steps: string[], of: BatchPass) => {
         const done = () => {
             const minutes = clock.take();
-            desk.mark.mutate(
-                {
-                    pieces: pieces.map((p) => p.id),
-                    steps,
-                    ...(minutes === undefined ? {} : { minutes }),
-                },
-                { onSuccess: () => setLast({ pieces, steps, pass: of }) },
-            );
+            taps.add({
+                done: true,
+                pieces: pieces.map((p) => p.id),
+                steps,
+                words: markedWords({ pieces, pass: of }),
+                ...(minutes === undefined ? {} : { minutes }),
+            });
+            setLast({ pieces, steps, pass: of });
         };
         const wet = pieces.filter((p) => wetUntil(p, of) !== null);
         const [first] = wet;
@@ -78,8 +93,9 @@ function Work({ batch }: { batch: Batch }) {
         (p) => working(p) && last?.pieces.some((q) => q.id === p.id) === true && isDone(p, last.pass),
     );
     const takeBack = () => {
-        if (last === null || !stands || desk.unmark.isPending) return;
-        desk.unmark.mutate({ pieces: last.pieces.map((p) => p.id), steps: last.steps });
+        if (last === null || !stands) return;
+        const { pieces, steps } = last;
+        taps.add({ done: false, pieces: pieces.map((p) => p.id), steps, words: markedWords(last) });
     };
     useKey('markBack', takeBack);
     useKey('nextPass', () => go(1));
@@ -90,6 +106,7 @@ function Work({ batch }: { batch: Batch }) {
             <BatchTop batch={batch} desk={desk} />
             <div className="batch">
                 <Flex vertical gap={16}>
+                    <KeptTaps {...taps} />
                     <Repairs batch={batch} desk={desk} />
                     <Gates
                         unit={batch.unit.id}

@@ -70,7 +70,7 @@ export function PassCard({
                 <Button size="large" disabled={before === null} onClick={() => before?.()}>
                     Back <kbd>{keyShown('passBefore')}</kbd>
                 </Button>
-                <Button type="primary" size="large" onClick={all} disabled={desk.mark.isPending}>
+                <Button type="primary" size="large" onClick={all}>
                     All done <kbd>{keyShown('allDone')}</kbd>
                 </Button>
                 <Button size="large" disabled={next === null} onClick={() => next?.()}>
@@ -108,7 +108,16 @@ function Tap({
             disabled={!working(p) || none}
             aria-pressed={done}
             title={`Model ${p.number}, ${state}, ${stageWords(p.stage)}`}
-            onClick={() => (done ? desk.unmark.mutate({ pieces: [p.id], steps }) : mark([p], steps, pass))}
+            onClick={() =>
+                done
+                    ? desk.taps.add({
+                          done: false,
+                          pieces: [p.id],
+                          steps,
+                          words: markedWords({ pieces: [p], pass }),
+                      })
+                    : mark([p], steps, pass)
+            }
         >
             <b>{p.number}</b>
             <span className="small">

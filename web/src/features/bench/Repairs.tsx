@@ -93,9 +93,12 @@ function Steps({
                         disabled={!done && !isNext}
                         icon={done ? <CheckOutlined /> : undefined}
                         onClick={() =>
-                            done
-                                ? desk.unmark.mutate({ pieces: [p.id], steps: [r.key] })
-                                : desk.mark.mutate({ pieces: [p.id], steps: [r.key] })
+                            desk.taps.add({
+                                done: !done,
+                                pieces: [p.id],
+                                steps: [r.key],
+                                words: `${r.technique}, model ${p.number}`,
+                            })
                         }
                     >
                         {r.technique}

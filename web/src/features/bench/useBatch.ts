@@ -2,8 +2,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Batch, BatchPass, BatchPiece } from '../../api/types';
 import { takeBack as takeUnitBack } from '../../api/units';
-import { mark as markSteps, offer as offerPieces, unmark as unmarkSteps } from '../../api/work';
+import { offer as offerPieces } from '../../api/work';
 import { useNotices } from '../../app/notices';
+import { useTaps } from './taps';
 
 export const working = (p: BatchPiece): boolean => ['planned', 'on_bench', 'rework'].includes(p.stage);
 
@@ -38,14 +39,14 @@ export interface Marked {
 }
 
 /** What was marked, in words: "Mounting on a handle, model 10". */
-export const markedWords = ({ pieces, pass }: Marked): string => {
+export const markedWords = ({ pieces, pass }: Omit<Marked, 'steps'>): string => {
     const [first] = pieces;
     const of = pieces.length === 1 && first ? `model ${first.number}` : `${pieces.length} models`;
     return `${[pass.technique, pass.paint].filter(Boolean).join(', ')}, ${of}`;
 };
 
 /** What is done with a batch: marked, taken back, offered to the check. */
-export function useBatch(batch: Batch) {
+export function useBatch(batch: Batch, person: number) {
     const queries = useQueryClient();
     const notices = useNotices();
     const go = useNavigate();
@@ -53,16 +54,7 @@ export function useBatch(batch: Batch) {
         void queries.invalidateQueries({ queryKey: ['batches'] });
         await queries.invalidateQueries({ queryKey: ['batch'] });
     };
-    const mark = useMutation({
-        mutationFn: (what: { pieces: number[]; steps: string[]; minutes?: number }) => markSteps(what),
-        onSuccess: refresh,
-        onError: notices.failed,
-    });
-    const unmark = useMutation({
-        mutationFn: (what: { pieces: number[]; steps: string[] }) => unmarkSteps(what.pieces, what.steps),
-        onSettled: refresh,
-        onError: notices.failed,
-    });
+    const taps = useTaps(person);
     const offer = useMutation({
         mutationFn: offerPieces,
         onSuccess: () => notices.done('Offered to the check.'),
@@ -78,6 +70,6 @@ export function useBatch(batch: Batch) {
         },
         onError: notices.failed,
     });
-    return { mark, unmark, offer, takeBack };
+    return { taps, offer, takeBack };
 }
 export type BatchDesk = ReturnType<typeof useBatch>;
