@@ -49,7 +49,8 @@ final class FaultSent extends StudioRequest
             'area' => isset($f['area']) ? (string) $f['area'] : null,
             'spread' => (string) $f['spread'],
             'size_mm' => isset($f['size_mm']) ? (float) $f['size_mm'] : null,
-            'pin' => isset($f['pin'])
+            // One without a place is none: the rules ask nothing of an empty one.
+            'pin' => ($f['pin'] ?? []) !== []
                 ? ['view' => (string) $f['pin']['view'], 'x' => (float) $f['pin']['x'], 'y' => (float) $f['pin']['y']]
                 : null,
         ];
