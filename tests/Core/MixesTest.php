@@ -214,6 +214,19 @@ final class MixesTest extends TestCase
             self::assertSame((int) ceil(20 * $ml), $needs[$paint]->drops(), 'twenty drops to the millilitre');
         }
         self::assertSame('medium', array_key_last($needs));
+        // Pass by pass it is as much as all at once.
+        $byPass = [];
+        foreach ($unit->kinds as $kind) {
+            foreach ($kind->plan->work->passes as $pass) {
+                $steps = array_map(fn (int $i) => $kind->plan->work->steps[$i], $pass->steps);
+                foreach (PaintNeeds::ofSteps($steps, $kind->plan->request->sculpt, self::shelf(), count($kind->pieces)) as $need) {
+                    $byPass[$need->paint ?? 'medium'] = ($byPass[$need->paint ?? 'medium'] ?? 0.0) + $need->ml;
+                }
+            }
+        }
+        foreach ($expected as $paint => $ml) {
+            self::assertEqualsWithDelta($ml, $byPass[$paint], 1e-9, "$paint by pass");
+        }
         self::assertSame([10.0, null], [$needs['Half']->left, $needs['Ink']->left]);
         self::assertFalse($needs['Half']->runsShort());
         self::assertTrue((new PaintNeed('Half', null, 10.01, 10.0))->runsShort());

@@ -66,6 +66,39 @@ final class BatchForecastTest extends StudioTestCase
         Carbon::setTestNow();
     }
 
+    public function test_the_palette_is_told_in_drops_for_the_models_that_still_need_a_pass(): void
+    {
+        [$unit, $piece, $batch] = $this->batch();
+        $at = (int) collect($batch['passes'])->search(fn (array $p) => $p['pot']['paints'] !== [] && $p['pot']['models'] > 1);
+        $pass = $batch['passes'][$at];
+        $sum = fn (array $pot): float => array_sum(array_column($pot['paints'], 'ml'));
+        self::assertSame(count($batch['pieces']), $pass['pot']['models']);
+        foreach ($pass['pot']['paints'] as $need) {
+            self::assertEqualsWithDelta(20 * $need['ml'], $need['drops'], 1.2, 'twenty drops to the millilitre, whole ones');
+        }
+        $this->mark($piece, array_merge(...array_column(array_slice($batch['passes'], 0, $at + 1), 'steps')), null);
+        $then = $this->api('painter', 'GET', "bench/$unit->id", null, 200)->json("passes.$at.pot");
+        self::assertSame($pass['pot']['models'] - 1, $then['models']);
+        self::assertEqualsWithDelta($sum($pass['pot']) * $then['models'] / $pass['pot']['models'], $sum($then), 0.02);
+    }
+
+    public function test_a_tap_that_waited_for_a_connection_dries_from_when_it_was_made_and_never_from_what_is_to_come(): void
+    {
+        [, $piece, $batch] = $this->batch();
+        $tapped = now()->subMinutes(10)->startOfSecond();
+        $marks = fn (int $pass, Carbon $at, int $status) => $this->api('painter', 'POST', 'bench/marks', [
+            'pieces' => [$piece->id],
+            'steps' => $batch['passes'][$pass]['steps'],
+            'at' => $at->copy()->utc()->format('Y-m-d\TH:i:s\Z'),
+        ], $status);
+        $last = fn (): Carbon => StepLog::query()->where('piece_id', $piece->id)->latest('id')->firstOrFail()->done_at;
+        $marks(0, $tapped, 200);
+        self::assertTrue($tapped->eq($last()), (string) $last());
+        $marks(1, now()->addHour(), 200);
+        self::assertLessThanOrEqual(5, abs($last()->diffInSeconds(now())), 'a clock that is ahead counts as now');
+        $marks(2, now()->subDays(4), 422)->assertJsonPath('errors.0.pointer', '/at');
+    }
+
     public function test_minutes_of_the_clock_are_spread_by_what_was_planned_and_planned_ones_are_never_booked(): void
     {
         [, $piece, $batch] = $this->batch();

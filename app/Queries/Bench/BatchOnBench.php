@@ -8,6 +8,7 @@ use App\Models\FaultRow;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Queries\Figures\FigureShown;
+use App\Queries\Plan\PaintsOfUnit;
 use App\Repositories\Releases;
 use App\Studio\BenchWork;
 use Ordotype\Core\Bench\Release;
@@ -16,6 +17,7 @@ use Ordotype\Core\Bench\WantedStep;
 use Ordotype\Core\Inspection\Spread;
 use Ordotype\Core\Planning\Sequencing\Pass;
 use Ordotype\Core\Planning\Sequencing\StepKey;
+use Ordotype\Core\Planning\Unit\PaintNeeds;
 use Ordotype\Core\Words\CheckWords;
 use Ordotype\Core\Words\ClauseWords;
 use Ordotype\Core\Words\OrderWords;
@@ -58,7 +60,7 @@ final class BatchOnBench
             ],
             'figure' => FigureShown::of($request->sculpt, $request->scheme, $request->shelf),
             'passes' => array_map(
-                fn (Pass $p, int $i, array $said) => $this->pass($p, $i + 1, $release) + $said,
+                fn (Pass $p, int $i, array $said) => $this->pass($p, $i + 1, $release, $pieces) + $said,
                 $release->passes(),
                 array_keys($release->passes()),
                 OrderWords::passes($release->plan->work, $release->edges, $request->sculpt),
@@ -68,9 +70,14 @@ final class BatchOnBench
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function pass(Pass $pass, int $no, Release $release): array
+    /**
+     * @param  list<array<string, mixed>>  $pieces
+     * @return array<string, mixed>
+     */
+    private function pass(Pass $pass, int $no, Release $release, array $pieces): array
     {
+        $open = count(array_filter($pieces, fn (array $piece) => $this->isOpen($pass, $release, [$piece])));
+        $request = $release->request;
         $steps = array_map(fn (int $i) => $release->plan->work->steps[$i], $pass->steps);
         $technique = $steps[0]->technique;
 
@@ -85,6 +92,13 @@ final class BatchOnBench
             'extent' => $steps[0]->extent->word(),
             'place' => ltrim((new ClauseWords($release->request->standard))->places($steps[0]->because), ', '),
             'minutes' => round($pass->minutes, 2),
+            'pot' => [
+                'models' => $open,
+                'paints' => array_map(
+                    PaintsOfUnit::need(...),
+                    PaintNeeds::ofSteps($steps, $request->sculpt, $request->shelf, $open),
+                ),
+            ],
             'dry' => $pass->drying,
             'steps' => array_map(fn (int $i) => $release->keys[$i]->id, $pass->steps),
             'how' => $technique->notes->how,

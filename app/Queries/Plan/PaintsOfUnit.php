@@ -23,17 +23,20 @@ final class PaintsOfUnit
 
         return [
             'pieces' => $unit->standing()->count(),
-            'paints' => array_map(
-                fn (PaintNeed $n) => [
-                    'paint' => $n->paint,
-                    'hex' => $n->colour?->hex(),
-                    'ml' => round($n->ml, 2),
-                    'drops' => $n->drops(),
-                    'left_ml' => $n->left,
-                    'short' => $n->runsShort(),
-                ],
-                PaintNeeds::of($this->plans->inForce($unit)),
-            ),
+            'paints' => array_map(self::need(...), PaintNeeds::of($this->plans->inForce($unit))),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function need(PaintNeed $need): array
+    {
+        return [
+            'paint' => $need->paint,
+            'hex' => $need->colour?->hex(),
+            'ml' => round($need->ml, 2),
+            'drops' => $need->drops(),
+            'left_ml' => $need->left,
+            'short' => $need->runsShort(),
         ];
     }
 }

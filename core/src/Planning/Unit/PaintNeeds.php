@@ -42,24 +42,49 @@ final class PaintNeeds
      */
     public static function ofPlans(array $plans): array
     {
-        $ml = [];
-        $medium = 0.0;
+        $taken = [];
         foreach ($plans as [$plan, $pieces]) {
             foreach ($plan->work->steps as $step) {
-                if ($step->colour === null) {
-                    continue;
-                }
-                $all = $pieces * self::ofStep($step, $plan->request->sculpt);
-                $pot = self::pot($step->colour);
-                $whole = array_sum($pot->parts) + $pot->medium;
-                foreach ($pot->parts as $paint => $part) {
-                    $ml[$paint] = ($ml[$paint] ?? 0.0) + ($all * $part) / $whole;
-                }
-                $medium += ($all * $pot->medium) / $whole;
+                $taken[] = [$step, $plan->request->sculpt, $pieces];
             }
         }
+
+        return self::taken($taken, $plans[0][0]->request->shelf);
+    }
+
+    /**
+     * What single steps take, such as those of one pass at the bench.
+     *
+     * @param  list<Step>  $steps
+     * @param  int  $pieces  that are painted from one pot
+     * @return list<PaintNeed> the most of a paint first, medium last
+     */
+    public static function ofSteps(array $steps, Sculpt $sculpt, Shelf $shelf, int $pieces): array
+    {
+        return self::taken(array_map(fn (Step $s) => [$s, $sculpt, $pieces], $steps), $shelf);
+    }
+
+    /**
+     * @param  list<array{Step, Sculpt, int}>  $taken
+     * @return list<PaintNeed>
+     */
+    private static function taken(array $taken, Shelf $shelf): array
+    {
+        $ml = [];
+        $medium = 0.0;
+        foreach ($taken as [$step, $sculpt, $pieces]) {
+            if ($step->colour === null) {
+                continue;
+            }
+            $all = $pieces * self::ofStep($step, $sculpt);
+            $pot = self::pot($step->colour);
+            $whole = array_sum($pot->parts) + $pot->medium;
+            foreach ($pot->parts as $paint => $part) {
+                $ml[$paint] = ($ml[$paint] ?? 0.0) + ($all * $part) / $whole;
+            }
+            $medium += ($all * $pot->medium) / $whole;
+        }
         arsort($ml);
-        $shelf = $plans[0][0]->request->shelf;
         $needs = [];
         foreach ($ml as $paint => $amount) {
             $needs[] = self::need((string) $paint, $amount, $shelf);

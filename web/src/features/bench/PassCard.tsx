@@ -5,6 +5,7 @@ import { extentWords, minutes, stageWords, Swatch } from '../../ui/marks';
 import { Caution } from '../../ui/states';
 import { time } from '../../ui/when';
 import css from './Bench.module.css';
+import { PotDrops } from './PotDrops';
 import { type BatchDesk, isDone, type Marked, markedWords, needs, wetUntil, working } from './useBatch';
 
 /** The pass that is worked on: its pot, its brush, and the models to tap when they are done. */
@@ -60,6 +61,7 @@ export function PassCard({
                     .filter(Boolean)
                     .join(' ')}
             </p>
+            <PotDrops pot={pass.pot} />
             <Caution text={pass.caution} />
             <div className={css.taps} role="group" aria-label="Models">
                 {batch.pieces.map((p) => (
