@@ -273,6 +273,8 @@ Route::middleware(['auth', SecondFactorWanted::class])->group(function (): void 
         Route::get('bench/day', [BatchController::class, 'day']);
         Route::get('bench/{unit}', [BenchController::class, 'show']);
         Route::get('bench/{unit}/forecast', [BenchController::class, 'forecast']);
+        Route::get('bench/{unit}/time', [BenchController::class, 'time']);
+        Route::put('bench/{unit}/time', [BenchController::class, 'correctTime']);
         Route::post('bench/marks', [BenchController::class, 'mark']);
         Route::delete('bench/marks', [BenchController::class, 'unmark']);
         Route::post('bench/offers', [BenchController::class, 'offer']);

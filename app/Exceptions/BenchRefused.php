@@ -61,6 +61,18 @@ final class BenchRefused extends Refusal
         return new self('The scheme has no newer colours than those that the unit is painted in.', '', 409);
     }
 
+    /** Some of the entries are not of this unit, or were taken back. */
+    public static function noSuchEntry(): self
+    {
+        return new self('What was marked there is not there any more.', '/logs', 404);
+    }
+
+    /** Everybody corrects their own minutes; the lead everybody's. */
+    public static function timeOfAnother(): self
+    {
+        return new self('Somebody else marked that: only they, or the lead, correct its minutes.', '', 403);
+    }
+
     /** Some of the pieces do not exist. */
     public static function noSuchPieces(): self
     {

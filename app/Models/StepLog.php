@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $covered_by number of the release whose work goes over it
  * @property string|null $minutes as timed or entered
  * @property string|null $planned_minutes
+ * @property-read string|null $spent minutes as they were told, or corrected since
+ * @property-read Piece $piece
  * @property string|null $skipped
  * @property int|null $undoes the entry that this one takes back
  * @property int|null $undone_by the entry that takes this one back
@@ -52,6 +54,12 @@ final class StepLog extends Model
         self::addGlobalScope(self::HISTORY, function (Builder $logs): void {
             $logs->whereNull('step_logs.undoes')->whereNull('step_logs.undone_by');
         });
+    }
+
+    /** @return BelongsTo<Piece, $this> */
+    public function piece(): BelongsTo
+    {
+        return $this->belongsTo(Piece::class);
     }
 
     /** @return BelongsTo<User, $this> */

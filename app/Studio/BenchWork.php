@@ -81,7 +81,7 @@ final class BenchWork
             ->whereNull('skipped')
             ->whereNull('covered_by')
             ->whereIn('family', array_map(fn (Family $f) => $f->value, $again))
-            ->sum(DB::raw('coalesce(minutes, planned_minutes)'));
+            ->sum(DB::raw('coalesce(spent, planned_minutes)'));
 
         return round((float) $spent, 2);
     }

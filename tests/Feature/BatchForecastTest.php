@@ -8,6 +8,7 @@ use App\Models\Piece;
 use App\Models\StepLog;
 use App\Models\Unit;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** What the bench says of time: how long the rest takes, what is wet until when, and minutes that somebody's clock told. */
 final class BatchForecastTest extends StudioTestCase
@@ -111,6 +112,39 @@ final class BatchForecastTest extends StudioTestCase
         self::assertEqualsWithDelta(30.0, $logs->sum(fn (StepLog $l) => (float) $l->minutes), 0.05);
         $ratios = $logs->map(fn (StepLog $l) => (float) $l->minutes / (float) $l->planned_minutes);
         self::assertEqualsWithDelta($ratios->min(), $ratios->max(), 0.6 * $ratios->max());
+    }
+
+    public function test_wrong_minutes_are_corrected_with_a_reason_and_what_was_told_is_kept(): void
+    {
+        [$unit, $piece, $batch] = $this->batch();
+        $steps = [...$batch['passes'][0]['steps'], ...$batch['passes'][1]['steps']];
+        $this->mark($piece, $steps, 240.0);
+        $time = fn (string $who): array => $this->api($who, 'GET', "bench/$unit->id/time", null, 200)->json('data');
+        [$tap] = $time('painter');
+        self::assertSame([240, true, []], [(int) $tap['minutes'], $tap['may_correct'], $tap['corrected']]);
+        self::assertFalse($time('odo')[0]['may_correct']);
+        $put = fn (string $who, array $with, int $status) => $this->api($who, 'PUT', "bench/$unit->id/time", $with + [
+            'logs' => $tap['logs'], 'minutes' => 24.0, 'reason' => 'The clock was forgotten over lunch.',
+        ], $status);
+        $put('painter', ['reason' => ''], 422)->assertJsonPath('errors.0.pointer', '/reason');
+        $put('painter', ['logs' => [999_999]], 404);
+        $put('odo', [], 403);
+        $put('painter', [], 200);
+        $put('painter', [], 200);
+        [$then] = $time('painter');
+        self::assertEqualsWithDelta(24.0, $then['minutes'], 0.05);
+        self::assertSame(['The clock was forgotten over lunch.'], array_column($then['corrected'], 'reason'));
+        $logs = StepLog::query()->whereKey($tap['logs'])->get();
+        self::assertEqualsWithDelta(240.0, $logs->sum(fn (StepLog $l) => (float) $l->minutes), 0.05, 'what was told stays');
+        $rows = DB::table('time_corrections')->whereIn('step_log_id', $tap['logs']);
+        self::assertSame(count($tap['logs']), $rows->count(), 'sent twice, it is corrected once');
+        self::assertEqualsWithDelta(240.0, (float) $rows->sum('before'), 0.05);
+        // What a model cost is told by what is right.
+        self::assertEqualsWithDelta(24.0, (float) $logs->sum('spent'), 0.05);
+        $put('lead', ['minutes' => null, 'reason' => 'Nobody knows.'], 200);
+        self::assertNull($time('lead')[0]['minutes']);
+        $this->expectExceptionMessage('A correction stays as it was made');
+        DB::table('time_corrections')->whereIn('step_log_id', $tap['logs'])->update(['after' => 1]);
     }
 
     /** @return array{Unit, Piece, array<string, mixed>} a batch, one of its models that is worked on, and what the bench shows */

@@ -188,6 +188,8 @@ final class RightsTest extends StudioTestCase
         'GET bench' => 'lead painter odo',
         'GET bench/{unit}/forecast' => 'lead painter odo',
         'GET bench/day' => 'lead painter odo',
+        'GET bench/{unit}/time' => 'lead painter odo',
+        'PUT bench/{unit}/time' => 'lead painter odo',
         'GET batches' => 'lead painter odo',
         'POST batches' => 'lead',
         'GET batches/{batch}' => 'lead painter odo',

@@ -132,7 +132,7 @@ final class OrderShown
             ->whereNull('step_logs.undone_by')
             ->groupBy('pieces.unit_id')
             ->selectRaw(
-                'pieces.unit_id, sum(step_logs.minutes) as minutes, sum(step_logs.planned_minutes) as planned',
+                'pieces.unit_id, sum(step_logs.spent) as minutes, sum(step_logs.planned_minutes) as planned',
             )
             ->get()
             ->keyBy('unit_id');

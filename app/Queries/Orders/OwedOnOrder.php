@@ -53,7 +53,7 @@ final class OwedOnOrder
             ->whereNull('skipped')
             ->whereNull('undoes')
             ->whereNull('undone_by')
-            ->sum(DB::raw('coalesce(minutes, planned_minutes)'));
+            ->sum(DB::raw('coalesce(spent, planned_minutes)'));
         $price = $unit->agreed_price !== null ? Money::of($unit->agreed_price) : $this->prices->ofPiece($unit);
         $name = $unit->sculpt->name.($unit->label === null ? '' : ", $unit->label");
 

@@ -36,6 +36,16 @@ export const forecastQuery = (unit: number, from: number, painters: number, fan:
         staleTime: 60_000,
     });
 
+/** What was marked on a unit, with the minutes that were told for it. */
+export const timeQuery = (unit: number) =>
+    queryOptions({
+        queryKey: ['batch', unit, 'time'],
+        queryFn: () => given(client.GET('/bench/{unit}/time', { params: { path: { unit } } })),
+    });
+
+export const correctTime = (unit: number, body: Bodies['CorrectTimeBody']) =>
+    given(client.PUT('/bench/{unit}/time', { params: { path: { unit } }, body }));
+
 /** So many passes, from the first, were done before it came here. */
 export const takeOver = (unit: number, body: Bodies['TakeOverBody']) =>
     given(client.POST('/units/{unit}/taken-over', { params: { path: { unit } }, body }));

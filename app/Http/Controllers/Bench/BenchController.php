@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Bench;
 
+use App\Actions\Bench\CorrectTime;
 use App\Actions\Bench\WorkOnPieces;
 use App\Http\Requests\Bench\ForecastAsked;
 use App\Http\Requests\Bench\MarkSteps;
 use App\Http\Requests\Bench\PiecesOffered;
 use App\Http\Requests\Bench\StepsUnmarked;
+use App\Http\Requests\Bench\TimeCorrected;
 use App\Http\Requests\Bench\WorkTakenOver;
 use App\Http\Requests\ListAsked;
+use App\Http\Requests\NothingSent;
 use App\Models\Piece;
 use App\Models\Unit;
 use App\Queries\Bench\BatchesOnBench;
 use App\Queries\Bench\BatchForecast;
 use App\Queries\Bench\BatchOnBench;
+use App\Queries\Bench\TimeOnUnit;
 use App\Studio\BenchWork;
 use Illuminate\Http\JsonResponse;
 
@@ -34,6 +38,18 @@ final class BenchController
     public function forecast(ForecastAsked $given, Unit $unit, BatchForecast $forecast): JsonResponse
     {
         return new JsonResponse($forecast->of($unit, $given->painters(), $given->fan()));
+    }
+
+    public function time(NothingSent $asked, Unit $unit, TimeOnUnit $time): JsonResponse
+    {
+        return new JsonResponse($time->of($unit, $asked->person()));
+    }
+
+    public function correctTime(TimeCorrected $given, Unit $unit, CorrectTime $correct, TimeOnUnit $time): JsonResponse
+    {
+        $correct->correct($unit, $given->person(), $given->logs(), $given->minutes(), $given->reason());
+
+        return new JsonResponse($time->of($unit, $given->person()));
     }
 
     public function mark(MarkSteps $request, WorkOnPieces $work): JsonResponse

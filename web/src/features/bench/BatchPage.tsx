@@ -128,7 +128,7 @@ function Work({ read, person }: { read: Batch; person: number }) {
                     <Forecast unit={batch.unit.id} from={batch.next_pass} />
                 </Flex>
                 <aside className="stack">
-                    <ClockCard clock={clock} />
+                    <ClockCard clock={clock} unit={batch.unit.id} />
                     <NextCard unit={batch.unit.id} go={(no) => setAt(no - 1)} />
                     <AfterPass batch={batch} pass={pass} />
                     <Then passes={batch.passes.slice(at + 1, at + 4)} />

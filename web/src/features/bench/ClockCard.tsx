@@ -1,13 +1,16 @@
 import { Button, Flex } from 'antd';
+import { useState } from 'react';
 import { keyShown, useKey } from '../../app/keys';
 import { Says } from '../../ui/Says';
 import css from './Bench.module.css';
+import { TimeDrawer } from './TimeDrawer';
 import type { Clock } from './useClock';
 
 const two = (n: number) => String(n).padStart(2, '0');
 
 /** One clock for the sitting; its minutes are spread over what is marked next. */
-export function ClockCard({ clock }: { clock: Clock }) {
+export function ClockCard({ clock, unit }: { clock: Clock; unit: number }) {
+    const [open, setOpen] = useState(false);
     useKey('clock', clock.toggle);
     const { seconds } = clock;
     return (
@@ -35,6 +38,10 @@ export function ClockCard({ clock }: { clock: Clock }) {
                     </Button>
                 </Says>
             )}
+            <Button size="small" type="text" onClick={() => setOpen(true)}>
+                Minutes that were told
+            </Button>
+            {open && <TimeDrawer unit={unit} close={() => setOpen(false)} />}
         </section>
     );
 }
