@@ -11,6 +11,7 @@ import { BatchCard } from './BatchCard';
 import { BatchDrawer } from './BatchDrawer';
 import { Boards } from './Boards';
 import css from './Day.module.css';
+import { DaySheet } from './DaySheet';
 
 const DAY = 86_400_000;
 
@@ -31,13 +32,14 @@ export default function DayPage() {
     const shown = query.data;
     const waits = shown.boards.reduce((sum, b) => sum + b.waits, 0);
     const isLead = can(person, 'plan.edit');
+    const title = told(shown.on, { weekday: 'long', day: 'numeric', month: 'long' });
     return (
         <div className="bench">
             <Top>
                 <Link to="/bench" className="soft">
                     Bench
                 </Link>
-                <h1>{told(shown.on, { weekday: 'long', day: 'numeric', month: 'long' })}</h1>
+                <h1>{title}</h1>
                 {shown.boards.length > 0 && (
                     <span className="soft">
                         {waits < 1 ? 'nobody waits for paint' : `people stand still for ${minutes(waits)}`}
@@ -55,6 +57,9 @@ export default function DayPage() {
                         </Button>
                     ))}
                 </Space.Compact>
+                {shown.boards.length > 0 && (
+                    <Button onClick={() => window.print()}>Print the day sheet</Button>
+                )}
                 {isLead && (
                     <Button type="primary" onClick={() => setForm('new')}>
                         Lay out a batch
@@ -75,7 +80,8 @@ export default function DayPage() {
                         <Boards day={shown} />
                     </section>
                 )}
-                <div className={css.batches}>
+                <DaySheet day={shown} title={title} />
+                <div className={`no-print ${css.batches}`}>
                     {shown.batches.map((b) => (
                         <BatchCard key={b.brief.id} batch={b} change={() => setForm(b.brief.id)} />
                     ))}
