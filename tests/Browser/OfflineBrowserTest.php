@@ -80,6 +80,10 @@ final class OfflineBrowserTest extends BrowserTestCase
         $this->until(fn () => $this->pieceOn($unit, 12)['done'] !== []);
         $chrome->press('I have seen it');
         $this->until(fn () => ! $chrome->seen('has no such step'));
+        // Whoever sits down next finds nothing of what was read.
+        $this->until(fn () => $this->isKept("/api/v1/bench/$unit"));
+        $chrome->click($chrome->css('[aria-label="Sign out Ines Tallow"]'));
+        $this->until(fn () => ! $this->isKept("/api/v1/bench/$unit"));
     }
 
     private function released(int $unit): void

@@ -68,9 +68,6 @@ try {
     $chrome->page->executeScript("document.querySelectorAll('.strips .step:not([data-area=\"\"])')[1].click()");
     $chrome->waitFor('Why is this here?');
     $chrome->shot("$folder/plan.png");
-    $chrome->press('Spare minutes');
-    $chrome->waitFor('to be noticed');
-    $chrome->shot("$folder/spare-minutes.png");
     $chrome->open("/units/{$fresh['units'][0]['id']}/plan?tab=order");
     $chrome->waitFor('Drag a step');
     $chrome->css('.order li:nth-child(2) .moves button:first-child')->click();
@@ -93,6 +90,9 @@ try {
     $chrome->open('/bench');
     $chrome->waitFor('Work on this batch');
     $chrome->shot("$folder/bench.png");
+    $chrome->open('/bench/day');
+    $chrome->waitFor('Flats and dyke');
+    $chrome->shot("$folder/day.png");
     $chrome->open('/bench/'.$order('26-038')['units'][0]['id']);
     $chrome->waitFor('All done');
     $chrome->waitFor('in its own mix');
