@@ -28,7 +28,8 @@ export function NextCard({ unit, go }: { unit: number; go: (pass: number) => voi
             {next.does && next.why !== 'waiting' && (
                 <>
                     <p className="m-0">
-                        <Swatch hex={next.does.hex} name={next.does.paint} /> <b>{potWords(next.does)}</b>
+                        {next.does.hex && <Swatch hex={next.does.hex} name={next.does.paint} />}{' '}
+                        <b>{potWords(next.does)}</b>
                     </p>
                     <p className="small m-0">
                         {modelsWords(next.does.models)}, {minutes(next.does.minutes)}

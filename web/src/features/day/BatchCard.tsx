@@ -68,7 +68,7 @@ const isLate = (u: OfUnit): boolean =>
 function ready(batch: Standing): string {
     if (batch.left > 0) return 'It cannot be finished as it is';
     if (batch.finish === null) return 'All of it is painted';
-    return `Painted ${day(batch.finish, false)}, ${time(batch.finish)}`;
+    return `Painted by ${day(batch.finish, false)}, ${time(batch.finish)}`;
 }
 
 /** The lead sees what laying out anew would move, and does it. */

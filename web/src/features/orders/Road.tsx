@@ -28,7 +28,7 @@ function stopsOf(order: Order, painted: string | null): Stop[] {
             kind: 'done',
         }));
     const ends: Stop[] = [{ words: 'Today', at: dayjs(), note: null, kind: 'today' }];
-    if (painted !== null) ends.push({ words: 'Painted', at: dayjs(painted), note: null, kind: 'painted' });
+    if (painted !== null) ends.push({ words: 'Painted by', at: dayjs(painted), note: null, kind: 'painted' });
     const promised = order.promised_on ?? order.due_on;
     const isOver = ['delivered', 'closed', 'cancelled'].includes(order.status);
     if (promised && !isOver)
