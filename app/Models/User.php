@@ -18,6 +18,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property int $skill
  * @property string|null $hours_week at the bench
  * @property int|null $largest_batch models
+ * @property list<array{from: string, to: string}>|null $away days, with the last
  * @property \Illuminate\Support\Carbon|null $joined_at null: invited, no password yet
  * @property \Illuminate\Support\Carbon|null $set_aside_at
  * @property int $revision
@@ -32,7 +33,7 @@ final class User extends Authenticatable
     use HasApiTokens;
 
     protected $fillable = [
-        'name', 'email', 'password', 'role', 'may_sign', 'skill', 'hours_week', 'largest_batch', 'joined_at',
+        'name', 'email', 'password', 'role', 'may_sign', 'skill', 'hours_week', 'largest_batch', 'away', 'joined_at',
         'set_aside_at', 'revision', 'second_factor', 'second_factor_since', 'second_factor_step', 'recovery_codes',
     ];
 
@@ -50,6 +51,7 @@ final class User extends Authenticatable
         'second_factor_since' => 'datetime',
         'second_factor_step' => 'integer',
         'recovery_codes' => 'array',
+        'away' => 'array',
     ];
 
     protected $dateFormat = 'Y-m-d H:i:s.v';
@@ -58,5 +60,17 @@ final class User extends Authenticatable
     public function isAlone(): bool
     {
         return self::query()->whereKeyNot($this->id)->whereNull('set_aside_at')->doesntExist();
+    }
+
+    /** Whether somebody is not there on a day, such as 2026-12-02. */
+    public function isAway(string $day): bool
+    {
+        foreach ($this->away ?? [] as $days) {
+            if ($days['from'] <= $day && $day <= $days['to']) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

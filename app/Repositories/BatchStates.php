@@ -179,7 +179,8 @@ final class BatchStates
      */
     private static function painter(BatchRow $row, array $hand, float $minutes): BatchPainter
     {
-        $skill = (int) (User::query()->whereKey($hand['user'])->value('skill') ?? 1);
+        $user = User::query()->findOrFail($hand['user']);
+        $isAway = fn (CarbonImmutable $date): bool => $user->isAway($date->format('Y-m-d'));
         $day = $row->starts_at->setTimezone(Studio::row()->time_zone)->startOfDay();
         $daily = max(1.0, $day->setTimeFromTimeString($hand['from'])->diffInMinutes($day->setTimeFromTimeString($hand['to'])));
         // From the first day to now, and on from there.
@@ -187,7 +188,7 @@ final class BatchStates
         $hours = $days = [];
         for ($d = 0; $d < min($most, self::HORIZON); $d++) {
             $date = $day->addDays($d);
-            if (! in_array($date->dayOfWeekIso, $hand['days'], true)) {
+            if (! in_array($date->dayOfWeekIso, $hand['days'], true) || $isAway($date)) {
                 continue;
             }
             $from = $row->starts_at->diffInSeconds($date->setTimeFromTimeString($hand['from'])) / 60;
@@ -198,6 +199,6 @@ final class BatchStates
             }
         }
 
-        return new BatchPainter((string) $hand['user'], $skill, $hand['largest'], $hours, $days);
+        return new BatchPainter((string) $hand['user'], $user->skill, $hand['largest'], $hours, $days);
     }
 }

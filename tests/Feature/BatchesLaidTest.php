@@ -195,6 +195,22 @@ final class BatchesLaidTest extends StudioTestCase
         self::assertSame(['2026-12-02T09:30:00Z'], array_values(array_column($done, 'to')));
     }
 
+    public function test_nobody_is_counted_on_while_they_are_away(): void
+    {
+        $alone = ['painters' => [$this->hand('painter')]];
+        $before = $this->made($alone);
+        $painter = $this->person('painter');
+        $change = ['revision' => $painter->revision, 'away' => [['from' => '2026-12-02', 'to' => '2026-12-04']]];
+        $this->api('lead', 'PUT', "people/$painter->id", ['away' => [['from' => '2026-12-04', 'to' => '2026-12-02']]] + $change, 422)
+            ->assertJsonPath('errors.0.pointer', '/away/0/to');
+        $this->api('lead', 'PUT', "people/$painter->id", $change, 200)->assertJsonPath('away.0.to', '2026-12-04');
+        $then = $this->api('lead', 'GET', "batches/{$before['brief']['id']}", null, 200)->json();
+        // Wednesday to Friday she is away, and does not paint at the week-end.
+        self::assertSame('2026-12-07', substr(min(array_column($then['runs'], 'from')), 0, 10));
+        self::assertGreaterThan($before['finish'], $then['finish']);
+        self::assertNull($this->api('lead', 'GET', 'bench/day?on=2026-12-03', null, 200)->json('boards.0.hours'));
+    }
+
     public function test_an_order_says_when_it_is_painted_once_all_its_models_are_in_batches(): void
     {
         $unit = $this->unit('26-038');

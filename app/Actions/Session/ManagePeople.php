@@ -28,7 +28,7 @@ final class ManagePeople
 
     /**
      * @param  array{name: string, email: string, role: string, may_sign: bool, skill: int, hours_week: float|null,
-     *     largest_batch: int|null}  $facts
+     *     largest_batch: int|null, away: list<array{from: string, to: string}>}  $facts
      * @return array{User, string} the person and the secret of their link, 128 random bits in hexadecimal
      *
      * @throws AccountRefused
@@ -48,7 +48,7 @@ final class ManagePeople
     }
 
     /**
-     * @param  array<string, mixed>  $facts  of name, email, role, may_sign, skill, hours_week and largest_batch
+     * @param  array<string, mixed>  $facts  of name, email, role, may_sign, skill, hours_week, largest_batch and away
      *     what changes
      *
      * @throws Conflict when they are not as they were looked at

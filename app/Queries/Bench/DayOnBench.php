@@ -63,7 +63,8 @@ final class DayOnBench
     private function take(BatchState $state): void
     {
         foreach ($state->row->painters as $hand) {
-            $isAtWork = in_array($this->from->dayOfWeekIso, $hand['days'], true);
+            $isAway = User::query()->findOrFail($hand['user'])->isAway($this->from->format('Y-m-d'));
+            $isAtWork = ! $isAway && in_array($this->from->dayOfWeekIso, $hand['days'], true);
             $hours = $isAtWork
                 ? ['from' => self::at($this->from, $hand['from']), 'to' => self::at($this->from, $hand['to'])]
                 : null;

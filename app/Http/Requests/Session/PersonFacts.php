@@ -25,12 +25,16 @@ final class PersonFacts extends StudioRequest
             'skill' => [...$needed, 'integer', 'between:1,5'],
             'hours_week' => ['sometimes', 'nullable', 'numeric', 'between:0,100'],
             'largest_batch' => ['sometimes', 'nullable', 'integer', 'between:1,500'],
+            'away' => ['sometimes', 'array', 'max:40'],
+            'away.*' => ['array:from,to'],
+            'away.*.from' => ['required', 'date_format:Y-m-d'],
+            'away.*.to' => ['required', 'date_format:Y-m-d', 'after_or_equal:away.*.from'],
         ];
     }
 
     /**
      * @return array{name: string, email: string, role: string, may_sign: bool, skill: int, hours_week: float|null,
-     *     largest_batch: int|null}
+     *     largest_batch: int|null, away: list<array{from: string, to: string}>}
      */
     public function whole(): array
     {
@@ -44,6 +48,10 @@ final class PersonFacts extends StudioRequest
             'skill' => $this->number('skill'),
             'hours_week' => is_numeric($hours) ? (float) $hours : null,
             'largest_batch' => $this->numberOrNull('largest_batch'),
+            'away' => array_map(
+                fn (array $days) => ['from' => (string) $days['from'], 'to' => (string) $days['to']],
+                array_values((array) ($this->validated('away') ?? [])),
+            ),
         ];
     }
 

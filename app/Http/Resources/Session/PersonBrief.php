@@ -30,6 +30,7 @@ final class PersonBrief extends JsonResource
             'skill' => $person->skill,
             'hours_week' => $person->hours_week === null ? null : (float) $person->hours_week,
             'largest_batch' => $person->largest_batch,
+            'away' => $person->away ?? [],
             'joined' => $person->joined_at !== null,
             'set_aside' => $person->set_aside_at !== null,
             'second_factor' => $person->second_factor_since !== null,

@@ -8,6 +8,7 @@ import { Pick } from '../../ui/Pick';
 import { useLinkBase } from '../../app/session';
 import { Says } from '../../ui/Says';
 import { ROLES } from './roles';
+import { AwayDays } from './AwayDays';
 import { Door } from './Door';
 
 type Facts = Omit<Colleague, 'id' | 'revision' | 'joined' | 'set_aside' | 'second_factor'>;
@@ -20,6 +21,7 @@ const NEW: Facts = {
     skill: 3,
     hours_week: null,
     largest_batch: null,
+    away: [],
 };
 
 /** Somebody new, or one of those who work here: what is said of them, and the link that lets them in. */
@@ -30,9 +32,9 @@ export function PersonDrawer({ person, close }: { person: Colleague | null; clos
     const again = () => queries.invalidateQueries({ queryKey: peopleQuery().queryKey });
     const keep = useMutation({
         mutationFn: async () => {
-            const { name, email, role, may_sign, skill, hours_week, largest_batch } = form;
+            const { name, email, role, may_sign, skill, hours_week, largest_batch, away } = form;
             const facts = { name, email, role, may_sign, skill, hours_week, largest_batch };
-            if (person) await changePerson(person.id, { revision: person.revision, ...facts });
+            if (person) await changePerson(person.id, { revision: person.revision, ...facts, away });
             else setLink((await invitePerson(facts)).link);
         },
         onSuccess: () => {
@@ -45,6 +47,7 @@ export function PersonDrawer({ person, close }: { person: Colleague | null; clos
             {link === null || person ? (
                 <Form layout="vertical" className="stack" onFinish={() => keep.mutate()}>
                     <FactsForm form={form} set={(patch) => setForm({ ...form, ...patch })} />
+                    {person && <AwayDays away={form.away} set={(away) => setForm({ ...form, away })} />}
                     {keep.isError && <Says kind="bad">{saysWhy(keep.error)}</Says>}
                     <Button
                         type="primary"
