@@ -36,6 +36,11 @@ final class BatchStates
     /** Days beyond which nobody's hours are looked at. */
     private const HORIZON = 400;
 
+    /** Answers at gates that tell how long one waits for them, and how many are looked at. */
+    private const ENOUGH = 10;
+
+    private const LATEST = 100;
+
     /** @var array<int, Release> by unit */
     private array $releases = [];
 
@@ -105,10 +110,30 @@ final class BatchStates
                 array_map(fn (Piece $p) => $p->number, $those),
                 $gates->wantsTestModel() ? self::testModel($unit, $those) : null,
                 $answered,
+                self::usualWait(),
             );
         }
 
         return $parts;
+    }
+
+    /**
+     * Minutes that a model stands at a gate, the median of the latest: nights count, as they do for whoever waits.
+     */
+    public static function usualWait(): float
+    {
+        $waits = GateAnswer::query()
+            ->orderByDesc('id')
+            ->limit(self::LATEST)
+            ->selectRaw(
+                'timestampdiff(second, (select max(done_at) from step_logs where step_logs.piece_id = '.
+                    'gate_answers.piece_id and undoes is null and done_at <= answered_at), answered_at) as waited',
+            )
+            ->pluck('waited')
+            ->filter(fn (mixed $waited) => $waited !== null)
+            ->map(fn (mixed $waited) => (float) $waited / 60);
+
+        return $waits->count() < self::ENOUGH ? BatchPart::WAIT : (float) $waits->median();
     }
 
     /**

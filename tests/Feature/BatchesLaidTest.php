@@ -6,9 +6,12 @@ namespace Tests\Feature;
 
 use App\Models\Activity;
 use App\Models\BatchRow;
+use App\Models\GateAnswer;
 use App\Models\Piece;
+use App\Models\StepLog;
 use App\Models\Studio;
 use App\Models\Unit;
+use App\Repositories\BatchStates;
 use Illuminate\Support\Carbon;
 use Ordotype\Core\Bench\Stage;
 
@@ -209,6 +212,26 @@ final class BatchesLaidTest extends StudioTestCase
         self::assertSame('2026-12-07', substr(min(array_column($then['runs'], 'from')), 0, 10));
         self::assertGreaterThan($before['finish'], $then['finish']);
         self::assertNull($this->api('lead', 'GET', 'bench/day?on=2026-12-03', null, 200)->json('boards.0.hours'));
+    }
+
+    public function test_how_long_a_gate_is_waited_for_is_learned_from_ten_answers(): void
+    {
+        GateAnswer::query()->delete();
+        self::assertSame(60.0, BatchStates::usualWait());
+        $log = StepLog::query()->orderBy('done_at')->firstOrFail();
+        foreach ([5, 5, 10, 10, 12, 14, 20, 30, 400, 900] as $n => $minutes) {
+            self::assertSame(60.0, BatchStates::usualWait(), "after $n answers");
+            GateAnswer::query()->create([
+                'piece_id' => $log->piece_id, 'gate' => 'prepared', 'passed' => true, 'note' => null,
+                'user_id' => $log->user_id, 'answered_at' => $this->latest($log)->addMinutes($minutes),
+            ]);
+        }
+        self::assertEqualsWithDelta(13.0, BatchStates::usualWait(), 0.05, 'between 12 and 14: one night moves nothing');
+    }
+
+    private function latest(StepLog $log): Carbon
+    {
+        return Carbon::parse((string) StepLog::query()->where('piece_id', $log->piece_id)->max('done_at'));
     }
 
     public function test_an_order_says_when_it_is_painted_once_all_its_models_are_in_batches(): void

@@ -61,7 +61,11 @@ export function PersonDrawer({ person, close }: { person: Colleague | null; clos
             ) : (
                 <Told link={link} name={form.name} close={close} />
             )}
-            {person && <Door person={person} told={link} tell={setLink} again={again} />}
+            {person && (
+                <div className="mt-12">
+                    <Door person={person} told={link} tell={setLink} again={again} />
+                </div>
+            )}
         </Drawer>
     );
 }
