@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * Models that are painted together, by whom and when, and the runs that are in force for them. It holds its models until
- * it is ended.
+ * Models that are painted together, by whom and when, and the runs that are in force for them. It holds its models
+ * until it is ended.
  *
  * @phpstan-type Hand array{user: int, from: string, to: string, days: list<int>, largest: int|null}
  * @phpstan-type KeptRun array{painter: int, operations: list<array{int, string, int}>}
@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<Hand> $painters with the hours of a day by the studio's clock, and the days of a week from 1, Monday
  * @property list<KeptRun> $runs by id of the painter; each operation as id of the piece, step and coat
  * @property CarbonImmutable $laid_at
+ * @property CarbonImmutable|null $expected_at the end that was expected when it was laid out or looked at last
  * @property int $made_by
  * @property CarbonImmutable|null $ended_at
  * @property-read Collection<int, Piece> $pieces
@@ -44,8 +45,19 @@ final class BatchRow extends Model
         'fan' => 'boolean',
         'starts_at' => 'immutable_datetime',
         'laid_at' => 'immutable_datetime',
+        'expected_at' => 'immutable_datetime',
         'ended_at' => 'immutable_datetime',
     ];
+
+    /** @return Collection<int, self> those that are not ended, with what is shown of their models */
+    public static function open(): Collection
+    {
+        return self::query()
+            ->whereNull('ended_at')
+            ->with(['pieces.unit.order', 'pieces.unit.sculpt'])
+            ->orderBy('id')
+            ->get();
+    }
 
     /** @return HasMany<Piece, $this> */
     public function pieces(): HasMany

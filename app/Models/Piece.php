@@ -24,6 +24,7 @@ use Ordotype\Core\Standard\Family;
  * @property list<string>|null $lacks
  * @property array<string, list<array{technique: string, passes: int, extent: string}>>|null $edits
  * @property string|null $held_from
+ * @property int|null $batch_id the batch it is painted in
  * @property int $revision
  * @property-read Unit $unit
  * @property-read Collection<int, StepLog> $logs

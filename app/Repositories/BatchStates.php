@@ -207,7 +207,8 @@ final class BatchStates
         $user = User::query()->findOrFail($hand['user']);
         $isAway = fn (CarbonImmutable $date): bool => $user->isAway($date->format('Y-m-d'));
         $day = $row->starts_at->setTimezone(Studio::row()->time_zone)->startOfDay();
-        $daily = max(1.0, $day->setTimeFromTimeString($hand['from'])->diffInMinutes($day->setTimeFromTimeString($hand['to'])));
+        $ends = $day->setTimeFromTimeString($hand['to']);
+        $daily = max(1.0, $day->setTimeFromTimeString($hand['from'])->diffInMinutes($ends));
         // From the first day to now, and on from there.
         $most = (int) ceil($minutes / $daily * 7 / max(1, count($hand['days'])) + $day->diffInDays(now()) + 14);
         $hours = $days = [];

@@ -46,12 +46,21 @@ final readonly class BatchState
         return $held < $open || $this->force->timetable->left !== [];
     }
 
+    /** When the last hand comes off; null: all of it is done, or some of it cannot be. */
+    public function finish(): ?CarbonImmutable
+    {
+        $isOpen = count($this->progress->done) < count($this->batch->operations);
+        $timetable = $this->force->timetable;
+
+        return $isOpen && $timetable->left === [] ? $this->moment($timetable->finish) : null;
+    }
+
     public function moment(float $minutes): CarbonImmutable
     {
         return $this->row->starts_at->addSeconds((int) round(60 * $minutes));
     }
 
-    /** When the last hand comes off a unit's models; null: nobody has the skill or the hours, or nothing is left to do. */
+    /** When the last hand comes off a unit's models; null: it cannot be done, or nothing is left to do. */
     public function finishOf(int $unit): ?CarbonImmutable
     {
         $last = null;

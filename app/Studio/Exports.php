@@ -101,7 +101,8 @@ final class Exports
                 ->orderBy('step_logs.id')
                 ->select([
                     'orders.number as order', 'pieces.code as model', 'step_logs.technique', 'step_logs.family',
-                    'step_logs.planned_minutes', 'step_logs.spent as minutes', 'step_logs.skipped', 'users.name as painter',
+                    'step_logs.planned_minutes', 'step_logs.spent as minutes', 'step_logs.skipped',
+                    'users.name as painter',
                     'step_logs.done_at',
                 ]),
             'paints' => DB::table('paints')->orderBy('name')->select(['name', 'kind', 'hex', 'hiding', 'ml']),

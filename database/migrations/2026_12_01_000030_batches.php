@@ -21,6 +21,7 @@ return new class extends Migration
             $table->json('painters')->comment('user, from, to, days, largest');
             $table->json('runs')->comment('painter, and operations as piece, step, coat');
             $table->dateTime('laid_at', 3);
+            $table->dateTime('expected_at', 3)->nullable()->comment('the end, when it was looked at last');
             $table->foreignId('made_by')->constrained('users');
             $table->dateTime('ended_at', 3)->nullable()->index();
             $table->timestamps(3);

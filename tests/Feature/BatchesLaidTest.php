@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Bench\LayBatches;
+use App\Exceptions\Conflict;
 use App\Models\Activity;
 use App\Models\BatchRow;
 use App\Models\GateAnswer;
@@ -212,6 +214,30 @@ final class BatchesLaidTest extends StudioTestCase
         self::assertSame('2026-12-07', substr(min(array_column($then['runs'], 'from')), 0, 10));
         self::assertGreaterThan($before['finish'], $then['finish']);
         self::assertNull($this->api('lead', 'GET', 'bench/day?on=2026-12-03', null, 200)->json('boards.0.hours'));
+    }
+
+    public function test_a_batch_that_goes_otherwise_than_it_was_laid_out_is_laid_out_anew_by_itself_where_that_ends_sooner(): void
+    {
+        $batch = $this->made();
+        $id = $batch['brief']['id'];
+        $shown = fn (): array => $this->api('lead', 'GET', "batches/$id", null, 200)->json();
+        $lay = app(LayBatches::class);
+        self::assertFalse($lay->follow(BatchRow::query()->findOrFail($id)), 'all is as it was');
+        self::assertSame($batch['revision'], $shown()['revision']);
+        // One of the two is not there for the rest of the week: the other takes over what she would have done.
+        $painter = $this->person('painter');
+        $painter->update(['away' => [['from' => '2026-12-02', 'to' => '2026-12-06']]]);
+        $late = $shown()['finish'];
+        self::assertGreaterThan($batch['finish'], $late);
+        $this->api('lead', 'PUT', "people/$painter->id", ['revision' => $painter->revision, 'skill' => $painter->skill], 200);
+        $then = $shown();
+        self::assertSame($batch['revision'] + 1, $then['revision']);
+        self::assertLessThan($late, $then['finish']);
+        $log = Activity::query()->where('action', 'batch.laid_anew')->get();
+        self::assertCount(1, $log, 'both ends are on record');
+        self::assertFalse($lay->follow(BatchRow::query()->findOrFail($id)), 'looked at once more, it stays');
+        $this->expectException(Conflict::class);
+        $lay->layAnew(BatchRow::query()->findOrFail($id), $batch['revision']);
     }
 
     public function test_how_long_a_gate_is_waited_for_is_learned_from_ten_answers(): void

@@ -7,6 +7,7 @@ namespace App\Actions\Bench;
 use App\Exceptions\BenchRefused;
 use App\Exceptions\GateRefused;
 use App\Exceptions\RequestRefused;
+use App\Jobs\FollowBatch;
 use App\Models\GateAnswer;
 use App\Models\Piece;
 use App\Models\Unit;
@@ -66,6 +67,7 @@ final class AnswerGates
                     ]);
                 }
             }
+            FollowBatch::ofPieces($found);
             $this->log->write('gate.answered', $unit, null, [
                 'gate' => $gate->value,
                 'passed' => $passed,

@@ -64,7 +64,8 @@ final class CorrectTime
             if ($rows !== []) {
                 DB::table('time_corrections')->insert($rows);
                 $was = array_sum(array_column($rows, 'before'));
-                $this->log->write('time.corrected', $unit, ['minutes' => $was], ['minutes' => $minutes, 'reason' => $reason]);
+                $now = ['minutes' => $minutes, 'reason' => $reason];
+                $this->log->write('time.corrected', $unit, ['minutes' => $was], $now);
             }
         });
     }

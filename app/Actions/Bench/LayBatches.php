@@ -11,9 +11,11 @@ use App\Models\Piece;
 use App\Models\User;
 use App\Repositories\BatchStates;
 use App\Studio\ActivityLog;
+use App\Studio\BatchState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Ordotype\Core\Bench\Batch\OwnMix;
+use Ordotype\Core\Bench\Batch\Timetable;
 use Ordotype\Core\Bench\Stage;
 
 /**
@@ -23,6 +25,9 @@ use Ordotype\Core\Bench\Stage;
  */
 final class LayBatches
 {
+    /** Minutes by which the end moves before it is looked at. */
+    private const OFF = 60.0;
+
     public function __construct(private readonly BatchStates $states, private readonly ActivityLog $log)
     {
     }
@@ -79,8 +84,14 @@ final class LayBatches
      *
      * @param  list<Hand>  $painters
      */
-    public function change(BatchRow $batch, int $revision, string $name, array $painters, int $guns, bool $fan): BatchRow
-    {
+    public function change(
+        BatchRow $batch,
+        int $revision,
+        string $name,
+        array $painters,
+        int $guns,
+        bool $fan,
+    ): BatchRow {
         return DB::transaction(function () use ($batch, $revision, $name, $painters, $guns, $fan): BatchRow {
             $row = $this->locked($batch, $revision);
             $before = $row->only(['name', 'painters', 'guns', 'fan']);
@@ -103,6 +114,37 @@ final class LayBatches
         });
     }
 
+    /**
+     * Looked at after something that moves it: where its end is an hour off what was expected, or some of it can no
+     * longer be done as it was laid out, it is laid out anew, and that takes its place when it ends sooner by enough.
+     *
+     * @return bool whether other runs are in force now
+     */
+    public function follow(BatchRow $batch): bool
+    {
+        return DB::transaction(function () use ($batch): bool {
+            $row = BatchRow::query()->lockForUpdate()->findOrFail($batch->id);
+            $state = $this->states->of($row);
+            $finish = $state->finish();
+            $isOff = $finish !== null && ($row->expected_at === null ||
+                abs($row->expected_at->diffInMinutes($finish)) >= self::OFF);
+            if (! $isOff && ! $state->isLoose()) {
+                return false;
+            }
+            $new = $state->force->anew($state->batch, $state->progress);
+            if ($new === null) {
+                // It is known now, and not asked again until it has moved once more.
+                $row->update(['expected_at' => $finish]);
+
+                return false;
+            }
+            $this->keep($row, $state, $new);
+            $this->log->write('batch.laid_anew', $row, ['finish' => $finish], ['finish' => $row->expected_at]);
+
+            return true;
+        });
+    }
+
     /** Its models are free for other batches. Ended twice, it is ended once. */
     public function end(BatchRow $batch): void
     {
@@ -119,10 +161,15 @@ final class LayBatches
     private function lay(BatchRow $row): void
     {
         $state = $this->states->of($row);
-        $timetable = OwnMix::from($state->batch, $state->progress);
+        $this->keep($row, $state, OwnMix::from($state->batch, $state->progress));
+    }
+
+    private function keep(BatchRow $row, BatchState $state, Timetable $timetable): void
+    {
         $row->update([
             'runs' => $state->kept($timetable),
             'laid_at' => now(),
+            'expected_at' => $timetable->left === [] ? $state->moment($timetable->finish) : null,
             'revision' => $row->revision + 1,
         ]);
     }

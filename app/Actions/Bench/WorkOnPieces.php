@@ -7,6 +7,7 @@ namespace App\Actions\Bench;
 use App\Exceptions\BenchRefused;
 use App\Exceptions\Conflict;
 use App\Exceptions\OrderRefused;
+use App\Jobs\FollowBatch;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Models\StepLog;
@@ -28,6 +29,11 @@ use Ordotype\Core\Words\PlanWords;
 /** Marks steps done on pieces, takes marks back, and offers finished pieces to the check. */
 final class WorkOnPieces
 {
+    /** What an entry that takes another back does not have of it. */
+    private const NOT_TAKEN_BACK = [
+        'covered_by', 'undone_by', 'standing', 'is_corrected', 'corrected_minutes', 'spent',
+    ];
+
     public function __construct(
         private readonly BenchWork $work,
         private readonly Releases $releases,
@@ -72,6 +78,7 @@ final class WorkOnPieces
                 ->where('stage', Stage::Planned->value)
                 ->whereIn('id', array_column($rows, 'piece_id'));
             $this->move($begun, Stage::OnBench);
+            FollowBatch::ofPieces($found);
 
             return array_values($found->load('standing')->all());
         });
@@ -180,7 +187,7 @@ final class WorkOnPieces
             $standing = $logs->whereNull('covered_by')->whereNull('undone_by')->whereNull('undoes');
             foreach ($standing as $log) {
                 $this->log->write('step.taken_back', $found->find($log->piece_id) ?? $log, $log->toArray(), null);
-                $undo = $log->replicate(['covered_by', 'undone_by', 'standing'])->fill([
+                $undo = $log->replicate(self::NOT_TAKEN_BACK)->fill([
                     'undoes' => $log->id,
                     'minutes' => null,
                     'user_id' => Auth::id(),
@@ -194,6 +201,8 @@ final class WorkOnPieces
                 $found->where('stage', Stage::OnBench->value)->whereNotIn('id', $begun),
                 Stage::Planned,
             );
+
+            FollowBatch::ofPieces($found);
 
             return array_values($found->load('standing')->all());
         });

@@ -6,6 +6,7 @@ namespace App\Actions\Orders;
 
 use App\Exceptions\BenchRefused;
 use App\Exceptions\RequestRefused;
+use App\Jobs\FollowBatch;
 use App\Models\Order;
 use App\Models\Piece;
 use App\Repositories\Releases;
@@ -59,6 +60,7 @@ final class MovePiece
             if ($move === StageMove::Claim) {
                 $this->takeUp($piece->unit->lockedOrder(), $reason);
             }
+            FollowBatch::ofPieces([$piece]);
             $this->life->settle($piece->unit->order_id);
             $this->log->write(
                 "piece.$move->value",

@@ -6,6 +6,7 @@ namespace App\Actions\Session;
 
 use App\Exceptions\AccountRefused;
 use App\Exceptions\Conflict;
+use App\Jobs\FollowBatch;
 use App\Models\Invitation;
 use App\Models\Role;
 use App\Models\User;
@@ -69,6 +70,7 @@ final class ManagePeople
             $before = $person->only(array_keys($facts));
             $person->update($facts + ['revision' => $revision + 1]);
             $this->log->write('person.changed', $person, $before, $facts);
+            FollowBatch::ofPainter($person->id);
 
             return $person->refresh();
         });

@@ -30,9 +30,7 @@ final class BatchShown
     /** @return array{data: list<array<string, mixed>>} those that are not ended */
     public function all(): array
     {
-        $rows = BatchRow::query()->whereNull('ended_at')->with(['pieces.unit.order', 'pieces.unit.sculpt'])->orderBy('id')->get();
-
-        return ['data' => array_values($rows->map(fn (BatchRow $row) => $this->brief($row))->all())];
+        return ['data' => array_values(BatchRow::open()->map(fn (BatchRow $row) => $this->brief($row))->all())];
     }
 
     /** @return array<string, mixed> */
@@ -56,7 +54,7 @@ final class BatchShown
             ),
             'more_runs' => max(0, count($timetable->runs) - self::RUNS),
             'drying' => self::drying($state),
-            'finish' => self::finish($state),
+            'finish' => $state->finish()?->startOfSecond()->toIso8601ZuluString(),
             'hand_minutes' => round(self::handMinutes($state), 1),
             'waiting' => round($timetable->waiting, 1),
             'changes' => $timetable->changes(),
@@ -77,19 +75,11 @@ final class BatchShown
         return [
             'brief' => $this->brief($state->row, $state),
             'revision' => $state->row->revision,
-            'finish' => self::finish($state),
+            'finish' => $state->finish()?->startOfSecond()->toIso8601ZuluString(),
             'waiting' => round($timetable->waiting, 1),
             'left' => count($timetable->left),
             'loose' => $state->isLoose(),
         ];
-    }
-
-    private static function finish(BatchState $state): ?string
-    {
-        $isOpen = count($state->progress->done) < count($state->batch->operations);
-        $timetable = $state->force->timetable;
-
-        return $isOpen && $timetable->left === [] ? self::zulu($state, $timetable->finish) : null;
     }
 
     /**

@@ -13,8 +13,8 @@ use Carbon\CarbonImmutable;
 use Ordotype\Core\Bench\Batch\Run;
 
 /**
- * A day at the bench: what each painter has on their board, what hangs there to dry, when they are free, and which batch
- * ends when. What was done that day stands as it was done; what is to come as it lies now.
+ * A day at the bench: what each painter has on their board, what hangs there to dry, when they are free, and which
+ * batch ends when. What was done that day stands as it was done; what is to come as it lies now.
  */
 final class DayOnBench
 {
@@ -41,9 +41,7 @@ final class DayOnBench
         $this->from = CarbonImmutable::parse($on, Studio::row()->time_zone)->startOfDay();
         $this->to = $this->from->endOfDay();
         $batches = [];
-        foreach (
-            BatchRow::query()->whereNull('ended_at')->with(['pieces.unit.order', 'pieces.unit.sculpt'])->orderBy('id')->get() as $row
-        ) {
+        foreach (BatchRow::open() as $row) {
             $state = $this->states->of($row);
             $this->take($state);
             $batches[] = $this->shown->standing($state);
@@ -166,7 +164,7 @@ final class DayOnBench
                 $blocks[$before][2][] = $i;
             } else {
                 // Marked late, it lies no sooner than what was done before it.
-                $ended = $before === null ? -INF : $state->progress->done[$blocks[$before][2][count($blocks[$before][2]) - 1]][0];
+                $ended = $before === null ? -INF : $state->progress->done[array_slice($blocks[$before][2], -1)[0]][0];
                 $blocks[] = [$painter, max($begins, $ended), [$i]];
                 $last[$painter] = count($blocks) - 1;
             }

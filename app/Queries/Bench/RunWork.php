@@ -35,7 +35,7 @@ final class RunWork
         ];
     }
 
-    /** Minutes from the batch's beginning at which what is done there no longer holds anything; null: it holds nothing. */
+    /** Minutes from the batch's beginning until which what is done there holds something; null: it holds nothing. */
     public static function dry(BatchState $state, int $operation, float $ends): ?float
     {
         $dry = null;

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What was marked on a unit's models, tap by tap, with the minutes that were told for it and how they were corrected. */
+/** What was marked on a unit's models, tap by tap, with the minutes told for it and how they were corrected. */
 final class TimeOnUnit
 {
     /** Taps that are told, the latest. */
@@ -39,18 +39,21 @@ final class TimeOnUnit
         $taps = $logs->groupBy(fn (StepLog $l) => "$l->user_id {$l->done_at->format('U.v')}")->take(self::TAPS);
         $corrected = $this->corrections($taps->flatten(1)->pluck('id')->all());
         $isLead = Rights::has($user, 'plan.edit');
+        $name = fn (string $key): string => $standard->hasTechnique($key)
+            ? $standard->technique($key)->name
+            : 'Repair';
+        $spent = fn (Collection $of): ?float => $of->whereNotNull('spent')->isEmpty()
+            ? null
+            : round((float) $of->sum('spent'), 1);
 
         return [
             'data' => array_values($taps->map(fn (Collection $of) => [
                 'logs' => $of->pluck('id')->sort()->values()->all(),
                 'by' => $of[0]->user->name,
                 'at' => $of[0]->done_at->toIso8601ZuluString(),
-                'techniques' => $of->pluck('technique')->unique()
-                    ->map(fn (string $key) => $standard->hasTechnique($key) ? $standard->technique($key)->name : 'Repair')
-                    ->values()
-                    ->all(),
+                'techniques' => $of->pluck('technique')->unique()->map($name)->values()->all(),
                 'models' => $of->map(fn (StepLog $l) => $l->piece->number)->unique()->sort()->values()->all(),
-                'minutes' => $of->every(fn (StepLog $l) => $l->spent === null) ? null : round((float) $of->sum('spent'), 1),
+                'minutes' => $spent($of),
                 'planned' => round((float) $of->sum('planned_minutes'), 1),
                 'corrected' => $corrected[$of->min('id')] ?? [],
                 'may_correct' => $isLead || $of[0]->user_id === $user->id,

@@ -55,7 +55,13 @@ final class BenchController
     public function mark(MarkSteps $request, WorkOnPieces $work): JsonResponse
     {
         return $this->marked(
-            $work->mark($request->pieces(), $request->steps(), $request->skipped(), $request->minutes(), $request->at()),
+            $work->mark(
+                $request->pieces(),
+                $request->steps(),
+                $request->skipped(),
+                $request->minutes(),
+                $request->at(),
+            ),
         );
     }
 

@@ -164,7 +164,8 @@ final class BatchWork
      */
     private function piece(int $piece, array $links, array $done): void
     {
-        $needed = array_flip(array_keys(array_diff_key($this->release->stepsOf($this->part->pieces[$piece]), array_flip($done))));
+        $all = $this->release->stepsOf($this->part->pieces[$piece]);
+        $needed = array_flip(array_keys(array_diff_key($all, array_flip($done))));
         $first = $last = [];
         foreach ($this->release->passes() as $p => $pass) {
             $steps = array_values(

@@ -102,6 +102,12 @@ final class Hands
             count(array_keys($this->open, INF, true)) < $this->largest;
     }
 
+    /** From when on a painter is there and has their hands free. */
+    public function from(int $painter): float
+    {
+        return $this->batch->painters[$painter]->room($this->at[$painter], 0.0)[0] ?? INF;
+    }
+
     /** When the spraying station is free again. */
     public function gunFree(): float
     {

@@ -155,7 +155,8 @@ final readonly class InForce
     {
         $best = null;
         $least = INF;
-        for ($place = 0, $most = max([0, ...array_map(count(...), $queues)]); $place < $most && $best === null; $place++) {
+        $most = max([0, ...array_map(count(...), $queues)]);
+        for ($place = 0; $place < $most && $best === null; $place++) {
             foreach ($queues as $painter => $queue) {
                 // What went into wet paint was done with the first of the pair.
                 while ($place === 0 && isset($queue[0]) && isset($hands->starts[$queue[0][0]])) {

@@ -65,7 +65,7 @@ final class OwnMix
             $able = array_diff($painters, $stuck);
             $painter = array_reduce(
                 $able,
-                fn (?int $first, int $k) => $first === null || $hands->at[$k] < $hands->at[$first] ? $k : $first,
+                fn (?int $first, int $k) => $first === null || $hands->from($k) < $hands->from($first) ? $k : $first,
             );
             assert($painter !== null);
             $run = self::choice($hands, $painter, $setting);
@@ -156,7 +156,7 @@ final class OwnMix
     private static function choice(Hands $hands, int $painter, MixSetting $s): ?array
     {
         $batch = $hands->batch;
-        $now = $hands->at[$painter];
+        $now = $hands->from($painter);
         $skill = $batch->painters[$painter]->skill;
         $best = null;
         $least = INF;

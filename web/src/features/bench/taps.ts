@@ -31,7 +31,7 @@ const AGAIN_MS = 5_000;
 
 const place = (person: number) => `ordotype.taps.${person}`;
 
-/** The taps of one person on this device, each sent once and in order; whoever else signs in here does not send them. */
+/** The taps of one person on this device, each sent once and in order; nobody else who signs in here sends them. */
 class Queue {
     private taps: Taps;
     private heard = new Set<() => void>();

@@ -70,9 +70,8 @@ export default function DayPage() {
                 {shown.boards.length === 0 ? (
                     <Empty title="No batch is laid out">
                         <p>
-                            {isLead
-                                ? 'Say which models are painted together, by whom and when: then this page shows who does what while paint dries.'
-                                : 'The lead says which models are painted together, by whom and when.'}
+                            {isLead ? 'Say which models' : 'The lead says which models'} are painted together,
+                            by whom and when: then this page shows who does what while paint dries.
                         </p>
                     </Empty>
                 ) : (

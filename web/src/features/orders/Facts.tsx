@@ -144,12 +144,15 @@ function Written({ order }: { order: Order }) {
     );
 }
 
+const said = (school: string, answer: string): string =>
+    school === 'undercoat_colour' ? answer : word('answer', `${school}:${answer}`);
+
 const schools = (method: NonNullable<Order['method']>): string =>
     Object.entries(method)
         .filter(([k]) => k !== 'format')
         .map(
             ([k, v]) =>
                 // A paint goes by its own name.
-                `${word('school', k)}: ${typeof v !== 'string' ? 'by area' : k === 'undercoat_colour' ? v : word('answer', `${k}:${v}`)}`,
+                `${word('school', k)}: ${typeof v === 'string' ? said(k, v) : 'by area'}`,
         )
         .join(', ');

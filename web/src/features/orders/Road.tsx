@@ -42,8 +42,8 @@ function stopsOf(order: Order, painted: string | null): Stop[] {
 }
 
 /**
- * The way of an order from the first word to the day that was promised, to scale; with the moment at which it is painted,
- * where the batches tell.
+ * The way of an order from the first word to the day that was promised, to scale; with the moment at which it is
+ * painted, where the batches tell.
  */
 export function Road({ order }: { order: Order }) {
     const isPainted = order.status === 'in_work';
