@@ -75,6 +75,8 @@ final class OddRequestsTest extends StudioTestCase
         yield 'a check of 25 digits' => ['GET', 'checks/9999999999999999999999999', ''];
         yield 'a version of 25 digits' => ['GET', 'standard/versions/9999999999999999999999999', ''];
         yield 'a piece of 25 digits' => ['POST', 'sign-offs', '{"pieces":[9999999999999999999999999]}'];
+        yield 'days away that are lists' => ['PUT', 'people/1', '{"revision":3,"away":[{"from":{"0":1},"to":"company"},{"from":"x"}]}'];
+        yield 'hours of a painter that are lists' => ['POST', 'batches', '{"painters":[{"from":[1],"to":"10:00"},{"from":"09:00","to":[]}]}'];
         yield 'a fault whose pin is empty' => ['PUT', 'checks/1/answers', '{"question":"company","answer":"fault","faults":['.
             '{"fault":"tide_mark","area":null,"spread":"spot","size_mm":null,"pin":{}}]}'];
         yield 'no JSON' => ['POST', 'orders', '{"client":'];

@@ -68,6 +68,9 @@ final class Race
         yield from $this->accepts($draft, $count("order_moves where order_id = $draft and to_status = 'accepted'"));
         $revision = $this->one("select revision from units where id = $unit");
         yield from $this->both('a release', 'lead', 'POST', "units/$unit/release", ['revision' => $revision, 'despite' => 'Race.'], $count("releases where unit_id = $unit"), 1);
+        $hand = ['user' => $painter, 'from' => '09:00', 'to' => '15:00', 'days' => [1, 2, 3, 4, 5], 'largest' => null];
+        $batch = ['name' => 'Race', 'units' => [$unit], 'painters' => [$hand], 'starts_at' => gmdate('Y-m-d\TH:i:s\Z'), 'guns' => 1, 'fan' => false];
+        yield from $this->both('a batch', 'lead', 'POST', 'batches', $batch, $count("batches where name = 'Race'"), 1);
         $pieces = $this->all("select id from pieces where unit_id = $unit order by number limit 3");
         $step = json_decode((string) $this->answer('painter', 'GET', "bench/$unit")->getBody(), true)['passes'][0]['steps'][0] ?? null;
         $marks = ['pieces' => $pieces, 'steps' => [$step]];

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Exceptions\RequestRefused;
 use App\Models\User;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Ordotype\Core\Format\Json;
 use stdClass;
@@ -29,6 +30,21 @@ abstract class StudioRequest extends FormRequest
         assert($user instanceof User);
 
         return $user;
+    }
+
+    /**
+     * That `to` lies after the `from` beside it, days or hours as they are written; what is no text is told elsewhere.
+     *
+     * @param  bool  $alike  whether it may be the same
+     */
+    protected function endsAfter(bool $alike): Closure
+    {
+        return function (string $at, mixed $to, Closure $fail) use ($alike): void {
+            $from = $this->input(substr($at, 0, -2).'from');
+            if (is_string($from) && is_string($to) && ($alike ? $to < $from : $to <= $from)) {
+                $fail('It ends before it begins.');
+            }
+        };
     }
 
     protected function text(string $key): string

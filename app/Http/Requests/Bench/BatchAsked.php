@@ -22,13 +22,13 @@ class BatchAsked extends StudioRequest
         return [
             'units' => ['required', 'array', 'min:1', 'max:40'],
             'units.*' => ['integer', 'distinct', 'exists:units,id'],
-            'starts_at' => ['required', 'date_format:Y-m-d\TH:i:s\Z'],
-            ...self::hands(),
+            'starts_at' => ['bail', 'required', 'string', 'date_format:Y-m-d\TH:i:s\Z'],
+            ...$this->hands(),
         ];
     }
 
     /** @return array<string, mixed> */
-    protected static function hands(): array
+    protected function hands(): array
     {
         return [
             'name' => ['required', 'string', 'max:120'],
@@ -42,8 +42,8 @@ class BatchAsked extends StudioRequest
                 'distinct',
                 Rule::exists('users', 'id')->whereNull('set_aside_at')->whereIn('role', ['lead', 'painter']),
             ],
-            'painters.*.from' => ['required', 'date_format:H:i'],
-            'painters.*.to' => ['required', 'date_format:H:i', 'after:painters.*.from'],
+            'painters.*.from' => ['bail', 'required', 'string', 'date_format:H:i'],
+            'painters.*.to' => ['bail', 'required', 'string', 'date_format:H:i', $this->endsAfter(alike: false)],
             'painters.*.days' => ['required', 'array', 'min:1', 'max:7'],
             'painters.*.days.*' => ['integer', 'min:1', 'max:7'],
             'painters.*.largest' => ['present', 'nullable', 'integer', 'min:1', 'max:500'],

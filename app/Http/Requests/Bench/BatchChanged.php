@@ -10,6 +10,6 @@ final class BatchChanged extends BatchAsked
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['revision' => ['required', 'integer', 'min:0'], ...self::hands()];
+        return ['revision' => ['required', 'integer', 'min:0'], ...$this->hands()];
     }
 }

@@ -13,7 +13,7 @@ final class DayAsked extends StudioRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['on' => ['sometimes', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']];
+        return ['on' => ['bail', 'sometimes', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']];
     }
 
     public function on(Today $today): string

@@ -15,7 +15,7 @@ final class MarkSteps extends StepsUnmarked
         return parent::rules() + [
             'skipped' => ['nullable', 'string', 'max:500'],
             'minutes' => ['nullable', 'numeric', 'min:0', 'max:6000'],
-            'at' => ['nullable', 'date_format:Y-m-d\TH:i:s\Z', 'after:-3 days'],
+            'at' => ['bail', 'nullable', 'string', 'date_format:Y-m-d\TH:i:s\Z', 'after:-3 days'],
         ];
     }
 

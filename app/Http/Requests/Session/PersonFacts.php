@@ -27,8 +27,8 @@ final class PersonFacts extends StudioRequest
             'largest_batch' => ['sometimes', 'nullable', 'integer', 'between:1,500'],
             'away' => ['sometimes', 'array', 'max:40'],
             'away.*' => ['array:from,to'],
-            'away.*.from' => ['required', 'date_format:Y-m-d'],
-            'away.*.to' => ['required', 'date_format:Y-m-d', 'after_or_equal:away.*.from'],
+            'away.*.from' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
+            'away.*.to' => ['bail', 'required', 'string', 'date_format:Y-m-d', $this->endsAfter(alike: true)],
         ];
     }
 
