@@ -243,10 +243,9 @@ final class FirstOrderBrowserTest extends EmptyStudioTestCase
     private function more(string $act): void
     {
         $chrome = self::$chrome;
-        $open = fn () => count(array_filter(
-            $chrome->page->findElements(WebDriverBy::cssSelector('.ant-modal')),
-            fn ($dialog) => $dialog->isDisplayed(),
-        ));
+        $open = fn (): int => (int) $chrome->page->executeScript(
+            'return [...document.querySelectorAll(".ant-modal")].filter(d => d.getClientRects().length > 0).length',
+        );
         // The dialog before this one fades first; a list that the page draws anew under the mouse is opened again.
         $this->until(fn () => $open() === 0);
         $this->until(function () use ($chrome, $act, $open) {

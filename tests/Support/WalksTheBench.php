@@ -22,15 +22,29 @@ trait WalksTheBench
         );
         for ($pass = 1; $pass <= (int) ($found[1] ?? 0); $pass++) {
             $chrome->waitFor("Pass $pass of");
-            $chrome->page->getKeyboard()->sendKeys('a');
+            $this->key('a');
             $done = WebDriverBy::cssSelector('.tap[aria-pressed="true"]');
             $this->until(function () use ($chrome, $done) {
                 $this->doneAllTheSame();
 
                 return count($chrome->page->findElements($done)) === 1;
             });
-            $chrome->page->getKeyboard()->sendKeys('n');
+            $this->key('n');
         }
+    }
+
+    /** What had the keyboard may be drawn anew at that moment: then it is pressed once more. */
+    private function key(string $key): void
+    {
+        $this->until(function () use ($key): bool {
+            try {
+                self::$chrome->page->getKeyboard()->sendKeys($key);
+
+                return true;
+            } catch (WebDriverException) {
+                return false;
+            }
+        });
     }
 
     /** What is painted faster here than paint dries is asked after. */
@@ -54,7 +68,7 @@ trait WalksTheBench
             if ($open === 0) {
                 return $keys;
             }
-            self::$chrome->page->getKeyboard()->sendKeys('y');
+            $this->key('y');
             $this->until(fn () => $this->openLooks() < $open);
             usleep(60_000);
         }

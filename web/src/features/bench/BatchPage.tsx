@@ -110,7 +110,7 @@ function Work({ read, person }: { read: Batch; person: number }) {
                     <Repairs batch={batch} desk={desk} />
                     <Gates
                         unit={batch.unit.id}
-                        revision={batch.pieces.map((p) => `${p.stage} ${p.done.length}`).join()}
+                        revision={read.pieces.map((p) => `${p.stage} ${p.done.length}`).join()}
                     />
                     {pass && (
                         <PassCard
@@ -159,7 +159,8 @@ function BatchTop({ batch, desk }: { batch: Batch; desk: BatchDesk }) {
             )}
             <Button
                 type="primary"
-                disabled={ready.length === 0 || desk.offer.isPending}
+                // What was tapped arrives first.
+                disabled={ready.length === 0 || desk.offer.isPending || desk.taps.waiting.length > 0}
                 onClick={() => desk.offer.mutate(ready.map((p) => p.id))}
             >
                 {ready.length === 0
