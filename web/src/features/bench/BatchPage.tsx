@@ -78,7 +78,10 @@ function Work({ read, person }: { read: Batch; person: number }) {
                 content: `Until ${time(wetUntil(first, of) ?? '')}. Is it done all the same?`,
                 okText: 'It is done',
                 cancelText: 'Not yet',
-                onOk: done,
+                onOk: () => {
+                    asking.current = false;
+                    done();
+                },
                 afterClose: () => (asking.current = false),
             });
         }
