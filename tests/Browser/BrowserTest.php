@@ -445,7 +445,7 @@ final class BrowserTest extends BrowserTestCase
         $chrome->waitFor('Take back: ');
         $offer = WebDriverBy::xpath("//button[starts-with(normalize-space(.), 'Offer 1 finished')]");
         $this->until(fn () => count($chrome->page->findElements($offer)) === 1);
-        $chrome->page->getKeyboard()->sendKeys('u');
+        $this->key('u');
         $this->until(fn () => $chrome->page->findElements($offer) === []);
         self::assertFalse($chrome->seen('Take back: '), 'once');
         $chrome->page->getKeyboard()->sendKeys('a');
